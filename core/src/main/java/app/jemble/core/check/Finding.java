@@ -1,0 +1,40 @@
+package app.jemble.core.check;
+
+import java.util.List;
+
+/**
+ * Something the check before release found.
+ *
+ * @param severity whether it stops the release
+ * @param code what it is, for programs
+ * @param about the field or the text it is about; empty when it is about the whole mailing
+ * @param sentence what is wrong and what mends it, for people
+ * @param people whom it is about, in audience order; empty when it is not about single people
+ */
+public record Finding(
+    Severity severity, Code code, String about, String sentence, List<Long> people) {
+  public Finding {
+    people = List.copyOf(people);
+  }
+
+  /** A blocker stops the release; a notice wants a look. */
+  public enum Severity {
+    BLOCKER,
+    NOTICE
+  }
+
+  /** What was found. */
+  public enum Code {
+    NOBODY,
+    EMPTY_SUBJECT,
+    EMPTY_BODY,
+    TEMPLATE_ERROR,
+    BLANK_LEFT,
+    START_PAST,
+    VALUE_MISSING,
+    NAME_CAPITALS,
+    NAME_LOWER_CASE,
+    NAME_ODD,
+    LONG_SUBJECT
+  }
+}

@@ -1,0 +1,121 @@
+package app.jemble.core.merge;
+
+import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.Values;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
+import java.time.temporal.TemporalAccessor;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+
+/** Makes one person's text of a parsed template. Never throws for a parsed template. */
+public final class Renderer {
+
+  /**
+   * One person's text.
+   *
+   * @param text the text, values escaped for where they stand
+   * @param missing names of the fields that were asked for, had no value and had no fallback
+   */
+  public record Rendered(String text, Set<String> missing) {
+    public Rendered {
+      missing = Set.copyOf(missing);
+    }
+  }
+
+  private final Values values;
+  private final Locale locale;
+  private final ZoneId zone;
+  private final StringBuilder out = new StringBuilder(512);
+  private final Set<String> missing = new LinkedHashSet<>();
+
+  private Renderer(Values values, Locale locale, ZoneId zone) {
+    this.values = values;
+    this.locale = locale;
+    this.zone = zone;
+  }
+
+  /**
+   * @param template a parsed template
+   * @param values what is known of the person
+   * @param locale the person's language, for dates, money and lists
+   * @param zone the zone in which instants are shown as days and times
+   */
+  public static Rendered render(Template template, Values values, Locale locale, ZoneId zone) {
+    Renderer renderer = new Renderer(values, locale, zone);
+    renderer.renderAll(template.parts());
+    return new Rendered(renderer.out.toString(), renderer.missing);
+  }
+
+  private void renderAll(List<Part> parts) {
+    for (Part part : parts) {
+      if (part instanceof Part.Fixed fixed) {
+        out.append(fixed.text());
+      } else if (part instanceof Part.MergeField field) {
+        renderField(field);
+      } else if (part instanceof Part.Section section) {
+        if (values.get(section.field()).isTruthy() != section.inverted()) {
+          renderAll(section.parts());
+        }
+      }
+    }
+  }
+
+  private void renderField(Part.MergeField field) {
+    for (Part.Source source : field.sources()) {
+      if (source instanceof Part.Fallback fallback) {
+        Escaping.append(out, fallback.text(), field.place());
+        return;
+      }
+      FieldValue value = values.get(((Part.FieldSource) source).name());
+      if (!value.isEmpty()) {
+        Escaping.append(out, show(value, field.format()), field.place());
+        return;
+      }
+    }
+    missing.add(((Part.FieldSource) field.sources().get(0)).name());
+  }
+
+  private String show(FieldValue value, Optional<Part.Format> format) {
+    Part.Format wanted = format.orElse(null);
+    String shown;
+    if (value instanceof FieldValue.Text t) {
+      shown = t.text().strip();
+    } else if (value instanceof FieldValue.Day d) {
+      shown = showDate(d.day(), d.day(), wanted);
+    } else if (value instanceof FieldValue.Moment m) {
+      shown = showDate(m.instant().atZone(zone), m.instant().atZone(zone).toLocalDate(), wanted);
+    } else if (value instanceof FieldValue.Money m) {
+      shown = ShownNumbers.money(m, locale);
+    } else if (value instanceof FieldValue.Amount a) {
+      shown = ShownNumbers.number(a.number(), locale);
+    } else if (value instanceof FieldValue.Tags t) {
+      shown = String.join(", ", t.tags());
+    } else {
+      shown = ((FieldValue.Flag) value).yes() ? "yes" : "no";
+    }
+    return wanted == Part.NamedFormat.CAPITALS ? shown.toUpperCase(locale) : shown;
+  }
+
+  /** A pattern that asks more than the value has (hours of a day) falls back to the long date. */
+  private String showDate(TemporalAccessor exact, LocalDate day, Part.Format wanted) {
+    if (wanted instanceof Part.DatePattern p) {
+      try {
+        return DateTimeFormatter.ofPattern(p.pattern(), locale).format(exact);
+      } catch (DateTimeException notInTheValue) {
+        return longDate(day);
+      }
+    }
+    return longDate(day);
+  }
+
+  private String longDate(LocalDate day) {
+    return DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(locale).format(day);
+  }
+}

@@ -1,0 +1,193 @@
+package app.jemble.core.merge;
+
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.FieldUse;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import org.jsoup.parser.Parser;
+
+/**
+ * Reads template text. Trouble is returned as values, all of it at once; a template is only given
+ * when there is none.
+ */
+public final class TemplateParser {
+
+  /** What a template's text is, and so how values in it are escaped. */
+  public enum Kind {
+    HTML,
+    HEADER,
+    PLAIN_TEXT
+  }
+
+  /**
+   * What came of parsing.
+   *
+   * @param template present when there are no errors
+   * @param errors in order of position
+   */
+  public record Parsed(Optional<Template> template, List<TemplateError> errors) {
+    public Parsed {
+      errors = List.copyOf(errors);
+    }
+  }
+
+  private record Open(String field, boolean inverted, List<Part> parts, int offset) {}
+
+  private final String text;
+  private final Kind kind;
+  private final FieldCatalogue catalogue;
+  private final List<TemplateError> errors = new ArrayList<>();
+  private final Deque<Open> open = new ArrayDeque<>();
+  private final HtmlPlaces places = new HtmlPlaces();
+
+  private TemplateParser(String text, Kind kind, FieldCatalogue catalogue) {
+    this.text = text;
+    this.kind = kind;
+    this.catalogue = catalogue;
+    open.push(new Open("", false, new ArrayList<>(), 0));
+  }
+
+  /** Parses a text; every field it names must be a merge field of the catalogue. */
+  public static Parsed parse(String text, Kind kind, FieldCatalogue catalogue) {
+    return new TemplateParser(text, kind, catalogue).parse();
+  }
+
+  private Parsed parse() {
+    int at = 0;
+    while (at < text.length()) {
+      int start = text.indexOf("{{", at);
+      if (start < 0) {
+        addFixed(text.substring(at));
+        break;
+      }
+      addFixed(text.substring(at, start));
+      int end = text.indexOf("}}", start + 2);
+      if (end < 0) {
+        error(start, "This merge field is never closed; write }} after it.");
+        break;
+      }
+      readTag(start, text.substring(start + 2, end));
+      at = end + 2;
+    }
+    closeRest();
+    Optional<Template> template =
+        errors.isEmpty() ? Optional.of(new Template(open.peek().parts())) : Optional.empty();
+    return new Parsed(template, errors);
+  }
+
+  private void addFixed(String fixed) {
+    if (!fixed.isEmpty()) {
+      add(new Part.Fixed(fixed));
+      places.read(fixed);
+    }
+  }
+
+  private void readTag(int start, String inside) {
+    // Cleaned HTML writes quotation marks and the like as entities, also inside a merge field.
+    String content = (kind == Kind.HTML ? Parser.unescapeEntities(inside, false) : inside).strip();
+    if (content.isEmpty()) {
+      error(start, "An empty merge field; write a field's name between {{ and }}.");
+      return;
+    }
+    switch (content.charAt(0)) {
+      case '!' -> add(new Part.Note(content.substring(1).strip()));
+      case '#' -> openSection(start, content.substring(1).strip(), false);
+      case '^' -> openSection(start, content.substring(1).strip(), true);
+      case '/' -> closeSection(start, content.substring(1).strip());
+      case '{', '&' ->
+          error(
+              start,
+              "Values are always made safe for where they stand; write {{name}} with two braces.");
+      case '>', '=' ->
+          error(start, "“" + content.charAt(0) + "” has no meaning here; write a field's name.");
+      default -> addMergeField(start, content);
+    }
+  }
+
+  private void openSection(int start, String name, boolean inverted) {
+    known(start, name);
+    open.push(new Open(name, inverted, new ArrayList<>(), start));
+  }
+
+  private void closeSection(int start, String name) {
+    if (open.size() == 1) {
+      error(start, "Nothing is open here that {{/" + name + "}} could close.");
+      return;
+    }
+    Open section = open.peek();
+    if (!section.field().equals(name)) {
+      error(start, "{{/" + name + "}} stands where {{/" + section.field() + "}} is needed.");
+    }
+    closeTop();
+  }
+
+  private void closeTop() {
+    Open section = open.pop();
+    add(
+        new Part.Section(
+            section.field(),
+            section.inverted(),
+            section.parts(),
+            Position.of(text, section.offset())));
+  }
+
+  private void closeRest() {
+    while (open.size() > 1) {
+      Open section = open.peek();
+      error(
+          section.offset(),
+          "The passage for "
+              + section.field()
+              + " is never closed; write {{/"
+              + section.field()
+              + "}}.");
+      closeTop();
+    }
+  }
+
+  private void addMergeField(int start, String content) {
+    MergeFieldReader.Read read = MergeFieldReader.read(content);
+    if (read.problem() != null) {
+      error(start, read.problem());
+      return;
+    }
+    for (Part.Source source : read.sources()) {
+      if (source instanceof Part.FieldSource named) {
+        known(start, named.name());
+      }
+    }
+    if (kind == Kind.HTML && places.bareInTag()) {
+      error(start, "A merge field inside a tag must stand between quotation marks.");
+      return;
+    }
+    add(new Part.MergeField(read.sources(), read.format(), place(), Position.of(text, start)));
+  }
+
+  private Place place() {
+    return switch (kind) {
+      case HTML -> places.here();
+      case HEADER -> Place.HEADER;
+      case PLAIN_TEXT -> Place.PLAIN_TEXT;
+    };
+  }
+
+  private void known(int start, String name) {
+    boolean isKnown = catalogue.find(name).filter(f -> f.allows(FieldUse.MERGE)).isPresent();
+    if (!isKnown) {
+      String suggestion =
+          catalogue.suggest(name, FieldUse.MERGE).map(s -> " Did you mean " + s + "?").orElse("");
+      error(start, "There is no field named “" + name + "”." + suggestion);
+    }
+  }
+
+  private void add(Part part) {
+    open.peek().parts().add(part);
+  }
+
+  private void error(int offset, String sentence) {
+    errors.add(new TemplateError(Position.of(text, offset), sentence));
+  }
+}

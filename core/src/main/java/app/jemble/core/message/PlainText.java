@@ -1,0 +1,109 @@
+package app.jemble.core.message;
+
+import java.util.List;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.Node;
+import org.jsoup.nodes.TextNode;
+
+/** The text part of a message, made from its HTML: reads like it, with links, lists and rules. */
+public final class PlainText {
+
+  private static final List<String> PARAGRAPHS =
+      List.of("p", "h1", "h2", "h3", "ul", "ol", "blockquote", "table", "pre");
+  private static final List<String> LINES = List.of("div", "tr", "li");
+
+  private final StringBuilder out = new StringBuilder();
+
+  private PlainText() {}
+
+  /**
+   * {@code <p>Dear Bea,</p><p>See <a href="https://quay.example">the times</a>.</p>} gives "Dear
+   * Bea,", an empty line, "See the times (https://quay.example)." and a line end.
+   */
+  public static String fromHtml(String html) {
+    PlainText text = new PlainText();
+    text.readAll(Jsoup.parseBodyFragment(html).body());
+    return text.out.toString().replaceAll("[ \\t\\u00a0]+\\n", "\n").strip() + "\n";
+  }
+
+  private void readAll(Element parent) {
+    for (Node node : parent.childNodes()) {
+      if (node instanceof TextNode words) {
+        addWords(words.text());
+      } else if (node instanceof Element element) {
+        read(element);
+      }
+    }
+  }
+
+  private void read(Element element) {
+    String tag = element.normalName();
+    switch (tag) {
+      case "br" -> out.append('\n');
+      case "hr" -> {
+        startLines(2);
+        out.append("--------");
+        startLines(2);
+      }
+      case "img" -> addWords(element.attr("alt").isBlank() ? "" : "[" + element.attr("alt") + "]");
+      case "a" -> addLink(element);
+      case "td", "th" -> {
+        readAll(element);
+        out.append("  ");
+      }
+      default -> readBlock(element, tag);
+    }
+  }
+
+  private void readBlock(Element element, String tag) {
+    int lines = PARAGRAPHS.contains(tag) ? 2 : LINES.contains(tag) ? 1 : 0;
+    startLines(tag.equals("li") ? 1 : lines);
+    if (tag.equals("li")) {
+      out.append(
+          element.parent() != null && element.parent().normalName().equals("ol")
+              ? element.elementSiblingIndex() + 1 + ". "
+              : "- ");
+    }
+    if (tag.equals("blockquote")) {
+      out.append(fromHtml(element.html()).strip().replaceAll("(?m)^", "> "));
+    } else if (tag.equals("li")) {
+      out.append(fromHtml(element.html()).strip().replaceAll("\\n+", "\n  "));
+    } else {
+      readAll(element);
+    }
+    startLines(lines);
+  }
+
+  private void addLink(Element link) {
+    String words = link.text();
+    String address = link.attr("href");
+    readAll(link);
+    boolean same = address.isEmpty() || address.equals(words) || address.equals("mailto:" + words);
+    if (!same) {
+      out.append(" (").append(address).append(')');
+    }
+  }
+
+  private void addWords(String words) {
+    boolean atLineStart = out.length() == 0 || out.charAt(out.length() - 1) == '\n';
+    out.append(atLineStart ? words.stripLeading() : words);
+  }
+
+  /** Makes sure that so many line ends stand before what comes next. */
+  private void startLines(int lines) {
+    if (out.length() == 0 || lines == 0) {
+      return;
+    }
+    while (out.length() > 0 && (out.charAt(out.length() - 1) == ' ')) {
+      out.setLength(out.length() - 1);
+    }
+    int have = 0;
+    while (have < out.length() && out.charAt(out.length() - 1 - have) == '\n') {
+      have++;
+    }
+    for (int i = have; i < lines; i++) {
+      out.append('\n');
+    }
+  }
+}

@@ -1,0 +1,13 @@
+package app.jemble.core.record;
+
+/** What kind of value a field holds; decides its operators in a filter and its format in a text. */
+public enum FieldType {
+  TEXT,
+  NUMBER,
+  MONEY,
+  DAY,
+  INSTANT,
+  FLAG,
+  CHOICE,
+  TAGS
+}

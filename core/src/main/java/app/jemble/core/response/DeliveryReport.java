@@ -1,0 +1,74 @@
+package app.jemble.core.response;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * Reads the machine part of a delivery report (RFC 3464 section 2): groups of fields with an empty
+ * line between them, the first about the report, each other about one recipient.
+ */
+final class DeliveryReport {
+
+  private DeliveryReport() {}
+
+  /** The first recipient's fate that is final, else a delay, else unread. */
+  static SortedMail read(String status) {
+    SortedMail delayed = null;
+    for (Map<String, String> group : groups(status)) {
+      String action = group.getOrDefault("action", "").toLowerCase(Locale.ROOT);
+      String address = address(group);
+      if (action.startsWith("failed") && !address.isEmpty()) {
+        String code = group.getOrDefault("status", "").split("\\s", 2)[0];
+        String why = afterType(group.getOrDefault("diagnostic-code", ""));
+        return new SortedMail.Returned(isForGood(code), address, code, why);
+      }
+      if (action.startsWith("delayed") && delayed == null) {
+        delayed = new SortedMail.Delayed(address);
+      }
+    }
+    return delayed != null
+        ? delayed
+        : new SortedMail.UnreadReturn("The report names no recipient who failed.");
+  }
+
+  /**
+   * RFC 3463: class 5 is permanent for this mail. For the address it is so when the address (5.1)
+   * is wrong, the mailbox is disabled (5.2.1) or nothing more is said (5.0.0); a full mailbox
+   * (5.2.2), a size limit, the network and policy (5.7) may be otherwise next time.
+   */
+  static boolean isForGood(String code) {
+    return code.startsWith("5.1.") || code.equals("5.2.1") || code.equals("5.0.0");
+  }
+
+  private static String address(Map<String, String> group) {
+    String original = afterType(group.getOrDefault("original-recipient", ""));
+    String address =
+        original.isEmpty() ? afterType(group.getOrDefault("final-recipient", "")) : original;
+    return address.replaceAll("^<|>$", "");
+  }
+
+  /** {@code "rfc822; bea@okonjo.example"} gives {@code "bea@okonjo.example"}. */
+  private static String afterType(String field) {
+    return field.substring(field.indexOf(';') + 1).strip();
+  }
+
+  private static List<Map<String, String>> groups(String status) {
+    List<Map<String, String>> groups = new ArrayList<>();
+    String unfolded = status.replace("\r\n", "\n").replaceAll("\\n[ \\t]+", " ");
+    for (String block : unfolded.split("\\n\\s*\\n")) {
+      Map<String, String> group = new HashMap<>();
+      for (String line : block.split("\\n")) {
+        int colon = line.indexOf(':');
+        if (colon > 0) {
+          String name = line.substring(0, colon).strip().toLowerCase(Locale.ROOT);
+          group.putIfAbsent(name, line.substring(colon + 1).strip());
+        }
+      }
+      groups.add(group);
+    }
+    return groups;
+  }
+}

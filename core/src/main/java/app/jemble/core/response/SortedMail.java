@@ -1,0 +1,40 @@
+package app.jemble.core.response;
+
+import java.util.List;
+
+/** What a mail that arrived is. */
+public sealed interface SortedMail {
+
+  /** A person wrote. */
+  record Reply() implements SortedMail {}
+
+  /** Software wrote for a person, as when away. */
+  record AutoReply(String why) implements SortedMail {}
+
+  /**
+   * The mail came back.
+   *
+   * @param forGood whether the address will never work
+   * @param address the address that failed
+   * @param code the enhanced status code (RFC 3463), for example 5.1.1; empty when none was given
+   * @param why what the mail server said, one line
+   */
+  record Returned(boolean forGood, String address, String code, String why) implements SortedMail {}
+
+  /** The mail server still tries; nothing is decided. */
+  record Delayed(String address) implements SortedMail {}
+
+  /** The reader called it unwanted (RFC 5965). */
+  record Complaint() implements SortedMail {}
+
+  /** A report of a form not known here: for a person to read, never a reply. */
+  record UnreadReturn(String why) implements SortedMail {}
+
+  /**
+   * The Message-IDs that a mail speaks of, most telling first: the mail that came back, then
+   * In-Reply-To, then References from the newest to the oldest.
+   */
+  static List<String> related(InboundMail mail) {
+    return RelatedIds.of(mail);
+  }
+}

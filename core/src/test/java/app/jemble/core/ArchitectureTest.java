@@ -1,0 +1,53 @@
+package app.jemble.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import org.testng.annotations.Test;
+
+/** What core may lean on: the JDK, and jsoup for reading HTML (docs/decisions.md says why). */
+public class ArchitectureTest {
+
+  private final JavaClasses core =
+      new ClassFileImporter()
+          .withImportOption(new ImportOption.DoNotIncludeTests())
+          .importPackages("app.jemble.core");
+
+  @Test
+  public void coreLeansOnTheJdkAndJsoupAlone() {
+    classes()
+        .should()
+        .onlyDependOnClassesThat()
+        .resideInAnyPackage("app.jemble.core..", "java..", "javax.crypto..", "org.jsoup..")
+        .check(core);
+  }
+
+  @Test
+  public void coreReadsNoClockZoneFileOrNetworkOfItsOwn() {
+    noClasses().should().callMethod(Instant.class, "now").check(core);
+    noClasses().should().callMethod(LocalDate.class, "now").check(core);
+    noClasses().should().callMethod(LocalDateTime.class, "now").check(core);
+    noClasses().should().callMethod(System.class, "currentTimeMillis").check(core);
+    noClasses().should().callMethod(ZoneId.class, "systemDefault").check(core);
+    noClasses().should().dependOnClassesThat().areAssignableTo(Clock.class).check(core);
+    noClasses()
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("java.io..", "java.nio.file..", "java.net.http..", "java.sql..")
+        .check(core);
+  }
+
+  @Test
+  public void packagesHaveNoCycle() {
+    slices().matching("app.jemble.core.(*)..").should().beFreeOfCycles().check(core);
+  }
+}

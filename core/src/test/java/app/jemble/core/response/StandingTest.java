@@ -1,0 +1,108 @@
+package app.jemble.core.response;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import app.jemble.core.followup.FollowUp;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.EnumSet;
+import java.util.Set;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class StandingTest {
+
+  private static final Instant SENT = Instant.parse("2026-03-24T09:00:00Z");
+  private static final Duration TOO_SOON = Duration.ofSeconds(5);
+  private static final String READER = "Mozilla/5.0 (X11; Linux x86_64) Gecko/20100101 Mail/128";
+
+  @DataProvider
+  public Object[][] standings() {
+    return new Object[][] {
+      {EnumSet.noneOf(ResponseKind.class), Standing.NOTHING},
+      {
+        EnumSet.of(ResponseKind.MACHINE_OPENED, ResponseKind.MACHINE_CLICKED),
+        Standing.MACHINE_OPENED
+      },
+      {EnumSet.of(ResponseKind.MACHINE_OPENED, ResponseKind.OPENED), Standing.OPENED},
+      {EnumSet.of(ResponseKind.OPENED, ResponseKind.CLICKED), Standing.CLICKED},
+      {EnumSet.of(ResponseKind.OPENED, ResponseKind.AUTO_REPLIED), Standing.OPENED},
+      {EnumSet.of(ResponseKind.MACHINE_OPENED, ResponseKind.AUTO_REPLIED), Standing.AUTO_REPLIED},
+      {EnumSet.of(ResponseKind.CLICKED, ResponseKind.REPLIED), Standing.REPLIED},
+      {EnumSet.of(ResponseKind.CLICKED, ResponseKind.LEFT), Standing.LEFT},
+      {EnumSet.of(ResponseKind.COMPLAINED), Standing.LEFT},
+      {EnumSet.of(ResponseKind.RETURNED_SOFT), Standing.RETURNED},
+      {EnumSet.of(ResponseKind.RETURNED_SOFT, ResponseKind.REPLIED), Standing.REPLIED},
+      {EnumSet.of(ResponseKind.RETURNED_HARD, ResponseKind.REPLIED), Standing.RETURNED},
+    };
+  }
+
+  @Test(dataProvider = "standings")
+  public void oneAnswerAMessage(Set<ResponseKind> kinds, Standing expected) {
+    assertThat(Standing.of(kinds)).isEqualTo(expected);
+  }
+
+  @Test
+  public void quietIsNoSignOfAPerson() {
+    assertThat(EnumSet.allOf(Standing.class).stream().filter(Standing::isQuiet))
+        .containsExactly(Standing.MACHINE_OPENED, Standing.NOTHING);
+  }
+
+  @Test
+  public void whoeverAnsweredLeftOrWasReturnedGetsNoFollowUp() {
+    assertThat(
+            EnumSet.allOf(Standing.class).stream().filter(s -> FollowUp.stoppedBy(s).isPresent()))
+        .containsExactly(Standing.RETURNED, Standing.REPLIED, Standing.LEFT);
+  }
+
+  @DataProvider
+  public Object[][] fetches() {
+    return new Object[][] {
+      {0, READER, true},
+      {5, READER, true},
+      {6, READER, false},
+      {3600, READER, false},
+      {3600, "", true},
+      {3600, null, true},
+      {3600, "SafeLinkScanner/2.0", true},
+      {3600, "Examplebot (+https://bot.example)", true},
+      {3600, "python-requests/2.31", true},
+      {3600, "Mozilla/5.0 (iPhone; CPU iPhone OS 17_0 like Mac OS X)", false},
+    };
+  }
+
+  @Test(dataProvider = "fetches")
+  public void tellsSoftwareFromPeople(int secondsAfter, String agent, boolean machine) {
+    assertThat(FetchJudge.isMachine(SENT, SENT.plusSeconds(secondsAfter), agent, TOO_SOON))
+        .isEqualTo(machine);
+  }
+
+  /**
+   * Newcombe 1998, "Two-sided confidence intervals for the single proportion", table I, method 3
+   * (Wilson's score interval without continuity correction).
+   */
+  @DataProvider
+  public Object[][] intervals() {
+    return new Object[][] {
+      {81, 263, 0.2553, 0.3662},
+      {15, 148, 0.0624, 0.1605},
+      {0, 20, 0.0000, 0.1611},
+      {1, 29, 0.0061, 0.1718},
+    };
+  }
+
+  @Test(dataProvider = "intervals")
+  public void intervalsAreWilsons(int count, int total, double low, double high) {
+    Interval interval = Interval.of(count, total);
+    assertThat(interval.low()).isCloseTo(low, within(0.00005));
+    assertThat(interval.high()).isCloseTo(high, within(0.00005));
+  }
+
+  @Test
+  public void noShareNoInterval() {
+    assertThatThrownBy(() -> Interval.of(1, 0)).hasMessageContaining("1 of 0");
+    assertThatThrownBy(() -> Interval.of(3, 2)).hasMessageContaining("3 of 2");
+  }
+}
