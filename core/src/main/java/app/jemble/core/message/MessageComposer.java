@@ -23,7 +23,7 @@ public final class MessageComposer {
    * @param from who writes
    * @param houseName the name over the message and in its foot
    * @param houseAddress the postal address in the foot
-   * @param language of the texts, for {@code lang} and for dates and money
+   * @param language of the texts
    * @param zone the workspace's zone
    * @param publicUrl where marks, links and the leaving page are found, without a final slash
    * @param returnDomain the domain of envelope senders and Message-IDs
@@ -49,9 +49,11 @@ public final class MessageComposer {
   /**
    * What is one person's own.
    *
+   * @param language the person's, for dates, money and lists
    * @param token the message's public token, or empty for a proof: then nothing is counted
    */
-  public record Own(Mailbox to, Values values, Instant date, String token, ThreadPlace thread) {}
+  public record Own(
+      Mailbox to, Values values, Locale language, Instant date, String token, ThreadPlace thread) {}
 
   /**
    * A message and what was missing for it.
@@ -68,9 +70,9 @@ public final class MessageComposer {
 
   public static Composed compose(Shared shared, Own own) {
     Renderer.Rendered subject =
-        Renderer.render(shared.subject(), own.values(), shared.language(), shared.zone());
+        Renderer.render(shared.subject(), own.values(), own.language(), shared.zone());
     Renderer.Rendered body =
-        Renderer.render(shared.body(), own.values(), shared.language(), shared.zone());
+        Renderer.render(shared.body(), own.values(), own.language(), shared.zone());
     Set<String> missing = new TreeSet<>(subject.missing());
     missing.addAll(body.missing());
 
@@ -93,7 +95,7 @@ public final class MessageComposer {
             shared.mayLeave(),
             leave.orElse("#"),
             mark);
-    String id = counted ? own.token() : "proof";
+    String id = counted ? own.token() : proofId(own.date());
     OutgoingMessage message =
         new OutgoingMessage(
             "<" + id + "@" + shared.returnDomain() + ">",
@@ -108,5 +110,9 @@ public final class MessageComposer {
             leave,
             "return+" + id + "@" + shared.returnDomain());
     return new Composed(message, missing);
+  }
+
+  private static String proofId(Instant date) {
+    return "proof." + date.getEpochSecond() + "." + date.getNano();
   }
 }

@@ -76,6 +76,7 @@ public class MessageComposerTest {
             new Own(
                 new Mailbox(name, "zoe@oneil.example"),
                 values,
+                Locale.UK,
                 Instant.EPOCH,
                 "tok",
                 ThreadPlace.NEW));
@@ -110,6 +111,7 @@ public class MessageComposerTest {
         new Own(
             new Mailbox("Bea Okonjo", "bea@okonjo.example"),
             Values.of(Map.of("first_name", FieldValue.text("Bea"))),
+            Locale.UK,
             Instant.EPOCH,
             token,
             ThreadPlace.NEW));

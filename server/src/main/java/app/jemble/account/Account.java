@@ -1,0 +1,18 @@
+package app.jemble.account;
+
+/** A colleague who signs in. */
+public record Account(long id, String login, String name, String email, String title, Role role) {
+
+  /** What a colleague may do. */
+  public enum Role {
+    ADMINISTRATOR,
+    COORDINATOR,
+    REPRESENTATIVE,
+    READER;
+
+    /** A reader looks, and changes nothing. */
+    public boolean mayWrite() {
+      return this != READER;
+    }
+  }
+}

@@ -1,0 +1,40 @@
+package app.jemble.account;
+
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface AccountMapper {
+
+  @Select(
+      """
+      select id, login, name, email, title, upper(role) as role
+      from account
+      where login = lower(btrim(#{login}))
+      """)
+  Account findByLogin(String login);
+
+  @Select("select id, login, name, email, title, upper(role) as role from account where id = #{id}")
+  Account find(long id);
+
+  @Select("select password_hash from account where login = lower(btrim(#{login}))")
+  String passwordHash(String login);
+
+  @Select("select count(*) from account")
+  long count();
+
+  @Insert(
+      """
+      insert into account (login, password_hash, name, email, title, role)
+      values (#{login}, #{hash}, #{name}, #{email}, #{title}, #{role})
+      """)
+  int add(
+      @Param("login") String login,
+      @Param("hash") String passwordHash,
+      @Param("name") String name,
+      @Param("email") String email,
+      @Param("title") String title,
+      @Param("role") String role);
+}

@@ -1,0 +1,65 @@
+package app.jemble.account;
+
+import app.jemble.workspace.Problem;
+import java.util.Locale;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+
+/** Colleagues, and which of them is asking. */
+@Service
+public class AccountService {
+
+  private final AccountMapper mapper;
+  private final PasswordEncoder passwords;
+
+  AccountService(AccountMapper mapper, PasswordEncoder passwords) {
+    this.mapper = mapper;
+    this.passwords = passwords;
+  }
+
+  /** The colleague who is signed in. */
+  public Account current() {
+    Authentication signedIn = SecurityContextHolder.getContext().getAuthentication();
+    Account account = signedIn == null ? null : mapper.findByLogin(signedIn.getName());
+    if (account == null) {
+      throw Problem.forbidden("Please sign in first.");
+    }
+    return account;
+  }
+
+  /** The colleague who is signed in, who must be allowed to change things. */
+  public Account currentWriter() {
+    Account account = current();
+    if (!account.role().mayWrite()) {
+      throw Problem.forbidden(
+          "Readers look and change nothing. Ask an administrator for another role.");
+    }
+    return account;
+  }
+
+  public Account find(long id) {
+    return mapper.find(id);
+  }
+
+  public Account findByLogin(String login) {
+    return mapper.findByLogin(login);
+  }
+
+  public boolean hasAny() {
+    return mapper.count() > 0;
+  }
+
+  /** Adds a colleague. */
+  public void add(
+      String login, String password, String name, String email, String title, Account.Role role) {
+    mapper.add(
+        login,
+        passwords.encode(password),
+        name,
+        email,
+        title,
+        role.name().toLowerCase(Locale.ROOT));
+  }
+}

@@ -1,0 +1,99 @@
+package app.jemble.account;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.ProviderManager;
+import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.userdetails.User;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.HttpStatusEntryPoint;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
+import org.springframework.security.web.csrf.HttpSessionCsrfTokenRepository;
+
+/**
+ * Who gets in. The screens' files and what readers of mail fetch are open; everything under /api
+ * wants a session, and every change a token that another site cannot know.
+ */
+@Configuration
+class SecurityConfig {
+
+  /** The page runs its own scripts only; proofs are shown in a frame that runs none. */
+  private static final String CONTENT_POLICY =
+      "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: http: https:;"
+          + " script-src 'self' 'unsafe-inline'; frame-src 'self'; object-src 'none'; base-uri 'self';"
+          + " frame-ancestors 'self'";
+
+  @Bean
+  SecurityFilterChain security(
+      HttpSecurity http, CsrfTokenRepository tokens, SecurityContextRepository contexts)
+      throws Exception {
+    return http.authorizeHttpRequests(
+            ways ->
+                ways.requestMatchers("/api/session")
+                    .permitAll()
+                    .requestMatchers("/api/**", "/v3/api-docs/**")
+                    .authenticated()
+                    .anyRequest()
+                    .permitAll())
+        .csrf(csrf -> csrf.csrfTokenRepository(tokens).ignoringRequestMatchers("/leave/*"))
+        .securityContext(context -> context.securityContextRepository(contexts))
+        .exceptionHandling(
+            e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+        .headers(
+            headers ->
+                headers
+                    .frameOptions(frame -> frame.sameOrigin())
+                    .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+        .requestCache(cache -> cache.disable())
+        .formLogin(form -> form.disable())
+        .httpBasic(basic -> basic.disable())
+        .logout(logout -> logout.disable())
+        .build();
+  }
+
+  /** Kept in the session, so that two workspaces on one host do not share a cookie. */
+  @Bean
+  CsrfTokenRepository csrfTokens() {
+    return new HttpSessionCsrfTokenRepository();
+  }
+
+  @Bean
+  SecurityContextRepository securityContexts() {
+    return new HttpSessionSecurityContextRepository();
+  }
+
+  @Bean
+  PasswordEncoder passwordEncoder() {
+    return new BCryptPasswordEncoder();
+  }
+
+  @Bean
+  UserDetailsService users(AccountMapper accounts) {
+    return login -> {
+      Account account = accounts.findByLogin(login);
+      if (account == null) {
+        throw new UsernameNotFoundException(login);
+      }
+      return User.withUsername(account.login())
+          .password(accounts.passwordHash(login))
+          .roles(account.role().name())
+          .build();
+    };
+  }
+
+  @Bean
+  AuthenticationManager authentication(UserDetailsService users, PasswordEncoder passwords) {
+    DaoAuthenticationProvider provider = new DaoAuthenticationProvider(users);
+    provider.setPasswordEncoder(passwords);
+    return new ProviderManager(provider);
+  }
+}

@@ -1,0 +1,116 @@
+package app.jemble.account;
+
+import app.jemble.workspace.Problem;
+import app.jemble.workspace.WorkspaceService;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Signing in and out. */
+@RestController
+@RequestMapping("/api/session")
+class SessionController {
+
+  /**
+   * Who is signed in, and the token that changes must carry.
+   *
+   * @param colleague null when nobody is
+   */
+  record Session(
+      @Schema(nullable = true) Colleague colleague, String csrfHeader, String csrfToken) {}
+
+  /** The colleague who is signed in. */
+  record Colleague(
+      long id,
+      String name,
+      String email,
+      Account.Role role,
+      boolean mayWrite,
+      String house,
+      String zone) {}
+
+  record SignIn(String login, String password) {}
+
+  private final AuthenticationManager authentication;
+  private final SecurityContextRepository contexts;
+  private final AccountService accounts;
+  private final WorkspaceService workspace;
+
+  SessionController(
+      AuthenticationManager authentication,
+      SecurityContextRepository contexts,
+      AccountService accounts,
+      WorkspaceService workspace) {
+    this.authentication = authentication;
+    this.contexts = contexts;
+    this.accounts = accounts;
+    this.workspace = workspace;
+  }
+
+  @GetMapping
+  Session session(CsrfToken token, Authentication signedIn) {
+    Colleague colleague =
+        Optional.ofNullable(signedIn)
+            .map(who -> accounts.findByLogin(who.getName()))
+            .map(this::colleague)
+            .orElse(null);
+    return new Session(colleague, token.getHeaderName(), token.getToken());
+  }
+
+  @PostMapping
+  Colleague signIn(
+      @RequestBody SignIn given, HttpServletRequest request, HttpServletResponse response) {
+    Authentication who;
+    try {
+      who =
+          authentication.authenticate(
+              UsernamePasswordAuthenticationToken.unauthenticated(given.login(), given.password()));
+    } catch (AuthenticationException refused) {
+      throw Problem.wrong("password", "Login and password do not belong together.");
+    }
+    request.getSession(true);
+    request.changeSessionId();
+    SecurityContext context = SecurityContextHolder.createEmptyContext();
+    context.setAuthentication(who);
+    contexts.saveContext(context, request, response);
+    return colleague(accounts.findByLogin(who.getName()));
+  }
+
+  @DeleteMapping
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void signOut(HttpServletRequest request) {
+    HttpSession session = request.getSession(false);
+    if (session != null) {
+      session.invalidate();
+    }
+  }
+
+  private Colleague colleague(Account account) {
+    return new Colleague(
+        account.id(),
+        account.name(),
+        account.email(),
+        account.role(),
+        account.role().mayWrite(),
+        workspace.current().name(),
+        workspace.current().zone());
+  }
+}

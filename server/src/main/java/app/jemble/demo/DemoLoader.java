@@ -1,0 +1,287 @@
+package app.jemble.demo;
+
+import app.jemble.account.Account.Role;
+import app.jemble.account.AccountService;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldType;
+import app.jemble.core.record.FieldUse;
+import app.jemble.outbox.NewMessage;
+import app.jemble.outbox.OutboxService;
+import app.jemble.workspace.Workspace;
+import app.jemble.workspace.WorkspaceService;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import javax.sql.DataSource;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.boot.context.properties.EnableConfigurationProperties;
+import org.springframework.core.annotation.Order;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** Fills an empty database with the boatyard. */
+@Component
+@Order(1)
+@ConditionalOnProperty("jemble.demo.enabled")
+@EnableConfigurationProperties(DemoSettings.class)
+class DemoLoader implements ApplicationRunner {
+
+  private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
+  private static final String ZONE = "Europe/London";
+
+  private final DemoSettings settings;
+  private final AccountService accounts;
+  private final WorkspaceService workspace;
+  private final DemoMailings mailings;
+  private final OutboxService outbox;
+  private final DataSource database;
+  private final JdbcClient sql;
+  private final Clock clock;
+
+  DemoLoader(
+      DemoSettings settings,
+      AccountService accounts,
+      WorkspaceService workspace,
+      DemoMailings mailings,
+      OutboxService outbox,
+      DataSource database,
+      JdbcClient sql,
+      Clock clock) {
+    this.settings = settings;
+    this.accounts = accounts;
+    this.workspace = workspace;
+    this.mailings = mailings;
+    this.outbox = outbox;
+    this.database = database;
+    this.sql = sql;
+    this.clock = clock;
+  }
+
+  @Override
+  public void run(ApplicationArguments arguments) throws SQLException {
+    if (accounts.hasAny()) {
+      return;
+    }
+    Instant began = clock.instant();
+    addHouse();
+    addColleagues();
+    addPeople();
+    addTemplates();
+    addPastMailings();
+    addWaitingMailing();
+    sql.sql("analyze").update();
+    LOG.info(
+        "The demo has {} people ({} s).",
+        settings.people(),
+        java.time.Duration.between(began, clock.instant()).toSeconds());
+  }
+
+  private void addHouse() {
+    workspace.create(
+        new Workspace(
+            "Tern Quay Boatyard",
+            "1 Quay Road, Lowen Quay LQ1 1TQ",
+            ZONE,
+            "en-GB",
+            "ternquay.example",
+            30,
+            null));
+    DemoTexts.TOPICS.forEach(workspace::addTopic);
+    workspace.addAttribute(
+        new Field("berth_name", "Berth name", FieldType.TEXT, List.of(), Set.of(FieldUse.FILTER)));
+    for (String name : DemoWords.HOUSES) {
+      sql.sql("insert into organisation (name, place) values (?, 'Lowen Quay')")
+          .param(name)
+          .update();
+    }
+  }
+
+  private void addColleagues() {
+    String password = settings.password();
+    accounts.add(
+        "orla",
+        password,
+        "Orla Finch",
+        "orla@ternquay.example",
+        "Membership administrator",
+        Role.COORDINATOR);
+    accounts.add(
+        "tomas",
+        password,
+        "Tomas Vance",
+        "tomas@ternquay.example",
+        "Sales representative",
+        Role.REPRESENTATIVE);
+    accounts.add(
+        "wilma",
+        password,
+        "Wilma Gorse",
+        "wilma@ternquay.example",
+        "Yard manager",
+        Role.ADMINISTRATOR);
+    accounts.add(
+        "reed", password, "Reed Larkin", "reed@ternquay.example", "Treasurer", Role.READER);
+  }
+
+  private void addPeople() throws SQLException {
+    List<Long> owners =
+        List.of(accounts.findByLogin("orla").id(), accounts.findByLogin("tomas").id());
+    inOne(
+        connection ->
+            new DemoPeople(settings.seed(), clock.instant())
+                .write(connection, settings.people(), owners, DemoWords.HOUSES.size()));
+    // Some mail came back long ago, and some people left a topic.
+    sql.sql(
+            """
+            insert into do_not_write (email_key, reason, since, note)
+            select distinct email_key, 'hard return', now() - interval '200 days', '5.1.1 no such mailbox'
+            from person
+            where email_key is not null and id % 131 = 0
+            """)
+        .update();
+    sql.sql(
+            """
+            insert into topic_left (person_id, topic_id, left_at)
+            select id, 1, now() - interval '100 days'
+            from person
+            where id % 97 = 0
+            """)
+        .update();
+  }
+
+  private void addTemplates() {
+    for (DemoTexts.Text text : DemoTexts.TEMPLATES) {
+      sql.sql(
+              """
+              insert into template (name, subject, body, topic_id, changed_at, changed_by)
+              select ?, ?, ?, c.id, ?, a.id
+              from topic c, account a
+              where c.name = ? and a.login = 'orla'
+              """)
+          .params(
+              List.of(
+                  text.name(),
+                  text.subject(),
+                  text.body(),
+                  java.sql.Timestamp.from(clock.instant()),
+                  text.topic()))
+          .update();
+    }
+  }
+
+  private void addPastMailings() throws SQLException {
+    LocalDate today = clock.instant().atZone(ZoneId.of(ZONE)).toLocalDate();
+    List<DemoMailings.Past> past = new ArrayList<>();
+    for (DemoTexts.Sent sent : DemoTexts.SENT) {
+      Instant at =
+          today
+              .minusDays(sent.daysAgo())
+              .atTime(LocalTime.of(sent.hour(), 0))
+              .atZone(ZoneId.of(ZONE))
+              .toInstant();
+      past.add(
+          new DemoMailings.Past(
+              addMailing(sent.name(), sent.subject(), sent.body(), sent.login(), at), at));
+    }
+    List<DemoMailings.Reader> readers =
+        sql.sql(
+                """
+                select p.id, p.name, p.first_name, m.plan, p.email
+                from person p
+                left join membership m on m.person_id = p.id
+                where p.email is not null and p.email_valid and not p.asked_not and p.id <= 1500
+                  and not exists (select from do_not_write d where d.email_key = p.email_key)
+                order by p.id
+                """)
+            .query(DemoMailings.Reader.class)
+            .list();
+    inOne(c -> mailings.write(c, past, readers, settings.seed(), clock.instant()));
+    continueIds();
+  }
+
+  private long addMailing(String name, String subject, String body, String login, Instant at) {
+    return sql.sql(
+            """
+            insert into mailing (name, subject, body, topic_id, sender_id, state, released_at,
+                                 held_until, due_at, created_at, created_by)
+            select ?, ?, ?, 1, a.id, 'released', t.at, t.at, t.at, t.at, a.id
+            from account a, (select ?::timestamptz as at) t
+            where a.login = ?
+            returning id
+            """)
+        .params(List.of(name, subject, body, java.sql.Timestamp.from(at), login))
+        .query(Long.class)
+        .single();
+  }
+
+  /** A mailing that waits for its hour, so that the outbox has something to show. */
+  private void addWaitingMailing() {
+    Instant due =
+        clock
+            .instant()
+            .atZone(ZoneId.of(ZONE))
+            .toLocalDate()
+            .plusDays(3)
+            .atTime(9, 0)
+            .atZone(ZoneId.of(ZONE))
+            .toInstant();
+    long id =
+        addMailing(
+            "Winter talks programme",
+            "Winter talks at the boathouse",
+            DemoTexts.SENT.get(0).body(),
+            "orla",
+            due);
+    List<NewMessage> messages =
+        sql
+            .sql(
+                """
+                select p.id, p.name, p.first_name, m.plan, p.email
+                from person p
+                join membership m on m.person_id = p.id
+                where 'workshop' = any(p.tags) and p.email_valid and p.email is not null
+                  and not p.asked_not and p.id <= 1500
+                order by p.id
+                """)
+            .query(DemoMailings.Reader.class)
+            .list()
+            .stream()
+            .map(mailings::waiting)
+            .toList();
+    outbox.enqueue(id, due, messages);
+  }
+
+  /** The next id after those that were written by COPY. */
+  private void continueIds() {
+    sql.sql(
+            "select setval(pg_get_serial_sequence('person', 'id'), coalesce(max(id), 1)) from person")
+        .query(Long.class)
+        .single();
+    sql.sql(
+            "select setval(pg_get_serial_sequence('message', 'id'), coalesce(max(id), 1)) from message")
+        .query(Long.class)
+        .single();
+  }
+
+  /** Something done with one connection. */
+  private interface Work {
+    void with(Connection connection) throws SQLException;
+  }
+
+  private void inOne(Work work) throws SQLException {
+    try (Connection connection = database.getConnection()) {
+      work.with(connection);
+    }
+  }
+}

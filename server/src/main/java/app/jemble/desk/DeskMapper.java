@@ -1,0 +1,70 @@
+package app.jemble.desk;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface DeskMapper {
+
+  @Select(
+      """
+      select (select count(*) from mailing where state = 'draft') as drafts,
+             (select count(*) from message where state in ('waiting', 'deferred', 'sending')) as to_leave,
+             (select count(*) from response where kind = 'REPLIED' and at > #{lately}) as replies
+      """)
+  DeskController.Counts counts(Instant lately);
+
+  @Select(
+      """
+      select s.state as kind, count(*) as people, min(p.name) as about, g.id as mailing_id,
+             g.name as mailing, max(coalesce(s.first_try_at, s.due_at)) as at, min(s.reason) as reason
+      from message s
+      join person p on p.id = s.person_id
+      join mailing g on g.id = s.mailing_id
+      where s.state in ('in_doubt', 'refused') and s.due_at > #{since}
+      group by s.state, g.id
+      union all
+      select 'returned', count(distinct r.person_id), min(p.name), g.id, g.name, max(r.at), min(r.detail)
+      from response r
+      join person p on p.id = r.person_id
+      join mailing g on g.id = r.mailing_id
+      where r.kind = 'RETURNED_HARD' and r.at > #{since}
+      group by g.id
+      order by at desc
+      limit 8
+      """)
+  List<DeskController.Decision> decisions(Instant since);
+
+  @Select(
+      """
+      select g.id, g.name, count(*) as messages,
+             count(*) filter (where s.state = 'sent') as sent,
+             count(*) filter (where s.state in ('waiting', 'deferred', 'sending')) as to_leave,
+             count(*) filter (where s.standing = 'REPLIED') as replied,
+             count(*) filter (where s.standing in ('OPENED', 'CLICKED')) as read,
+             count(*) filter (where s.state = 'sent' and s.standing in ('NOTHING', 'MACHINE_OPENED')) as quiet,
+             min(s.due_at) filter (where s.state in ('waiting', 'deferred')) as due_at,
+             max(s.sent_at) as last_sent
+      from mailing g
+      join message s on s.mailing_id = g.id
+      where g.state = 'released'
+      group by g.id
+      order by (count(*) filter (where s.state in ('waiting', 'deferred', 'sending')) > 0) desc,
+               max(s.sent_at) desc nulls first
+      limit 6
+      """)
+  List<DeskController.UnderWay> underWay();
+
+  @Select(
+      """
+      select g.id, g.name, a.name as writer, g.created_at
+      from mailing g
+      join account a on a.id = g.created_by
+      where g.state = 'draft'
+      order by g.created_at desc
+      limit 6
+      """)
+  List<DeskController.DraftLine> drafts();
+}

@@ -1,0 +1,143 @@
+package app.jemble.mailing;
+
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface MailingMapper {
+
+  String SELECT =
+      """
+      select g.id, g.name, g.subject, g.body, g.template_id, t.name as template_name, g.topic_id,
+             g.sender_id, a.name as sender_name, g.follows_id,
+             g.audience_filter::text as audience_filter, g.audience_picks, g.left_out,
+             g.start_wall, g.count_opens, g.count_clicks, upper(g.state) as state, g.released_at,
+             g.held_until, g.due_at, g.version
+      from mailing g
+      join account a on a.id = g.sender_id
+      left join template t on t.id = g.template_id
+      """;
+
+  /** What a new draft begins with. */
+  record NewDraft(
+      String name,
+      String subject,
+      String body,
+      Long templateId,
+      long topicId,
+      long senderId,
+      Long followsId,
+      String audienceFilter,
+      Long[] audiencePicks) {}
+
+  /** What a writer may change of a draft. */
+  record Change(
+      String name,
+      String subject,
+      String body,
+      Long templateId,
+      long topicId,
+      Long[] leftOut,
+      LocalDateTime startWall,
+      boolean countOpens,
+      boolean countClicks) {}
+
+  @Select(SELECT + "where g.id = #{id}")
+  Mailing find(long id);
+
+  @Select(SELECT + "where g.id = #{id} for update of g")
+  Mailing findLocked(long id);
+
+  /** A mailing in the list. */
+  record Line(
+      long id,
+      String name,
+      String subject,
+      String state,
+      String senderName,
+      Instant releasedAt,
+      Instant heldUntil,
+      Instant dueAt,
+      Instant createdAt,
+      long messages,
+      long sent,
+      long toLeave,
+      long replied) {}
+
+  @Select(
+      """
+      select g.id, g.name, g.subject, upper(g.state) as state, a.name as sender_name,
+             g.released_at, g.held_until, g.due_at, g.created_at,
+             coalesce(c.messages, 0) as messages, coalesce(c.sent, 0) as sent,
+             coalesce(c.to_leave, 0) as to_leave, coalesce(c.replied, 0) as replied
+      from mailing g
+      join account a on a.id = g.sender_id
+      left join (
+        select mailing_id, count(*) as messages,
+               count(*) filter (where state = 'sent') as sent,
+               count(*) filter (where state in ('waiting', 'deferred', 'sending')) as to_leave,
+               count(*) filter (where standing = 'REPLIED') as replied
+        from message
+        group by mailing_id
+      ) c on c.mailing_id = g.id
+      order by g.released_at desc nulls first, g.id desc
+      limit 200
+      """)
+  List<Line> all();
+
+  @Select(
+      affectData = true,
+      value =
+          """
+          insert into mailing (name, subject, body, template_id, topic_id, sender_id, follows_id,
+                               audience_filter, audience_picks, created_at, created_by)
+          values (#{m.name}, #{m.subject}, #{m.body}, #{m.templateId}, #{m.topicId}, #{m.senderId},
+                  #{m.followsId}, #{m.audienceFilter}::jsonb, #{m.audiencePicks}, #{at}, #{m.senderId})
+          returning id
+          """)
+  long create(@Param("m") NewDraft draft, @Param("at") Instant at);
+
+  @Update(
+      """
+      update mailing
+      set name = #{c.name}, subject = #{c.subject}, body = #{c.body}, topic_id = #{c.topicId},
+          template_id = #{c.templateId}, left_out = #{c.leftOut}, start_wall = #{c.startWall},
+          count_opens = #{c.countOpens}, count_clicks = #{c.countClicks}, version = version + 1
+      where id = #{id} and version = #{version} and state = 'draft'
+      """)
+  int change(@Param("id") long id, @Param("version") int version, @Param("c") Change change);
+
+  @Update(
+      """
+      update mailing
+      set state = 'released', released_at = #{at}, held_until = #{heldUntil}, due_at = #{dueAt},
+          version = version + 1
+      where id = #{id} and state = 'draft'
+      """)
+  int release(
+      @Param("id") long id,
+      @Param("at") Instant at,
+      @Param("heldUntil") Instant heldUntil,
+      @Param("dueAt") Instant dueAt);
+
+  @Update(
+      """
+      update mailing
+      set state = 'draft', released_at = null, held_until = null, due_at = null, version = version + 1
+      where id = #{id} and state = 'released'
+      """)
+  int takeBack(long id);
+
+  @Update(
+      "update mailing set state = 'withdrawn', version = version + 1 where id = #{id} and state = 'released'")
+  int withdraw(long id);
+
+  @Delete("delete from mailing where id = #{id} and state = 'draft'")
+  int discard(long id);
+}

@@ -1,0 +1,165 @@
+package app.jemble.mailing;
+
+import app.jemble.account.AccountService;
+import app.jemble.core.check.Finding;
+import app.jemble.core.message.PublicToken;
+import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.pace.Departure;
+import app.jemble.outbox.NewMessage;
+import app.jemble.outbox.OutboxService;
+import app.jemble.outbox.OutboxService.ThreadEnd;
+import app.jemble.people.PersonRecord;
+import app.jemble.workspace.Problem;
+import app.jemble.workspace.Workspace;
+import app.jemble.workspace.WorkspaceService;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The act that lets a mailing go, and what can be done about it afterwards. */
+@Service
+class ReleaseService {
+
+  private static final int BATCH = 1000;
+
+  private final MailingMapper mapper;
+  private final AudienceService audience;
+  private final LetterService letters;
+  private final FrozenValues frozen;
+  private final OutboxService outbox;
+  private final WorkspaceService workspace;
+  private final AccountService accounts;
+  private final Clock clock;
+  private final SecureRandom random = new SecureRandom();
+
+  ReleaseService(
+      MailingMapper mapper,
+      AudienceService audience,
+      LetterService letters,
+      FrozenValues frozen,
+      OutboxService outbox,
+      WorkspaceService workspace,
+      AccountService accounts,
+      Clock clock) {
+    this.mapper = mapper;
+    this.audience = audience;
+    this.letters = letters;
+    this.frozen = frozen;
+    this.outbox = outbox;
+    this.workspace = workspace;
+    this.accounts = accounts;
+    this.clock = clock;
+  }
+
+  /**
+   * Checks everyone once more, writes one message row for each who can be written to, and holds the
+   * mailing. All or nothing.
+   *
+   * @param version the version the writer saw; a later one is refused
+   */
+  @Transactional
+  void release(long id, int version) {
+    accounts.currentWriter();
+    Mailing mailing = locked(id);
+    if (mailing.state() != Mailing.State.DRAFT) {
+      throw Problem.conflict("This mailing has already been released.");
+    }
+    if (mailing.version() != version) {
+      throw Problem.conflict(
+          "This mailing was changed in the meantime. Look again before release.");
+    }
+    AudienceService.Audience everyone = audience.look(mailing);
+    everyone.findings().stream()
+        .filter(f -> f.severity() == Finding.Severity.BLOCKER)
+        .findFirst()
+        .ifPresent(
+            f -> {
+              throw Problem.conflict(f.sentence());
+            });
+    Instant now = clock.instant();
+    Departure departure = Departure.of(audience.start(mailing), now, workspace.current().hold());
+    mapper.release(id, now, departure.heldUntil(), departure.due());
+    enqueue(mailing, everyone, departure.due());
+  }
+
+  private void enqueue(Mailing mailing, AudienceService.Audience everyone, Instant due) {
+    Workspace house = workspace.current();
+    Set<String> fields = letters.of(mailing).fields();
+    Map<Long, ThreadEnd> threads =
+        mailing.followsId() == null ? Map.of() : outbox.threadEnds(mailing.followsId());
+    List<NewMessage> batch = new ArrayList<>();
+    for (AudienceService.Entry entry : everyone.entries()) {
+      if (entry.isReady()) {
+        batch.add(message(entry, fields, threads.get(entry.person().id()), house));
+      }
+      if (batch.size() == BATCH) {
+        outbox.enqueue(mailing.id(), due, batch);
+        batch.clear();
+      }
+    }
+    outbox.enqueue(mailing.id(), due, batch);
+  }
+
+  private NewMessage message(
+      AudienceService.Entry entry, Set<String> fields, ThreadEnd thread, Workspace house) {
+    PersonRecord person = entry.person();
+    ThreadPlace place =
+        thread == null
+            ? ThreadPlace.NEW
+            : ThreadPlace.following(
+                "<" + thread.token() + "@" + house.returnDomain() + ">", thread.referenceIds());
+    return new NewMessage(
+        person.id(),
+        person.email().strip(),
+        person.name(),
+        token(house),
+        frozen.freeze(person.language(), fields, entry.values()),
+        thread == null ? null : thread.messageId(),
+        place);
+  }
+
+  private String token(Workspace house) {
+    byte[] octets = new byte[16];
+    random.nextBytes(octets);
+    return PublicToken.of(octets, house.secret());
+  }
+
+  /** While it is held: as if it had never been released. */
+  @Transactional
+  void takeBack(long id) {
+    accounts.currentWriter();
+    Mailing mailing = locked(id);
+    if (!mailing.isHeld(clock.instant())) {
+      throw Problem.conflict("It is no longer held; what has not left can still be withdrawn.");
+    }
+    outbox.removeHeld(id);
+    mapper.takeBack(id);
+  }
+
+  /** Withdraws what has not left yet; returns how many messages that were. */
+  @Transactional
+  int withdraw(long id) {
+    accounts.currentWriter();
+    Mailing mailing = locked(id);
+    if (mailing.state() != Mailing.State.RELEASED) {
+      throw Problem.conflict("Only a released mailing can be withdrawn.");
+    }
+    int withdrawn = outbox.withdrawRest(id);
+    mapper.withdraw(id);
+    return withdrawn;
+  }
+
+  private Mailing locked(long id) {
+    Mailing mailing = mapper.findLocked(id);
+    if (mailing == null) {
+      throw Problem.notFound("There is no such mailing any more.");
+    }
+    return mailing;
+  }
+}

@@ -1,0 +1,19 @@
+package app.jemble.outbox;
+
+import app.jemble.core.message.ThreadPlace;
+
+/**
+ * A message to be put in the outbox.
+ *
+ * @param token its public token
+ * @param frozen what its texts ask for, as JSON
+ * @param followsId the message it follows in a thread, or null
+ */
+public record NewMessage(
+    long personId,
+    String address,
+    String recipient,
+    String token,
+    String frozen,
+    Long followsId,
+    ThreadPlace thread) {}

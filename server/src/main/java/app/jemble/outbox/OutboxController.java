@@ -1,0 +1,115 @@
+package app.jemble.outbox;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.workspace.Problem;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What has not left yet or could not leave, and each sent message as it left. */
+@RestController
+@RequestMapping("/api")
+class OutboxController {
+
+  private static final int PAGE = 100;
+
+  record Tally(List<OutboxListMapper.StateCount> parts) {}
+
+  /**
+   * A message of the outbox.
+   *
+   * @param held its mailing can still be taken back
+   */
+  record Line(
+      long id,
+      String name,
+      @Schema(nullable = true) String timeZone,
+      String address,
+      long mailingId,
+      String mailing,
+      String state,
+      Instant dueAt,
+      int tries,
+      String reason,
+      boolean held) {}
+
+  /** What a person knows of a message in doubt. */
+  record Settlement(boolean arrived) {}
+
+  private final OutboxListMapper mapper;
+  private final AccountService accounts;
+  private final Clock clock;
+
+  OutboxController(OutboxListMapper mapper, AccountService accounts, Clock clock) {
+    this.mapper = mapper;
+    this.accounts = accounts;
+    this.clock = clock;
+  }
+
+  @GetMapping("/outbox/tally")
+  Tally tally() {
+    return new Tally(mapper.tally());
+  }
+
+  @GetMapping("/outbox")
+  List<Line> page(
+      @RequestParam(required = false) String state,
+      @RequestParam(required = false) Instant afterDue,
+      @RequestParam(required = false) Long afterId) {
+    return mapper.page(state, afterDue, afterId, clock.instant(), PAGE);
+  }
+
+  @PostMapping("/outbox/{id}/withdraw")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void withdraw(@PathVariable long id) {
+    Account who = accounts.currentWriter();
+    must(mapper.withdraw(id, "withdrawn by " + who.name(), clock.instant()));
+  }
+
+  @PostMapping("/outbox/{id}/try-again")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void tryAgain(@PathVariable long id) {
+    accounts.currentWriter();
+    must(mapper.tryAgain(id, clock.instant()));
+  }
+
+  @PostMapping("/outbox/{id}/settle")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void settle(@PathVariable long id, @RequestBody Settlement settlement) {
+    accounts.currentWriter();
+    Instant now = clock.instant();
+    must(settlement.arrived() ? mapper.settleAsSent(id, now) : mapper.settleAsLost(id, now));
+  }
+
+  /** The message exactly as it left (message/rfc822). */
+  @GetMapping(value = "/messages/{id}/eml", produces = "message/rfc822")
+  ResponseEntity<byte[]> eml(@PathVariable long id) {
+    OutboxListMapper.Copy copy = mapper.copy(id);
+    if (copy == null) {
+      throw Problem.notFound("This message has not been sent.");
+    }
+    return ResponseEntity.ok()
+        .header("Content-Disposition", "attachment; filename=\"message-" + id + ".eml\"")
+        .contentType(MediaType.valueOf("message/rfc822"))
+        .body(copy.mime());
+  }
+
+  private static void must(int changed) {
+    if (changed == 0) {
+      throw Problem.conflict("The message has moved on in the meantime; look again.");
+    }
+  }
+}

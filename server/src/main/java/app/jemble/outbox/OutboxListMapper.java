@@ -1,0 +1,91 @@
+package app.jemble.outbox;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface OutboxListMapper {
+
+  /** How many messages are in a state. */
+  record StateCount(String state, long messages) {}
+
+  @Select(
+      """
+      select state, count(*) as messages
+      from message
+      where state <> 'sent'
+      group by state
+      """)
+  List<StateCount> tally();
+
+  @Select(
+      """
+      select s.id, p.name, p.time_zone, s.address, s.mailing_id, g.name as mailing, s.state,
+             s.due_at, s.tries, s.reason,
+             g.held_until > #{now} and s.state = 'waiting' as held
+      from message s
+      join person p on p.id = s.person_id
+      join mailing g on g.id = s.mailing_id
+      where s.state <> 'sent'
+        and (#{state}::text is null or s.state = #{state})
+        and (#{afterId}::bigint is null or (s.due_at, s.id) > (#{afterDue}, #{afterId}))
+      order by s.due_at, s.id
+      limit #{limit}
+      """)
+  List<OutboxController.Line> page(
+      @Param("state") String state,
+      @Param("afterDue") Instant afterDue,
+      @Param("afterId") Long afterId,
+      @Param("now") Instant now,
+      @Param("limit") int limit);
+
+  @Update(
+      """
+      update message
+      set state = 'withdrawn', reason = #{reason}
+      where id = #{id} and state in ('waiting', 'deferred', 'held', 'refused')
+        and (claimed_until is null or claimed_until < #{now})
+      """)
+  int withdraw(@Param("id") long id, @Param("reason") String reason, @Param("now") Instant now);
+
+  @Update(
+      """
+      update message
+      set state = 'waiting', due_at = #{now}, reason = ''
+      where id = #{id} and state in ('deferred', 'refused', 'held', 'withdrawn')
+      """)
+  int tryAgain(@Param("id") long id, @Param("now") Instant now);
+
+  @Update(
+      """
+      update message
+      set state = 'sent', sent_at = coalesce(first_try_at, #{now}), reason = 'settled: it arrived',
+          claimed_by = null, claimed_until = null
+      where id = #{id} and state = 'in_doubt'
+      """)
+  int settleAsSent(@Param("id") long id, @Param("now") Instant now);
+
+  @Update(
+      """
+      update message
+      set state = 'waiting', due_at = #{now}, reason = '', claimed_by = null, claimed_until = null
+      where id = #{id} and state = 'in_doubt'
+      """)
+  int settleAsLost(@Param("id") long id, @Param("now") Instant now);
+
+  /** A message that left, with its exact copy. */
+  record Copy(long id, String recipient, String subject, Instant sentAt, byte[] mime) {}
+
+  @Select(
+      """
+      select s.id, s.recipient, s.subject, s.sent_at, c.mime
+      from message s
+      join message_copy c on c.message_id = s.id
+      where s.id = #{id} and s.state = 'sent'
+      """)
+  Copy copy(long id);
+}

@@ -1,0 +1,185 @@
+package app.jemble.outbox;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface OutboxMapper {
+
+  /** Rows of new messages, a column each. */
+  record Columns(
+      Long[] personIds,
+      List<String> addresses,
+      List<String> recipients,
+      List<String> tokens,
+      List<String> frozen,
+      Long[] followsIds,
+      List<String> inReplyTo,
+      List<String> references) {}
+
+  @Insert(
+      """
+      insert into message (mailing_id, person_id, address, recipient, token, frozen, follows_id,
+                           in_reply_to, reference_ids, due_at)
+      select #{mailingId}, n.person_id, n.address, n.recipient, n.token, n.frozen::jsonb,
+             n.follows_id, nullif(n.in_reply_to, ''),
+             array_remove(string_to_array(n.reference_ids, ' '), ''), #{due}
+      from unnest(#{c.personIds}, #{c.addresses}, #{c.recipients}, #{c.tokens}, #{c.frozen},
+                  #{c.followsIds}, #{c.inReplyTo}, #{c.references})
+        as n (person_id, address, recipient, token, frozen, follows_id, in_reply_to, reference_ids)
+      """)
+  int add(
+      @Param("mailingId") long mailingId, @Param("due") Instant due, @Param("c") Columns columns);
+
+  /** A message a worker has claimed. */
+  record Claimed(
+      long id,
+      long mailingId,
+      String address,
+      String recipient,
+      String token,
+      String frozen,
+      Long followsId,
+      String inReplyTo,
+      List<String> referenceIds,
+      int tries,
+      Instant firstTryAt) {}
+
+  @Select(
+      affectData = true,
+      value =
+          """
+          with due as (
+            select id
+            from message
+            where state in ('waiting', 'deferred') and due_at <= #{now}
+              and (claimed_until is null or claimed_until < #{now})
+            order by due_at, id
+            limit #{batch}
+            for update skip locked
+          )
+          update message s
+          set claimed_by = #{worker}, claimed_until = #{until}
+          from due
+          where s.id = due.id
+          returning s.id, s.mailing_id, s.address, s.recipient, s.token, s.frozen::text as frozen,
+                    s.follows_id, s.in_reply_to, s.reference_ids, s.tries, s.first_try_at
+          """)
+  List<Claimed> claim(
+      @Param("worker") String worker,
+      @Param("now") Instant now,
+      @Param("until") Instant until,
+      @Param("batch") int batch);
+
+  @Update(
+      """
+      update message
+      set state = 'sending', tries = tries + 1, first_try_at = coalesce(first_try_at, #{now}),
+          claimed_until = #{until}, subject = #{subject}, links = #{links}
+      where id = #{id} and claimed_by = #{worker} and state in ('waiting', 'deferred')
+      """)
+  int begin(
+      @Param("id") long id,
+      @Param("worker") String worker,
+      @Param("now") Instant now,
+      @Param("until") Instant until,
+      @Param("subject") String subject,
+      @Param("links") List<String> links);
+
+  @Insert(
+      """
+      insert into message_copy (message_id, mime)
+      values (#{id}, #{mime})
+      on conflict (message_id) do update set mime = excluded.mime
+      """)
+  int keepCopy(@Param("id") long id, @Param("mime") byte[] mime);
+
+  /** The process that began it says how it ended; in doubt counts as still its own. */
+  @Update(
+      """
+      update message
+      set state = #{state}, reason = #{reason}, due_at = coalesce(#{due}, due_at), sent_at = #{sentAt},
+          claimed_by = null, claimed_until = null
+      where id = #{id} and claimed_by = #{worker} and state in ('sending', 'in_doubt')
+      """)
+  int end(
+      @Param("id") long id,
+      @Param("worker") String worker,
+      @Param("state") String state,
+      @Param("reason") String reason,
+      @Param("due") Instant due,
+      @Param("sentAt") Instant sentAt);
+
+  /** The hand-over never began at the mail server's end: as if it had not been tried. */
+  @Update(
+      """
+      update message
+      set state = case when tries > 1 then 'deferred' else 'waiting' end, tries = tries - 1,
+          reason = #{reason}, due_at = #{due}, claimed_by = null, claimed_until = null
+      where id = #{id} and claimed_by = #{worker} and state = 'sending'
+      """)
+  int giveBack(
+      @Param("id") long id,
+      @Param("worker") String worker,
+      @Param("reason") String reason,
+      @Param("due") Instant due);
+
+  @Update(
+      """
+      update message
+      set state = 'withdrawn', reason = #{reason}, claimed_by = null, claimed_until = null
+      where id = #{id} and claimed_by = #{worker} and state in ('waiting', 'deferred')
+      """)
+  int stop(@Param("id") long id, @Param("worker") String worker, @Param("reason") String reason);
+
+  @Update(
+      """
+      update message
+      set claimed_by = null, claimed_until = null
+      where claimed_by = #{worker} and state in ('waiting', 'deferred')
+      """)
+  int letGo(String worker);
+
+  /** Hand-overs whose process is gone: whether they arrived is not known. */
+  @Update(
+      """
+      update message
+      set state = 'in_doubt', reason = 'the process stopped while the message was being handed over'
+      where state = 'sending' and claimed_until < #{now}
+      """)
+  int doubtAbandoned(Instant now);
+
+  @Select("select standing from message where id = #{id}")
+  String standing(long id);
+
+  @Delete("delete from message where mailing_id = #{mailingId} and state = 'waiting'")
+  int removeWaiting(long mailingId);
+
+  @Select("select count(*) from message where mailing_id = #{mailingId}")
+  long count(long mailingId);
+
+  @Update(
+      """
+      update message
+      set state = 'withdrawn', reason = 'withdrawn by hand', claimed_by = null, claimed_until = null
+      where mailing_id = #{mailingId} and state in ('waiting', 'deferred', 'held')
+      """)
+  int withdrawRest(long mailingId);
+
+  /** The end of the thread with each person of a mailing. */
+  record ThreadRow(long personId, long messageId, String token, List<String> referenceIds) {}
+
+  @Select(
+      """
+      select person_id, id as message_id, token, reference_ids
+      from message
+      where mailing_id = #{mailingId} and state = 'sent'
+      """)
+  List<ThreadRow> threadEnds(long mailingId);
+}

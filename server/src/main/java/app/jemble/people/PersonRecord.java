@@ -1,0 +1,41 @@
+package app.jemble.people;
+
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+
+/** Everything on record of a person that filters, reach and merge fields ask for. */
+public record PersonRecord(
+    long id,
+    String name,
+    String kind,
+    String honorific,
+    String firstName,
+    String lastName,
+    String email,
+    String phone,
+    String number,
+    String language,
+    String timeZone,
+    LocalDate birthday,
+    String addressStreet,
+    String addressPostcode,
+    String addressPlace,
+    String addressCountry,
+    String ownerName,
+    String organisationName,
+    List<String> tags,
+    String source,
+    String stage,
+    Instant lastVisitAt,
+    Instant createdAt,
+    boolean askedNot,
+    boolean doNotWrite,
+    String attributes,
+    String plan,
+    String status,
+    LocalDate joinedOn,
+    LocalDate renewsOn,
+    BigDecimal duesOwed,
+    String currency) {}

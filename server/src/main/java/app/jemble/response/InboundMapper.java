@@ -1,0 +1,56 @@
+package app.jemble.response;
+
+import java.time.Instant;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface InboundMapper {
+
+  /** The id of the new mail, or null when it was read before. */
+  @Select(
+      affectData = true,
+      value =
+          """
+          insert into inbound_mail (identity, received_at, sender, subject, words, sorted_as, mime)
+          values (#{identity}, #{at}, #{sender}, #{subject}, #{words}, #{sortedAs}, #{mime})
+          on conflict (identity) do nothing
+          returning id
+          """)
+  Long add(
+      @Param("identity") String identity,
+      @Param("at") Instant at,
+      @Param("sender") String sender,
+      @Param("subject") String subject,
+      @Param("words") String words,
+      @Param("sortedAs") String sortedAs,
+      @Param("mime") byte[] mime);
+
+  /** How far a mailbox has been read. */
+  record ReadTo(long uidValidity, long lastUid) {}
+
+  @Select("select uid_validity, last_uid from mailbox where name = #{name} for update")
+  ReadTo readTo(String name);
+
+  @Insert(
+      """
+      insert into mailbox (name, uid_validity, last_uid)
+      values (#{name}, 0, 0)
+      on conflict do nothing
+      """)
+  int know(String name);
+
+  @Update(
+      """
+      update mailbox
+      set uid_validity = #{uidValidity}, last_uid = #{lastUid}
+      where name = #{name}
+      """)
+  int advance(
+      @Param("name") String name,
+      @Param("uidValidity") long uidValidity,
+      @Param("lastUid") long lastUid);
+}

@@ -1,0 +1,138 @@
+package app.jemble.response;
+
+import app.jemble.core.message.PlainText;
+import app.jemble.core.response.InboundMail;
+import jakarta.mail.BodyPart;
+import jakarta.mail.Header;
+import jakarta.mail.MessagingException;
+import jakarta.mail.Multipart;
+import jakarta.mail.Part;
+import jakarta.mail.Session;
+import jakarta.mail.internet.InternetHeaders;
+import jakarta.mail.internet.MimeMessage;
+import jakarta.mail.internet.MimeUtility;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UnsupportedEncodingException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Enumeration;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Properties;
+
+/** Takes a mail that arrived apart, as far as sorting and reading it needs. */
+final class InboundParser {
+
+  private static final Session SESSION = Session.getInstance(new Properties());
+  private static final int MOST_TEXT = 100_000;
+  private static final int DEEPEST = 10;
+
+  private String deliveryStatus;
+  private String feedbackReport;
+  private Map<String, List<String>> original = Map.of();
+  private String plain;
+  private String html;
+
+  private InboundParser() {}
+
+  /**
+   * Reads the octets of a mail. A part that cannot be read is passed over; the rest is still read.
+   *
+   * @throws MessagingException when not even its headers can be read
+   */
+  static InboundMail parse(byte[] mime) throws MessagingException {
+    MimeMessage message = new MimeMessage(SESSION, new ByteArrayInputStream(mime));
+    InboundParser parser = new InboundParser();
+    parser.read(message, 0);
+    String text = parser.plain;
+    if (text == null) {
+      text = parser.html == null ? "" : PlainText.fromHtml(parser.html);
+    }
+    String type = message.getContentType();
+    return new InboundMail(
+        headers(message.getAllHeaders()),
+        type == null ? "text/plain" : type.toLowerCase(Locale.ROOT),
+        parser.deliveryStatus,
+        parser.feedbackReport,
+        parser.original,
+        text.strip());
+  }
+
+  private void read(Part part, int depth) {
+    if (depth > DEEPEST) {
+      return;
+    }
+    try {
+      if (part.isMimeType("multipart/*")) {
+        Multipart parts = (Multipart) part.getContent();
+        for (int i = 0; i < parts.getCount(); i++) {
+          BodyPart inside = parts.getBodyPart(i);
+          read(inside, depth + 1);
+        }
+      } else {
+        readLeaf(part);
+      }
+    } catch (MessagingException | IOException | ClassCastException unreadable) {
+      // Mail from outside may be broken in any way; what can be read decides.
+    }
+  }
+
+  private void readLeaf(Part part) throws MessagingException, IOException {
+    if (part.isMimeType("message/delivery-status")) {
+      deliveryStatus = octets(part);
+    } else if (part.isMimeType("message/feedback-report")) {
+      feedbackReport = octets(part);
+    } else if (part.isMimeType("message/rfc822") || part.isMimeType("text/rfc822-headers")) {
+      original = headers(new InternetHeaders(stream(octets(part))).getAllHeaders());
+    } else if (part.isMimeType("text/plain") && plain == null) {
+      plain = text(part);
+    } else if (part.isMimeType("text/html") && html == null) {
+      html = text(part);
+    }
+  }
+
+  private static String text(Part part) throws MessagingException, IOException {
+    String text;
+    try {
+      text = String.valueOf(part.getContent());
+    } catch (UnsupportedEncodingException unknownCharset) {
+      text = octets(part);
+    }
+    String harmless = text.replace('\0', ' ');
+    return harmless.length() > MOST_TEXT ? harmless.substring(0, MOST_TEXT) : harmless;
+  }
+
+  private static String octets(Part part) throws MessagingException, IOException {
+    try (InputStream in = part.getInputStream()) {
+      return new String(in.readNBytes(MOST_TEXT), StandardCharsets.UTF_8);
+    }
+  }
+
+  private static InputStream stream(String text) {
+    return new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static Map<String, List<String>> headers(Enumeration<Header> all) {
+    Map<String, List<String>> headers = new HashMap<>();
+    while (all.hasMoreElements()) {
+      Header header = all.nextElement();
+      headers
+          .computeIfAbsent(header.getName().toLowerCase(Locale.ROOT), n -> new ArrayList<>())
+          .add(decoded(header.getValue()));
+    }
+    return headers;
+  }
+
+  private static String decoded(String value) {
+    String unfolded = MimeUtility.unfold(value == null ? "" : value).replace('\0', ' ');
+    try {
+      return MimeUtility.decodeText(unfolded);
+    } catch (UnsupportedEncodingException unknownCharset) {
+      return unfolded;
+    }
+  }
+}

@@ -1,0 +1,155 @@
+package app.jemble.response;
+
+import app.jemble.core.response.InboundMail;
+import app.jemble.core.response.MailSorter;
+import app.jemble.core.response.ResponseKind;
+import app.jemble.core.response.SortedMail;
+import app.jemble.response.ResponseMapper.Answered;
+import jakarta.mail.MessagingException;
+import jakarta.mail.internet.AddressException;
+import jakarta.mail.internet.InternetAddress;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reads a mail that arrived: what it is, which message it is about, what follows. Once each. */
+@Service
+class InboundService {
+
+  private static final Logger LOG = LoggerFactory.getLogger(InboundService.class);
+  private static final Pattern OUR_ID = Pattern.compile("<([A-Za-z0-9_-]{32})@[^>]+>");
+  private static final Pattern RETURN_ADDRESS =
+      Pattern.compile("return\\+([A-Za-z0-9_-]{32})@", Pattern.CASE_INSENSITIVE);
+  private static final Pattern ANSWER_SUBJECT =
+      Pattern.compile(
+          "^(\\s*(re|aw|sv|antw|fwd?|wg)\\s*(\\[\\d+])?:\\s*)+", Pattern.CASE_INSENSITIVE);
+  private static final int SNIPPET = 300;
+
+  private final InboundMapper mapper;
+  private final ResponseMapper responses;
+  private final ResponseService service;
+  private final Clock clock;
+
+  InboundService(
+      InboundMapper mapper, ResponseMapper responses, ResponseService service, Clock clock) {
+    this.mapper = mapper;
+    this.responses = responses;
+    this.service = service;
+    this.clock = clock;
+  }
+
+  /** Reads one mail. The same mail again changes nothing. */
+  @Transactional
+  void receive(byte[] mime) {
+    InboundMail mail;
+    try {
+      mail = InboundParser.parse(mime);
+    } catch (MessagingException unreadable) {
+      LOG.warn("A mail that cannot be read was kept unsorted.", unreadable);
+      mapper.add(digest(mime), clock.instant(), "", "", "", "UnreadReturn", mime);
+      return;
+    }
+    SortedMail sorted = MailSorter.sort(mail);
+    String id = mail.header("message-id");
+    Long mailId =
+        mapper.add(
+            id.isEmpty() ? digest(mime) : id,
+            clock.instant(),
+            mail.header("from"),
+            mail.header("subject"),
+            mail.text(),
+            sorted.getClass().getSimpleName(),
+            mime);
+    if (mailId != null) {
+      Answered message = find(mail, sorted);
+      if (message != null) {
+        note(message, sorted, mail, mailId);
+      }
+    }
+  }
+
+  private void note(Answered message, SortedMail sorted, InboundMail mail, Long mailId) {
+    if (sorted instanceof SortedMail.Reply) {
+      service.note(message, ResponseKind.REPLIED, snippet(mail.text()), mailId);
+    } else if (sorted instanceof SortedMail.AutoReply) {
+      service.note(message, ResponseKind.AUTO_REPLIED, snippet(mail.text()), mailId);
+    } else if (sorted instanceof SortedMail.Complaint) {
+      service.note(message, ResponseKind.COMPLAINED, "", mailId);
+    } else if (sorted instanceof SortedMail.Returned back) {
+      ResponseKind kind = back.forGood() ? ResponseKind.RETURNED_HARD : ResponseKind.RETURNED_SOFT;
+      service.note(message, kind, (back.code() + " " + back.why()).strip(), mailId);
+    }
+  }
+
+  /** By thread, else by the return address it was sent to, else by sender and subject. */
+  private Answered find(InboundMail mail, SortedMail sorted) {
+    for (String token : tokens(mail)) {
+      Answered message = responses.byToken(token);
+      if (message != null) {
+        return message;
+      }
+    }
+    boolean byPerson = sorted instanceof SortedMail.Reply || sorted instanceof SortedMail.AutoReply;
+    return byPerson ? bySenderAndSubject(mail) : null;
+  }
+
+  private static List<String> tokens(InboundMail mail) {
+    List<String> tokens = new ArrayList<>();
+    for (String id : SortedMail.related(mail)) {
+      Matcher ours = OUR_ID.matcher(id);
+      if (ours.matches()) {
+        tokens.add(ours.group(1));
+      }
+    }
+    for (String header : new String[] {"to", "delivered-to", "x-original-to"}) {
+      Matcher address = RETURN_ADDRESS.matcher(mail.header(header));
+      if (address.find()) {
+        tokens.add(address.group(1));
+      }
+    }
+    return tokens;
+  }
+
+  private Answered bySenderAndSubject(InboundMail mail) {
+    String subject = ANSWER_SUBJECT.matcher(mail.header("subject")).replaceFirst("");
+    try {
+      InternetAddress[] from = InternetAddress.parse(mail.header("from"), false);
+      return from.length == 0 || subject.isBlank()
+          ? null
+          : responses.bySenderAndSubject(from[0].getAddress(), subject.strip());
+    } catch (AddressException noSender) {
+      return null;
+    }
+  }
+
+  /** The beginning of what was written, without what it quotes. */
+  private static String snippet(String text) {
+    StringBuilder own = new StringBuilder();
+    for (String line : text.split("\\R")) {
+      if (line.startsWith(">")) {
+        break;
+      }
+      own.append(line.strip()).append(' ');
+    }
+    String words = own.toString().strip().replaceAll("\\s+", " ");
+    return words.length() > SNIPPET ? words.substring(0, SNIPPET) + "…" : words;
+  }
+
+  private static String digest(byte[] mime) {
+    try {
+      byte[] hash = MessageDigest.getInstance("SHA-256").digest(mime);
+      return "sha256:" + HexFormat.of().formatHex(hash);
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("every JDK has SHA-256", e);
+    }
+  }
+}

@@ -1,0 +1,193 @@
+package app.jemble.response;
+
+import app.jemble.core.response.Interval;
+import app.jemble.core.response.ResponseKind;
+import app.jemble.core.response.Standing;
+import app.jemble.mailing.MailingService;
+import app.jemble.workspace.Problem;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Who did what with a mailing, and writing again to some of them. */
+@RestController
+@RequestMapping("/api/responses")
+class ResponseController {
+
+  private static final int PAGE = 100;
+  private static final int LATEST = 30;
+
+  /** A mailing with its results. */
+  record MailingLine(
+      long id,
+      String name,
+      @Schema(nullable = true) Instant sentAt,
+      long sent,
+      long toLeave,
+      long replied,
+      long opened,
+      long quiet,
+      long returned) {}
+
+  /**
+   * The results of one mailing.
+   *
+   * @param delivered sent, less those that were returned
+   * @param quiet delivered, no sign of a person, no reply
+   */
+  record Summary(
+      long id,
+      String name,
+      long messages,
+      long sent,
+      @Schema(nullable = true) Instant firstSent,
+      @Schema(nullable = true) Instant lastSent,
+      List<StandingPart> parts,
+      long delivered,
+      long quiet,
+      List<Rate> rates) {}
+
+  record StandingPart(Standing standing, String words, boolean quiet, long messages) {}
+
+  /**
+   * A share of the delivered with its 95% interval.
+   *
+   * @param what "a person opened" or "replied"
+   * @param share 0 to 1, as are both ends of the interval
+   */
+  record Rate(String what, long count, double share, double low, double high) {}
+
+  /** One message of a mailing. */
+  record Line(
+      long id,
+      long personId,
+      String name,
+      String nameKey,
+      Standing standing,
+      Instant sentAt,
+      @Schema(nullable = true) String timeZone,
+      @Schema(nullable = true) Instant lastReply) {}
+
+  /**
+   * Something that just came in.
+   *
+   * @param secondsAfter how long after the hand-over
+   */
+  record Latest(
+      long id,
+      ResponseKind kind,
+      long personId,
+      String name,
+      long mailingId,
+      String mailing,
+      long messageId,
+      Instant at,
+      String detail,
+      @Schema(nullable = true) Long secondsAfter) {}
+
+  record FollowUp(List<Standing> standings) {}
+
+  record Begun(long id) {}
+
+  private final ResponseListMapper mapper;
+  private final MailingService mailings;
+
+  ResponseController(ResponseListMapper mapper, MailingService mailings) {
+    this.mapper = mapper;
+    this.mailings = mailings;
+  }
+
+  @GetMapping
+  List<MailingLine> all() {
+    return mapper.mailings();
+  }
+
+  @GetMapping("/latest")
+  List<Latest> latest(@RequestParam(required = false) Long mailingId) {
+    return mapper.latest(mailingId, LATEST);
+  }
+
+  @GetMapping("/{mailingId}")
+  Summary summary(@PathVariable long mailingId) {
+    ResponseListMapper.Head head = mapper.head(mailingId);
+    if (head == null) {
+      throw Problem.notFound("There is no such mailing any more.");
+    }
+    Map<Standing, Long> counts = new EnumMap<>(Standing.class);
+    mapper.tally(mailingId).forEach(c -> counts.put(c.standing(), c.messages()));
+    long delivered = head.sent() - counts.getOrDefault(Standing.RETURNED, 0L);
+    long replied = counts.getOrDefault(Standing.REPLIED, 0L);
+    long read =
+        replied
+            + counts.getOrDefault(Standing.CLICKED, 0L)
+            + counts.getOrDefault(Standing.OPENED, 0L);
+    return new Summary(
+        head.id(),
+        head.name(),
+        head.messages(),
+        head.sent(),
+        head.firstSent(),
+        head.lastSent(),
+        parts(counts),
+        delivered,
+        counts.entrySet().stream()
+            .filter(e -> e.getKey().isQuiet())
+            .mapToLong(Map.Entry::getValue)
+            .sum(),
+        delivered == 0
+            ? List.of()
+            : List.of(
+                rate("a person opened", read, delivered), rate("replied", replied, delivered)));
+  }
+
+  @GetMapping("/{mailingId}/messages")
+  List<Line> messages(
+      @PathVariable long mailingId,
+      @RequestParam List<Standing> standings,
+      @RequestParam(required = false) String afterKey,
+      @RequestParam(required = false) Long afterId) {
+    return mapper.page(mailingId, names(standings), afterKey, afterId, PAGE);
+  }
+
+  /** Begins a mailing in the same threads, to all who stand there. */
+  @PostMapping("/{mailingId}/follow-up")
+  Begun followUp(@PathVariable long mailingId, @RequestBody FollowUp followUp) {
+    List<Long> people = mapper.people(mailingId, names(followUp.standings()));
+    return new Begun(mailings.beginFollowUp(mailingId, people));
+  }
+
+  private static List<StandingPart> parts(Map<Standing, Long> counts) {
+    List<Standing> shown =
+        List.of(
+            Standing.REPLIED,
+            Standing.CLICKED,
+            Standing.OPENED,
+            Standing.MACHINE_OPENED,
+            Standing.NOTHING,
+            Standing.AUTO_REPLIED,
+            Standing.LEFT,
+            Standing.RETURNED);
+    return shown.stream()
+        .filter(counts::containsKey)
+        .map(s -> new StandingPart(s, s.words(), s.isQuiet(), counts.get(s)))
+        .toList();
+  }
+
+  private static Rate rate(String what, long count, long delivered) {
+    Interval interval = Interval.of(count, delivered);
+    return new Rate(what, count, (double) count / delivered, interval.low(), interval.high());
+  }
+
+  private static List<String> names(List<Standing> standings) {
+    return standings.stream().map(Standing::name).toList();
+  }
+}

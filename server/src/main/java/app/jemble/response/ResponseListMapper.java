@@ -1,0 +1,106 @@
+package app.jemble.response;
+
+import app.jemble.core.response.Standing;
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface ResponseListMapper {
+
+  /** How many messages of a mailing stand where. */
+  record StandingCount(Standing standing, long messages) {}
+
+  @Select(
+      """
+      select standing, count(*) as messages
+      from message
+      where mailing_id = #{mailingId} and state = 'sent'
+      group by standing
+      """)
+  List<StandingCount> tally(long mailingId);
+
+  /** What a mailing's page of responses is headed with. */
+  record Head(
+      long id,
+      String name,
+      String state,
+      long messages,
+      long sent,
+      Instant firstSent,
+      Instant lastSent) {}
+
+  @Select(
+      """
+      select g.id, g.name, upper(g.state) as state, count(s.id) as messages,
+             count(s.id) filter (where s.state = 'sent') as sent,
+             min(s.sent_at) as first_sent, max(s.sent_at) as last_sent
+      from mailing g
+      left join message s on s.mailing_id = g.id
+      where g.id = #{mailingId}
+      group by g.id
+      """)
+  Head head(long mailingId);
+
+  @Select(
+      """
+      select s.id, s.person_id, p.name, p.name_key, s.standing, s.sent_at, p.time_zone,
+             (select max(r.at) from response r where r.person_id = p.id and r.kind = 'REPLIED') as last_reply
+      from message s
+      join person p on p.id = s.person_id
+      where s.mailing_id = #{mailingId} and s.state = 'sent' and s.standing = any(#{standings})
+        and (#{afterId}::bigint is null or (p.name_key collate "C", s.id) > (#{afterKey}, #{afterId}))
+      order by p.name_key collate "C", s.id
+      limit #{limit}
+      """)
+  List<ResponseController.Line> page(
+      @Param("mailingId") long mailingId,
+      @Param("standings") List<String> standings,
+      @Param("afterKey") String afterKey,
+      @Param("afterId") Long afterId,
+      @Param("limit") int limit);
+
+  @Select(
+      """
+      select person_id
+      from message
+      where mailing_id = #{mailingId} and state = 'sent' and standing = any(#{standings})
+      """)
+  List<Long> people(@Param("mailingId") long mailingId, @Param("standings") List<String> standings);
+
+  @Select(
+      """
+      select r.id, r.kind, p.id as person_id, p.name, g.id as mailing_id, g.name as mailing,
+             r.message_id, r.at, r.detail,
+             extract(epoch from r.at - s.sent_at)::bigint as seconds_after
+      from response r
+      join person p on p.id = r.person_id
+      join mailing g on g.id = r.mailing_id
+      join message s on s.id = r.message_id
+      where #{mailingId}::bigint is null or r.mailing_id = #{mailingId}
+      order by r.at desc, r.id desc
+      limit #{limit}
+      """)
+  List<ResponseController.Latest> latest(
+      @Param("mailingId") Long mailingId, @Param("limit") int limit);
+
+  @Select(
+      """
+      select g.id, g.name, min(s.sent_at) as sent_at,
+             count(*) filter (where s.state = 'sent') as sent,
+             count(*) filter (where s.state in ('waiting', 'deferred', 'sending')) as to_leave,
+             count(*) filter (where s.standing = 'REPLIED') as replied,
+             count(*) filter (where s.standing in ('CLICKED', 'OPENED')) as opened,
+             count(*) filter (where s.state = 'sent' and s.standing in ('NOTHING', 'MACHINE_OPENED')) as quiet,
+             count(*) filter (where s.standing = 'RETURNED') as returned
+      from mailing g
+      join message s on s.mailing_id = g.id
+      where g.state <> 'draft'
+      group by g.id
+      order by min(s.sent_at) desc nulls first, g.id desc
+      limit 100
+      """)
+  List<ResponseController.MailingLine> mailings();
+}

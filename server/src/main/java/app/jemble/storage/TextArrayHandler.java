@@ -1,0 +1,41 @@
+package app.jemble.storage;
+
+import java.sql.Array;
+import java.sql.CallableStatement;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.List;
+import org.apache.ibatis.type.BaseTypeHandler;
+import org.apache.ibatis.type.JdbcType;
+import org.apache.ibatis.type.MappedTypes;
+
+/** A list of texts as PostgreSQL's {@code text[]}. */
+@MappedTypes(List.class)
+public class TextArrayHandler extends BaseTypeHandler<List<String>> {
+
+  @Override
+  public void setNonNullParameter(PreparedStatement ps, int i, List<String> list, JdbcType type)
+      throws SQLException {
+    ps.setArray(i, ps.getConnection().createArrayOf("text", list.toArray()));
+  }
+
+  @Override
+  public List<String> getNullableResult(ResultSet rs, String column) throws SQLException {
+    return read(rs.getArray(column));
+  }
+
+  @Override
+  public List<String> getNullableResult(ResultSet rs, int column) throws SQLException {
+    return read(rs.getArray(column));
+  }
+
+  @Override
+  public List<String> getNullableResult(CallableStatement cs, int column) throws SQLException {
+    return read(cs.getArray(column));
+  }
+
+  private static List<String> read(Array array) throws SQLException {
+    return array == null ? null : List.of((String[]) array.getArray());
+  }
+}

@@ -1,0 +1,2 @@
+/** How values that JDBC does not know are stored. */
+package app.jemble.storage;

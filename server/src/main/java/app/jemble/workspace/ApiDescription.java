@@ -1,0 +1,31 @@
+package app.jemble.workspace;
+
+import io.swagger.v3.oas.models.media.Schema;
+import java.util.List;
+import java.util.Map;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** How the API describes itself at /v3/api-docs, from which the web's types are made. */
+@Configuration
+class ApiDescription {
+
+  /** Records always carry every component; what may be absent is nullable instead. */
+  @Bean
+  OpenApiCustomizer everyPropertyIsPresent() {
+    return api -> {
+      api.getInfo().title("Jemble").version("1");
+      api.setServers(null);
+      api.getComponents().getSchemas().values().forEach(ApiDescription::requireAll);
+    };
+  }
+
+  private static void requireAll(Schema<?> schema) {
+    @SuppressWarnings("rawtypes")
+    Map<String, Schema> properties = schema.getProperties();
+    if (properties != null) {
+      schema.setRequired(List.copyOf(properties.keySet()));
+    }
+  }
+}

@@ -1,0 +1,68 @@
+package app.jemble.workspace;
+
+import java.time.Duration;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+
+/**
+ * What is set from outside; docs/operations.md names the environment variable of each.
+ *
+ * @param publicUrl where readers reach marks, links and the leaving page; no final slash
+ * @param smtp the mail server that messages leave through
+ * @param imap the mailbox that replies and returns arrive in
+ * @param outbox how the outbox works
+ * @param response how responses are judged
+ */
+@ConfigurationProperties("jemble")
+public record JembleSettings(
+    String publicUrl, Smtp smtp, Imap imap, Outbox outbox, Response response) {
+
+  /** Whether a connection to a mail server is protected. */
+  public enum Security {
+    /** no protection: loopback and trusted networks only */
+    NONE,
+    /** begins plain and must turn to TLS (RFC 3207) */
+    STARTTLS,
+    /** TLS from the first octet (RFC 8314) */
+    TLS
+  }
+
+  /**
+   * @param user empty when the server asks for none
+   * @param connections how many are kept open by one process, at least 1
+   */
+  public record Smtp(
+      String host, int port, String user, String password, Security security, int connections) {
+    @Override
+    public String toString() {
+      return "smtp " + host + ":" + port + " " + security + " as " + user;
+    }
+  }
+
+  /**
+   * @param host empty switches reading off
+   * @param every how long to wait between two looks
+   */
+  public record Imap(
+      String host, int port, String user, String password, Security security, Duration every) {
+    public boolean isOn() {
+      return !host.isBlank();
+    }
+
+    @Override
+    public String toString() {
+      return "imap " + host + ":" + port + " " + security + " as " + user;
+    }
+  }
+
+  /**
+   * @param pollEvery how long to wait when nothing is due
+   * @param batch how many messages one worker claims at once, 1 or more
+   * @param lease how long a claim holds when its process is gone
+   */
+  public record Outbox(Duration pollEvery, int batch, Duration lease) {}
+
+  /**
+   * @param machineWithin a fetch this soon after the hand-over was made by software
+   */
+  public record Response(Duration machineWithin) {}
+}

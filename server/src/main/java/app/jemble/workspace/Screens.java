@@ -1,0 +1,23 @@
+package app.jemble.workspace;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** Addresses of screens all lead to the one page, which draws the screen. */
+@Controller
+class Screens {
+
+  @GetMapping({
+    "/",
+    "/sign-in",
+    "/desk",
+    "/people/**",
+    "/templates/**",
+    "/mailings/**",
+    "/outbox/**",
+    "/responses/**"
+  })
+  String screen() {
+    return "forward:/index.html";
+  }
+}

@@ -1,0 +1,97 @@
+# Building, testing, measuring. Sourced by ./jemble.
+
+server_jar="server/target/jemble-server-0.1.0-exec.jar"
+office_jar="standins/target/jemble-standins-0.1.0-exec.jar"
+
+# What the jars were built from; a change of any source builds again.
+sources_mark() {
+  find pom.xml core server standins web \( -name target -o -name node_modules -o -name build \
+    -o -name .svelte-kit -o -name generated \) -prune -o -type f -print0 \
+    | sort -z | xargs -0 cat | cksum
+}
+
+build_if_needed() {
+  mkdir -p .run
+  local mark
+  mark="$(sources_mark)"
+  if [ -f "$server_jar" ] && [ -f "$office_jar" ] && [ "$(cat .run/built 2>/dev/null)" = "$mark" ]; then
+    return
+  fi
+  need_build_tools
+  say "Building; the first time takes some minutes ..."
+  mvn -q -B -pl core,standins,web,server -am package -DskipTests -Dspotless.check.skip=true \
+    >.run/build.log 2>&1 || { tail -n 40 .run/build.log >&2; fail "the build failed; see .run/build.log"; }
+  echo "$mark" >.run/built
+}
+
+test_environment() {
+  need_build_tools
+  need_chromium
+  start_cluster test
+  trap 'stop_cluster test' EXIT
+  export JEMBLE_TEST_DB="jdbc:postgresql://127.0.0.1:$db_port/postgres?user=jemble"
+  export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
+}
+
+run_tests() {
+  test_environment
+  local status=0
+  mvn -B -ntp verify -Dstyle.color=never 2>&1 | grep -vE '^(\[INFO\] *$|SLF4J)' || true
+  status="${PIPESTATUS[0]}"
+  count_tests "$status"
+}
+
+# One closing line over everything that ran.
+count_tests() {
+  local java_all java_bad web_good web_bad
+  java_all="$(test_sum tests)"
+  java_bad=$(($(test_sum failures) + $(test_sum errors)))
+  web_good="$(grep -o '"numPassedTests":[0-9]*' web/target/vitest.json 2>/dev/null | cut -d: -f2 || true)"
+  web_bad="$(grep -o '"numFailedTests":[0-9]*' web/target/vitest.json 2>/dev/null | cut -d: -f2 || true)"
+  local passed=$((java_all - java_bad + ${web_good:-0}))
+  local failed=$((java_bad + ${web_bad:-0}))
+  if [ "$1" != 0 ] && [ "$failed" = 0 ]; then
+    say "The build or a check failed; the lines above say which."
+    failed=1
+  fi
+  echo "$passed passed, $failed failed"
+  [ "$failed" = 0 ]
+}
+
+test_sum() {
+  local sum=0 n
+  for n in $(cat ./*/target/surefire-reports/TEST-*.xml 2>/dev/null \
+    | grep -oE "<testsuite [^>]*" | grep -oE " $1=\"[0-9]+\"" | grep -oE '[0-9]+'); do
+    sum=$((sum + n))
+  done
+  echo "$sum"
+}
+
+run_bench() {
+  need_build_tools
+  start_cluster bench
+  trap 'stop_cluster bench' EXIT
+  make_database jemble
+  mkdir -p .run
+  mvn -q -B -pl core,standins,web,server,bench -am package -DskipTests -Dweb.skip=true \
+    -Dspotless.check.skip=true >.run/bench-build.log 2>&1 \
+    || fail "the build failed; see .run/bench-build.log"
+  JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/jemble" JEMBLE_DB_USER=jemble \
+    java -Xmx4g -cp "bench/target/classes:$(cat bench/target/classpath)" app.jemble.bench.Bench "$@"
+}
+
+run_shots() {
+  test_environment
+  mvn -q -B -ntp install -DskipTests -Dspotless.check.skip=true
+  mvn -B -ntp -q -pl e2e test -Dtest=Shots -Dsurefire.failIfNoSpecifiedTests=false \
+    -Djemble.shots="$here/docs/screenshots"
+}
+
+write_api() {
+  need_build_tools
+  start_cluster test
+  trap 'stop_cluster test' EXIT
+  export JEMBLE_TEST_DB="jdbc:postgresql://127.0.0.1:$db_port/postgres?user=jemble"
+  mvn -q -B -pl core,standins,web,server -am test -Dtest=ApiDescriptionTest -Dweb.skip=true \
+    -Dweb.check.skip=true -Dsurefire.failIfNoSpecifiedTests=false -Djemble.api.write=true
+}

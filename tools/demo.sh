@@ -1,0 +1,85 @@
+# The demo: its own database, the post office, the application. Sourced by ./jemble.
+
+pids="$run/pids"
+
+demo() {
+  local people=1500 day_seconds=600
+  while [ $# -gt 0 ]; do
+    case "$1" in
+      --people) people="$2"; shift 2 ;;
+      --day-seconds) day_seconds="$2"; shift 2 ;;
+      *) fail "demo takes --people N and --day-seconds N, not $1" ;;
+    esac
+  done
+  stop_all
+  build_if_needed
+  need_java
+  trap stop_all EXIT
+  trap 'exit 130' INT
+  trap 'exit 143' TERM
+  start_cluster demo
+  local database="jemble_$people"
+  make_database "$database"
+
+  local smtp imap port
+  smtp="$(free_port)"
+  imap="$(free_port)"
+  port="$(free_port "${JEMBLE_PORT:-8080}")"
+  mkdir -p "$run"
+  java -Xmx512m -jar "$office_jar" --smtp-port="$smtp" --imap-port="$imap" \
+    --day-seconds="$day_seconds" >"$run/post-office.log" 2>&1 &
+  echo $! >>"$pids"
+  JEMBLE_PORT="$port" JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/$database" \
+    JEMBLE_DB_USER=jemble JEMBLE_SMTP_PORT="$smtp" JEMBLE_IMAP_HOST=127.0.0.1 \
+    JEMBLE_IMAP_PORT="$imap" JEMBLE_IMAP_USER=post JEMBLE_IMAP_PASSWORD=post-office \
+    JEMBLE_IMAP_EVERY=2s JEMBLE_DEMO_ENABLED=true JEMBLE_DEMO_PEOPLE="$people" \
+    JEMBLE_DEMO_PASSWORD=lowen-quay \
+    java -Xmx2g -XX:TieredStopAtLevel="${JEMBLE_TIER:-4}" -jar "$server_jar" >"$run/jemble.log" 2>&1 &
+  local app=$!
+  echo "$app" >>"$pids"
+  wait_for 300 demo_answers "$port" "$app" || { tail -n 30 "$run/jemble.log" >&2; fail "the application did not start; see .run/jemble.log"; }
+  cat <<TEXT
+
+Jemble is ready: http://127.0.0.1:$port
+
+  orla    Orla Finch, membership administrator
+  tomas   Tomas Vance, sales representative
+  wilma   Wilma Gorse, administrator
+  reed    Reed Larkin, reader
+  The password of all four is lowen-quay.
+
+A day of the pretend readers lasts $day_seconds seconds. Ctrl-C stops everything.
+TEXT
+  wait "$app"
+}
+
+# A start that died is over at once, not after the time-out.
+demo_answers() {
+  kill -0 "$2" 2>/dev/null || { say "The application ended."; exit 1; }
+  (exec 3<>"/dev/tcp/127.0.0.1/$1" && printf 'GET /actuator/health HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&3 \
+    && grep -q '"UP"' <&3) 2>/dev/null
+}
+
+# By process id, and only processes that are ours: a number may have been given away again.
+stop_all() {
+  local pid
+  if [ -f "$pids" ]; then
+    while read -r pid; do
+      if tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q 'jemble-\(server\|standins\)'; then
+        kill "$pid" 2>/dev/null || true
+        wait_for 25 gone "$pid" || kill -9 "$pid" 2>/dev/null || true
+      fi
+    done <"$pids"
+    rm -f "$pids"
+  fi
+  if compgen -G '/usr/lib/postgresql/*/bin/pg_ctl' >/dev/null; then
+    stop_cluster demo
+  fi
+}
+
+gone() { ! kill -0 "$1" 2>/dev/null; }
+
+forget_data() {
+  drop_cluster demo
+  say "The demo's data is gone; the next demo begins anew."
+}

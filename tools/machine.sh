@@ -1,0 +1,91 @@
+# What the machine needs, installed where it is missing. Sourced by ./jemble.
+
+say() { printf '%s\n' "$*" >&2; }
+fail() { say "jemble: $*"; exit 1; }
+
+as_root() {
+  if [ "$(id -u)" = 0 ]; then "$@"; else sudo -n "$@"; fi
+}
+
+# Debian packages by name; asks for them only when a command or file is missing.
+install_packages() {
+  say "Installing $* ..."
+  if [ "$(id -u)" != 0 ] && ! sudo -n true 2>/dev/null; then
+    fail "these Debian packages are missing and only root can install them: $*"
+  fi
+  as_root apt-get update -qq >/dev/null
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@" >/dev/null \
+    || fail "Debian's packages $* could not be installed."
+}
+
+need_java() {
+  local major=0
+  if command -v javac >/dev/null; then
+    major="$(javac -version 2>&1 | sed -E 's/[^0-9]*([0-9]+).*/\1/')"
+  fi
+  [ "$major" -ge 17 ] || install_packages openjdk-17-jdk-headless
+  command -v mvn >/dev/null || install_packages maven
+}
+
+# Node 20.19 or newer: the machine's own, else the npm package "node", kept in .run/node.
+need_node() {
+  if node_is_new_enough node; then return; fi
+  local own="$here/.run/node/node_modules/node/bin"
+  if ! node_is_new_enough "$own/node"; then
+    command -v npm >/dev/null || install_packages npm
+    say "Installing a newer node ..."
+    mkdir -p "$here/.run/node"
+    npm install --silent --no-audit --no-fund --prefix "$here/.run/node" node@22 >/dev/null
+  fi
+  export PATH="$own:$PATH"
+}
+
+node_is_new_enough() {
+  command -v "$1" >/dev/null || return 1
+  "$1" -e 'const [a, b] = process.versions.node.split(".").map(Number); process.exit(a > 20 || (a === 20 && b >= 19) ? 0 : 1)'
+}
+
+need_postgres() {
+  if ! compgen -G '/usr/lib/postgresql/*/bin/initdb' >/dev/null; then
+    install_packages postgresql
+  fi
+  pg_bin="$(dirname "$(printf '%s\n' /usr/lib/postgresql/*/bin/initdb | sort -V | tail -n 1)")"
+}
+
+need_chromium() {
+  [ -x /usr/bin/chromium ] || install_packages chromium
+  command -v fc-list >/dev/null || install_packages fontconfig
+}
+
+need_build_tools() {
+  need_java
+  need_node
+}
+
+# A free TCP port on loopback; the wanted one when it is free.
+free_port() {
+  local port="${1:-0}"
+  if [ "$port" != 0 ] && ! (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; then
+    echo "$port"
+    return
+  fi
+  while :; do
+    port=$((20000 + RANDOM % 20000))
+    if ! (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; then
+      echo "$port"
+      return
+    fi
+  done
+}
+
+# Waits until a command succeeds; seconds, then the command.
+wait_for() {
+  local seconds="$1"
+  shift
+  local tries=$((seconds * 5))
+  until "$@" >/dev/null 2>&1; do
+    tries=$((tries - 1))
+    [ "$tries" -gt 0 ] || return 1
+    sleep 0.2
+  done
+}
