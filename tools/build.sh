@@ -19,7 +19,7 @@ build_if_needed() {
   fi
   need_build_tools
   say "Building; the first time takes some minutes ..."
-  mvn -q -B -pl core,standins,web,server -am package -DskipTests -Dspotless.check.skip=true \
+  mvn -q -B -pl core,standins,web,server -am package -Dmaven.test.skip=true -DskipTests -Dspotless.check.skip=true \
     >.run/build.log 2>&1 || { tail -n 40 .run/build.log >&2; fail "the build failed; see .run/build.log"; }
   echo "$mark" >.run/built
 }

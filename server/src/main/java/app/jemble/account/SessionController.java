@@ -2,6 +2,7 @@ package app.jemble.account;
 
 import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
+import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -66,7 +67,9 @@ class SessionController {
   }
 
   @GetMapping
-  Session session(CsrfToken token, Authentication signedIn) {
+  Session session(
+      @Parameter(hidden = true) CsrfToken token,
+      @Parameter(hidden = true) Authentication signedIn) {
     Colleague colleague =
         Optional.ofNullable(signedIn)
             .map(who -> accounts.findByLogin(who.getName()))

@@ -11,6 +11,7 @@ final class Columns {
   private static final Map<String, String> COLUMNS =
       Map.ofEntries(
           Map.entry("kind", "p.kind"),
+          Map.entry("name", "p.name"),
           Map.entry("honorific", "p.honorific"),
           Map.entry("first_name", "p.first_name"),
           Map.entry("last_name", "p.last_name"),

@@ -18,9 +18,11 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -46,7 +48,19 @@ class AudienceService {
    * @param entries those who want a look first, then those who are ready, then those who cannot be
    *     written to, each in order of name
    */
-  record Audience(List<Entry> entries, List<Finding> findings) {}
+  record Audience(List<Entry> entries, List<Finding> findings) {
+
+    /** What was found about each person; people without a finding are left out. */
+    Map<Long, List<Finding>> findingsByPerson() {
+      Map<Long, List<Finding>> byPerson = new HashMap<>();
+      for (Finding finding : findings) {
+        for (long person : finding.people()) {
+          byPerson.computeIfAbsent(person, p -> new ArrayList<>()).add(finding);
+        }
+      }
+      return byPerson;
+    }
+  }
 
   private final PeopleService people;
   private final PersonValues personValues;

@@ -34,7 +34,8 @@ interface MailingMapper {
       long senderId,
       Long followsId,
       String audienceFilter,
-      Long[] audiencePicks) {}
+      Long[] audiencePicks,
+      Long[] leftOut) {}
 
   /** What a writer may change of a draft. */
   record Change(
@@ -55,7 +56,7 @@ interface MailingMapper {
   Mailing findLocked(long id);
 
   /** A mailing in the list. */
-  record Line(
+  record MailingRow(
       long id,
       String name,
       String subject,
@@ -89,16 +90,16 @@ interface MailingMapper {
       order by g.released_at desc nulls first, g.id desc
       limit 200
       """)
-  List<Line> all();
+  List<MailingRow> all();
 
   @Select(
       affectData = true,
       value =
           """
           insert into mailing (name, subject, body, template_id, topic_id, sender_id, follows_id,
-                               audience_filter, audience_picks, created_at, created_by)
+                               audience_filter, audience_picks, left_out, created_at, created_by)
           values (#{m.name}, #{m.subject}, #{m.body}, #{m.templateId}, #{m.topicId}, #{m.senderId},
-                  #{m.followsId}, #{m.audienceFilter}::jsonb, #{m.audiencePicks}, #{at}, #{m.senderId})
+                  #{m.followsId}, #{m.audienceFilter}::jsonb, #{m.audiencePicks}, #{m.leftOut}, #{at}, #{m.senderId})
           returning id
           """)
   long create(@Param("m") NewDraft draft, @Param("at") Instant at);

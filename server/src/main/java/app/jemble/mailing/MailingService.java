@@ -52,22 +52,23 @@ public class MailingService {
     return mailing;
   }
 
-  List<MailingMapper.Line> all() {
+  List<MailingMapper.MailingRow> all() {
     return mapper.all();
   }
 
   /**
    * Begins a mailing to the people of a filter, or to people picked by hand.
    *
+   * @param leftOut people of the filter who are not written to
    * @param templateId the template to begin from, or null for an empty message
    */
   @Transactional
-  long begin(FilterBody filter, List<Long> picks, Long templateId) {
+  long begin(FilterBody filter, List<Long> picks, List<Long> leftOut, Long templateId) {
     Account sender = accounts.currentWriter();
     if (filter == null && picks.isEmpty()) {
       throw Problem.wrong("picks", "Pick at least one person to write to.");
     }
-    if (picks.size() > MOST_PICKS) {
+    if (picks.size() > MOST_PICKS || leftOut.size() > MOST_PICKS) {
       throw Problem.wrong(
           "picks", "At most 100,000 people can be picked by hand; use a filter for more.");
     }
@@ -85,7 +86,8 @@ public class MailingService {
             sender.id(),
             null,
             filter == null ? null : json.writeValueAsString(filter),
-            picks.toArray(Long[]::new)),
+            picks.toArray(Long[]::new),
+            leftOut.toArray(Long[]::new)),
         clock.instant());
   }
 
@@ -110,7 +112,8 @@ public class MailingService {
             sender.id(),
             mailingId,
             null,
-            people.toArray(Long[]::new)),
+            people.toArray(Long[]::new),
+            new Long[0]),
         clock.instant());
   }
 

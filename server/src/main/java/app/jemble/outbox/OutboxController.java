@@ -26,14 +26,14 @@ class OutboxController {
 
   private static final int PAGE = 100;
 
-  record Tally(List<OutboxListMapper.StateCount> parts) {}
+  record OutboxTally(List<OutboxListMapper.StateCount> parts) {}
 
   /**
    * A message of the outbox.
    *
    * @param held its mailing can still be taken back
    */
-  record Line(
+  record OutboxMessage(
       long id,
       String name,
       @Schema(nullable = true) String timeZone,
@@ -60,16 +60,17 @@ class OutboxController {
   }
 
   @GetMapping("/outbox/tally")
-  Tally tally() {
-    return new Tally(mapper.tally());
+  OutboxTally tally(@RequestParam(required = false) Long mailingId) {
+    return new OutboxTally(mapper.tally(mailingId));
   }
 
   @GetMapping("/outbox")
-  List<Line> page(
+  List<OutboxMessage> page(
       @RequestParam(required = false) String state,
+      @RequestParam(required = false) Long mailingId,
       @RequestParam(required = false) Instant afterDue,
       @RequestParam(required = false) Long afterId) {
-    return mapper.page(state, afterDue, afterId, clock.instant(), PAGE);
+    return mapper.page(state, mailingId, afterDue, afterId, clock.instant(), PAGE);
   }
 
   @PostMapping("/outbox/{id}/withdraw")

@@ -17,10 +17,10 @@ interface OutboxListMapper {
       """
       select state, count(*) as messages
       from message
-      where state <> 'sent'
+      where state <> 'sent' and (#{mailingId}::bigint is null or mailing_id = #{mailingId})
       group by state
       """)
-  List<StateCount> tally();
+  List<StateCount> tally(@Param("mailingId") Long mailingId);
 
   @Select(
       """
@@ -32,12 +32,14 @@ interface OutboxListMapper {
       join mailing g on g.id = s.mailing_id
       where s.state <> 'sent'
         and (#{state}::text is null or s.state = #{state})
+        and (#{mailingId}::bigint is null or s.mailing_id = #{mailingId})
         and (#{afterId}::bigint is null or (s.due_at, s.id) > (#{afterDue}, #{afterId}))
       order by s.due_at, s.id
       limit #{limit}
       """)
-  List<OutboxController.Line> page(
+  List<OutboxController.OutboxMessage> page(
       @Param("state") String state,
+      @Param("mailingId") Long mailingId,
       @Param("afterDue") Instant afterDue,
       @Param("afterId") Long afterId,
       @Param("now") Instant now,

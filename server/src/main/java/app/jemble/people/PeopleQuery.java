@@ -12,7 +12,7 @@ import app.jemble.filter.FilterSql;
  * @param afterKey with afterId: only people who come after this one in the list, or null
  * @param limit at most so many
  */
-record PeopleQuery(
+public record PeopleQuery(
     FilterSql.Fragment sql, Long[] picks, String reach, String afterKey, Long afterId, int limit) {
 
   static PeopleQuery of(FilterSql.Fragment sql) {

@@ -4,7 +4,7 @@ package app.jemble.people;
  * The questions asked about people. The condition of a filter stands in the middle of each; it is
  * made by {@link app.jemble.filter.FilterSql}, whose values are all parameters.
  */
-final class PeopleSql {
+public final class PeopleSql {
 
   /** One reason each, in the order of core's Reach; topics count only within a mailing. */
   private static final String REACH =
@@ -29,7 +29,7 @@ final class PeopleSql {
 
   private PeopleSql() {}
 
-  static String tally(PeopleQuery query) {
+  public static String tally(PeopleQuery query) {
     return "select "
         + REACH
         + " as reach, count(*) as people"
@@ -38,7 +38,7 @@ final class PeopleSql {
         + "\ngroup by 1";
   }
 
-  static String page(PeopleQuery query) {
+  public static String page(PeopleQuery query) {
     return """
         select f.*, heard.kind as heard_kind, heard.at as heard_at
         from (
@@ -66,11 +66,11 @@ final class PeopleSql {
         """;
   }
 
-  static String ids(PeopleQuery query) {
+  public static String ids(PeopleQuery query) {
     return "select p.id" + FROM + query.sql().text() + reach(query);
   }
 
-  static String records(PeopleQuery query) {
+  public static String records(PeopleQuery query) {
     return """
         select p.id, p.name, p.kind, p.honorific, p.first_name, p.last_name, p.email, p.phone,
                p.number, p.language, p.time_zone, p.birthday, p.address_street,

@@ -33,6 +33,7 @@ public class PersonValues {
   private static FieldValue standard(PersonRecord p, String name) {
     return switch (name) {
       case "kind" -> FieldValue.text(p.kind());
+      case "name" -> FieldValue.text(p.name());
       case "honorific" -> FieldValue.text(p.honorific());
       case "first_name" -> FieldValue.text(p.firstName());
       case "last_name" -> FieldValue.text(p.lastName());

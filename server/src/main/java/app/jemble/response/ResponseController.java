@@ -27,7 +27,7 @@ class ResponseController {
   private static final int LATEST = 30;
 
   /** A mailing with its results. */
-  record MailingLine(
+  record MailingResults(
       long id,
       String name,
       @Schema(nullable = true) Instant sentAt,
@@ -67,7 +67,7 @@ class ResponseController {
   record Rate(String what, long count, double share, double low, double high) {}
 
   /** One message of a mailing. */
-  record Line(
+  record MessageStanding(
       long id,
       long personId,
       String name,
@@ -107,7 +107,7 @@ class ResponseController {
   }
 
   @GetMapping
-  List<MailingLine> all() {
+  List<MailingResults> all() {
     return mapper.mailings();
   }
 
@@ -150,7 +150,7 @@ class ResponseController {
   }
 
   @GetMapping("/{mailingId}/messages")
-  List<Line> messages(
+  List<MessageStanding> messages(
       @PathVariable long mailingId,
       @RequestParam List<Standing> standings,
       @RequestParam(required = false) String afterKey,

@@ -55,7 +55,7 @@ interface ResponseListMapper {
       order by p.name_key collate "C", s.id
       limit #{limit}
       """)
-  List<ResponseController.Line> page(
+  List<ResponseController.MessageStanding> page(
       @Param("mailingId") long mailingId,
       @Param("standings") List<String> standings,
       @Param("afterKey") String afterKey,
@@ -102,5 +102,5 @@ interface ResponseListMapper {
       order by min(s.sent_at) desc nulls first, g.id desc
       limit 100
       """)
-  List<ResponseController.MailingLine> mailings();
+  List<ResponseController.MailingResults> mailings();
 }

@@ -5,13 +5,17 @@ import java.sql.CallableStatement;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.util.AbstractCollection;
 import java.util.List;
 import org.apache.ibatis.type.BaseTypeHandler;
 import org.apache.ibatis.type.JdbcType;
 import org.apache.ibatis.type.MappedTypes;
 
-/** A list of texts as PostgreSQL's {@code text[]}. */
-@MappedTypes(List.class)
+/**
+ * A list of texts as PostgreSQL's {@code text[]}. A parameter's handler is looked up by its class
+ * and superclasses, never by its interfaces; every list of the JDK is an AbstractCollection.
+ */
+@MappedTypes({List.class, AbstractCollection.class})
 public class TextArrayHandler extends BaseTypeHandler<List<String>> {
 
   @Override

@@ -3,6 +3,7 @@ package app.jemble.workspace;
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -26,6 +27,18 @@ class ApiDescription {
     Map<String, Schema> properties = schema.getProperties();
     if (properties != null) {
       schema.setRequired(List.copyOf(properties.keySet()));
+      properties.replaceAll((name, property) -> nullBesideReference(property));
     }
+  }
+
+  /** A reference that may be null: OpenAPI 3.1 wants that said beside the reference, not on it. */
+  private static Schema<?> nullBesideReference(Schema<?> property) {
+    boolean nullable = property.getTypes() != null && property.getTypes().contains("null");
+    return property.get$ref() != null && nullable
+        ? new Schema<>()
+            .anyOf(
+                List.of(
+                    new Schema<>().$ref(property.get$ref()), new Schema<>().types(Set.of("null"))))
+        : property;
   }
 }

@@ -32,6 +32,7 @@ public final class FieldCatalogue {
         List.of(
             choice("kind", "Kind", List.of("contact", "lead", "member"), Set.of(FILTER)),
             field("honorific", "Title", FieldType.TEXT, FILTER_AND_MERGE),
+            field("name", "Name", FieldType.TEXT, FILTER_AND_MERGE),
             field("first_name", "First name", FieldType.TEXT, Set.of(FILTER, MERGE, SORT)),
             field("last_name", "Last name", FieldType.TEXT, Set.of(FILTER, MERGE, SORT)),
             field("email", "E-mail", FieldType.TEXT, FILTER_AND_MERGE),

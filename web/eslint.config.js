@@ -1,0 +1,21 @@
+import js from '@eslint/js';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+export default ts.config(
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...svelte.configs.recommended,
+  { languageOptions: { globals: { ...globals.browser, ...globals.node } } },
+  {
+    files: ['**/*.svelte', '**/*.svelte.ts'],
+    languageOptions: {
+      parserOptions: { extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig }
+    },
+    // Addresses are plain paths: the application always stands at the root of its host.
+    rules: { 'svelte/no-navigation-without-resolve': 'off' }
+  },
+  { ignores: ['build/', '.svelte-kit/', 'target/', 'src/lib/api/generated/'] }
+);

@@ -1,0 +1,30 @@
+import type { components } from './generated/schema';
+
+type Schemas = components['schemas'];
+
+export type AudiencePerson = Schemas['AudiencePerson'];
+export type Bench = Schemas['Bench'];
+export type ChangeBody = Schemas['ChangeBody'];
+export type Colleague = Schemas['Colleague'];
+export type Comparison = Schemas['Comparison'];
+export type Condition = Schemas['Condition'];
+export type Decision = Schemas['Decision'];
+export type Desk = Schemas['Desk'];
+export type Filter = Schemas['Filter'];
+export type FilterField = Schemas['FilterField'];
+export type FindingBody = Schemas['FindingBody'];
+export type Latest = Schemas['Latest'];
+export type Look = Schemas['Look'];
+export type MailingRow = Schemas['MailingRow'];
+export type MergeFieldName = Schemas['MergeFieldName'];
+export type MessageStanding = Schemas['MessageStanding'];
+export type OutboxMessage = Schemas['OutboxMessage'];
+export type Person = Schemas['Person'];
+export type PersonRow = Schemas['PersonRow'];
+export type Proof = Schemas['Proof'];
+export type Reach = PersonRow['reach'];
+export type Standing = MessageStanding['standing'];
+export type Summary = Schemas['Summary'];
+export type Template = Schemas['Template'];
+export type Topic = Schemas['Topic'];
+export type UnderWay = Schemas['UnderWay'];

@@ -1,0 +1,39 @@
+import type { Decision, Desk } from '$lib/api/types';
+import { describe, expect, it } from 'vitest';
+import { headline, wanted } from './decisions';
+
+const decision: Decision = {
+  kind: 'in_doubt',
+  people: 2,
+  about: 'Bea Okonjo',
+  mailingId: 9,
+  mailing: 'Winter storage',
+  at: '2026-03-26T16:02:00Z',
+  reason: 'the mail server gave no answer'
+};
+
+describe('the desk', () => {
+  it('leads to where a decision is made', () => {
+    expect(wanted(decision)).toMatchObject({
+      about: '2 messages',
+      act: 'Settle',
+      path: '/outbox?mailing=9&state=in_doubt'
+    });
+    expect(wanted({ ...decision, kind: 'returned', people: 1 })).toMatchObject({
+      about: 'Bea Okonjo',
+      path: '/responses/9?part=RETURNED'
+    });
+  });
+  it('says in a sentence how things stand', () => {
+    const desk: Desk = {
+      counts: { drafts: 0, toLeave: 214, replies: 1 },
+      decisions: [],
+      underWay: [],
+      drafts: []
+    };
+    expect(headline(desk)).toBe(
+      'Nothing is stuck. 214 messages to leave, 1 reply since yesterday.'
+    );
+    expect(headline({ ...desk, decisions: [decision] })).toContain('1 thing wants a decision.');
+  });
+});

@@ -1,0 +1,62 @@
+import type { Decision, Desk } from '$lib/api/types';
+import { count } from '$lib/format/numbers';
+
+export interface Wanted {
+  /** Whom it is about, shown strong. */
+  about: string;
+  words: string;
+  detail: string;
+  act: string;
+  path: string;
+}
+
+/** What a person has to decide, and where. */
+export function wanted(decision: Decision): Wanted {
+  const many = decision.people > 1;
+  const about = many ? `${count(decision.people)} messages` : decision.about;
+  switch (decision.kind) {
+    case 'in_doubt':
+      return {
+        about,
+        words: many ? `in doubt in “${decision.mailing}”` : `: in doubt in “${decision.mailing}”`,
+        detail: 'not sent again unasked',
+        act: 'Settle',
+        path: `/outbox?mailing=${decision.mailingId}&state=in_doubt`
+      };
+    case 'refused':
+      return {
+        about,
+        words: many
+          ? `refused by the mail server in “${decision.mailing}”`
+          : `: refused by the mail server in “${decision.mailing}”`,
+        detail: decision.reason,
+        act: 'Look',
+        path: `/outbox?mailing=${decision.mailingId}&state=refused`
+      };
+    default:
+      return {
+        about: many ? `${count(decision.people)} people` : decision.about,
+        words: many ? `no longer reached by “${decision.mailing}”` : `: mail came back for good`,
+        detail: many ? 'will not be written to again' : decision.reason,
+        act: 'Look',
+        path: `/responses/${decision.mailingId}?part=RETURNED`
+      };
+  }
+}
+
+/** One sentence on where things stand. */
+export function headline(desk: Desk): string {
+  const doubts = desk.decisions.length;
+  const parts = [
+    doubts === 0
+      ? 'Nothing is stuck.'
+      : doubts === 1
+        ? '1 thing wants a decision.'
+        : `${doubts} things want a decision.`
+  ];
+  const { toLeave, replies } = desk.counts;
+  parts.push(
+    `${toLeave ? count(toLeave) : 'No'} ${toLeave === 1 ? 'message' : 'messages'} to leave, ${replies ? count(replies) : 'no'} ${replies === 1 ? 'reply' : 'replies'} since yesterday.`
+  );
+  return parts.join(' ');
+}

@@ -1,0 +1,87 @@
+/** Days and times as they read on every screen: "Tue 24 Mar, 09:00". */
+
+type Parts = Record<string, string>;
+
+function parts(instant: string | Date, zone: string, options: Intl.DateTimeFormatOptions): Parts {
+  const formatter = new Intl.DateTimeFormat('en-GB', { timeZone: zone, ...options });
+  const found: Parts = {};
+  for (const { type, value } of formatter.formatToParts(new Date(instant))) {
+    found[type] = value;
+  }
+  return found;
+}
+
+/** Months have three letters; the locale's own September has four. */
+function day(instant: string | Date, zone: string): Parts {
+  const p = parts(instant, zone, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric'
+  });
+  return { ...p, month: (p.month ?? '').slice(0, 3) };
+}
+
+/** "09:00" */
+export function clock(instant: string | Date, zone: string): string {
+  const p = parts(instant, zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  return `${p.hour}:${p.minute}`;
+}
+
+/** "24 Mar 2026" */
+export function dayAndYear(instant: string | Date, zone: string): string {
+  const p = day(instant, zone);
+  return `${p.day} ${p.month} ${p.year}`;
+}
+
+/** "24 Mar 2026" for a day of the calendar such as 2026-03-24; it has no zone. */
+export function calendarDay(date: string): string {
+  return dayAndYear(`${date}T12:00:00Z`, 'UTC');
+}
+
+/** "Tue 24 Mar", with the year when it is not this one. */
+export function weekday(instant: string | Date, zone: string, now = new Date()): string {
+  const p = day(instant, zone);
+  const year = p.year === day(now, zone).year ? '' : ` ${p.year}`;
+  return `${p.weekday} ${p.day} ${p.month}${year}`;
+}
+
+/** "Tue 24 Mar, 09:00" */
+export function dayAndTime(instant: string | Date, zone: string, now = new Date()): string {
+  return `${weekday(instant, zone, now)}, ${clock(instant, zone)}`;
+}
+
+/** "09:00" today, "yesterday, 09:00", else "Tue 24 Mar, 09:00". */
+export function lately(instant: string | Date, zone: string, now = new Date()): string {
+  const days = daysBetween(instant, now, zone);
+  if (days === 0) return clock(instant, zone);
+  if (days === 1) return `yesterday, ${clock(instant, zone)}`;
+  return dayAndTime(instant, zone, now);
+}
+
+/** "today", "yesterday", "3 days ago" */
+export function daysAgo(instant: string | Date, zone: string, now = new Date()): string {
+  const days = daysBetween(instant, now, zone);
+  if (days <= 0) return 'today';
+  return days === 1 ? 'yesterday' : `${days} days ago`;
+}
+
+/** Whole days of the calendar from one instant to another, on the clock of a zone. */
+export function daysBetween(from: string | Date, to: string | Date, zone: string): number {
+  return Math.round((dayNumber(to, zone) - dayNumber(from, zone)) / 86_400_000);
+}
+
+function dayNumber(instant: string | Date, zone: string): number {
+  const p = parts(instant, zone, { year: 'numeric', month: 'numeric', day: 'numeric' });
+  return Date.UTC(Number(p.year), Number(p.month) - 1, Number(p.day));
+}
+
+/** A wall-clock time such as "2026-03-24T09:00:00" read as it stands: "Tue 24 Mar, 09:00". */
+export function wallTime(wall: string, now = new Date()): string {
+  return dayAndTime(`${wall.slice(0, 16)}:00Z`, 'UTC', now);
+}
+
+/** A zone as people say it: "Porto" is not known, "Lisbon" is. */
+export function zoneCity(zone: string): string {
+  return (zone.split('/').pop() ?? zone).replaceAll('_', ' ');
+}

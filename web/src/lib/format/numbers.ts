@@ -1,0 +1,30 @@
+/** "1,126" */
+export function count(n: number): string {
+  return n.toLocaleString('en-GB');
+}
+
+/** "1 person", "1,126 people" */
+export function people(n: number): string {
+  return n === 1 ? '1 person' : `${count(n)} people`;
+}
+
+/** "1 message", "1,126 messages" */
+export function messages(n: number): string {
+  return n === 1 ? '1 message' : `${count(n)} messages`;
+}
+
+/** A share from 0 to 1 as "17.2%". */
+export function percent(share: number): string {
+  return `${(share * 100).toFixed(1)}%`;
+}
+
+/** Words to stand after a name: a blank before them, but not before ’s or a colon. */
+export function afterName(words: string): string {
+  return words.startsWith('’') || words.startsWith(':') ? words : ` ${words}`;
+}
+
+/** "Orla Finch" as "O. Finch" */
+export function shortName(name: string): string {
+  const [first = '', ...rest] = name.split(' ');
+  return rest.length ? `${[...first][0] ?? ''}. ${rest.join(' ')}` : name;
+}

@@ -1,0 +1,54 @@
+import { tabs } from './shortcuts';
+
+/** Something that can be gone to. */
+export interface Findable {
+  name: string;
+  /** What it is, in a word or two. */
+  kind: string;
+  path: string;
+}
+
+interface Named {
+  id: number;
+  name: string;
+}
+
+/** Screens, mailings, templates and people whose name has all the words; screens come first. */
+export function found(
+  words: string,
+  records: { people: Named[]; mailings: (Named & { state: string })[]; templates: Named[] }
+): Findable[] {
+  const all: Findable[] = [
+    ...tabs.map((t) => ({ name: t.name, kind: `screen, g ${t.key}`, path: t.path })),
+    { name: 'Write to people', kind: 'find them first', path: '/people' },
+    { name: 'New template', kind: 'do', path: '/templates/new' },
+    { name: 'Keys', kind: 'show', path: '?' },
+    ...records.mailings.map((m) => ({
+      name: m.name,
+      kind: m.state === 'DRAFT' ? 'mailing, draft' : 'mailing',
+      path: `/mailings/${m.id}`
+    })),
+    ...records.templates.map((t) => ({
+      name: t.name,
+      kind: 'template',
+      path: `/templates/${t.id}`
+    }))
+  ];
+  const asked = fold(words).split(/\s+/).filter(Boolean);
+  const people = records.people.map((p) => ({
+    name: p.name,
+    kind: 'person',
+    path: `/people?person=${p.id}`
+  }));
+  return [...all.filter((f) => asked.every((w) => fold(f.name).includes(w))), ...people].slice(
+    0,
+    30
+  );
+}
+
+function fold(text: string): string {
+  return text
+    .normalize('NFKD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .toLowerCase();
+}

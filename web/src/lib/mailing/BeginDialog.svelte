@@ -1,0 +1,97 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { answer, api } from '$lib/api/client';
+  import type { Filter } from '$lib/api/types';
+  import { people } from '$lib/format/numbers';
+  import MergeText from '$lib/template/MergeText.svelte';
+  import Ask from '$lib/ui/Ask.svelte';
+  import { notices } from '$lib/ui/notices.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+
+  interface Props {
+    open: boolean;
+    /** How many will be in the audience. */
+    count: number;
+    filter: Filter | null;
+    picks: number[];
+    leftOut: number[];
+  }
+
+  let { open = $bindable(), count, filter, picks, leftOut }: Props = $props();
+
+  const templates = createQuery(() => ({
+    queryKey: ['templates'],
+    queryFn: () => answer(api.GET('/api/templates')),
+    enabled: open
+  }));
+  let busy = $state(false);
+
+  async function begin(templateId: number | null) {
+    busy = true;
+    try {
+      const body = { filter, picks, leftOut, templateId };
+      const begun = await answer(api.POST('/api/mailings', { body }));
+      open = false;
+      await goto(`/mailings/${begun.id}`);
+    } catch (error) {
+      notices.fail(error);
+    } finally {
+      busy = false;
+    }
+  }
+
+  function focusFirst(list: HTMLElement) {
+    list.querySelector('button')?.focus();
+  }
+
+  /** Arrow keys move between the choices. */
+  function onkeydown(event: KeyboardEvent & { currentTarget: HTMLElement }) {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (!step) return;
+    event.preventDefault();
+    const choices = [...event.currentTarget.querySelectorAll('button')];
+    const at = choices.indexOf(document.activeElement as HTMLButtonElement);
+    choices[(at + step + choices.length) % choices.length]?.focus();
+  }
+</script>
+
+<Ask bind:open title={`Write to ${people(count)}`}>
+  <p class="mb-2 text-soft">Begin from a template, or from an empty message.</p>
+  <!-- The buttons inside are what is used; the list only moves between them. -->
+  <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+  <ul
+    class="flex flex-col gap-1"
+    {onkeydown}
+    aria-label="Templates"
+    {@attach templates.isSuccess && focusFirst}
+  >
+    {#each templates.data ?? [] as template (template.id)}
+      <li>
+        <button
+          type="button"
+          class="w-full rounded-lg border border-line-soft px-3 py-2 text-left hover:bg-kelp-pale focus:bg-kelp-pale"
+          disabled={busy}
+          onclick={() => begin(template.id)}
+        >
+          <span class="block font-semibold">{template.name}</span>
+          <span class="block truncate text-[0.87rem] text-soft"
+            ><MergeText text={template.subject} /></span
+          >
+        </button>
+      </li>
+    {/each}
+    <li>
+      <button
+        type="button"
+        class="w-full rounded-lg px-3 py-2 text-left font-semibold text-kelp hover:bg-kelp-pale focus:bg-kelp-pale"
+        disabled={busy}
+        onclick={() => begin(null)}>An empty message</button
+      >
+    </li>
+  </ul>
+  {#snippet actions()}
+    <button type="button" class="text-soft hover:underline" onclick={() => (open = false)}>
+      Not now
+    </button>
+  {/snippet}
+</Ask>

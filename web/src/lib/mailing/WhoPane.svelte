@@ -1,0 +1,110 @@
+<script lang="ts">
+  import type { AudiencePerson } from '$lib/api/types';
+  import { people } from '$lib/format/numbers';
+  import Panel from '$lib/ui/Panel.svelte';
+  import type { Which } from './lookParts';
+
+  interface Props {
+    /** The audience in words. */
+    words: string;
+    total: number;
+    list: AudiencePerson[];
+    which: Which | null;
+    current: number | null;
+    /** Whether people may still be left out. */
+    editable: boolean;
+    name: string;
+    onname: (name: string) => void;
+    onchoose: (id: number) => void;
+    onall: () => void;
+    onleaveout: (person: AudiencePerson) => void;
+    ontakein: (person: AudiencePerson) => void;
+    onend: () => void;
+  }
+
+  let {
+    words,
+    total,
+    list,
+    which,
+    current,
+    editable,
+    name,
+    onname,
+    onchoose,
+    onall,
+    onleaveout,
+    ontakein,
+    onend
+  }: Props = $props();
+
+  function watchEnd(node: HTMLElement) {
+    const observer = new IntersectionObserver((seen) => seen[0]?.isIntersecting && onend());
+    observer.observe(node);
+    return () => observer.disconnect();
+  }
+</script>
+
+<Panel title="Who" class="max-lg:max-h-80">
+  {#snippet aside()}{people(total)}{/snippet}
+  <div class="flex h-full flex-col">
+    <div class="border-b border-line px-3.5 py-2">
+      <p class="line-clamp-3 text-[0.87rem] text-soft" title={words}>{words}</p>
+      <input
+        type="search"
+        class="mt-1.5 w-full rounded-md border-line bg-card px-2 py-1 text-[0.93rem] placeholder:text-soft"
+        placeholder="Find by name"
+        aria-label="Find by name"
+        value={name}
+        oninput={(event) => onname(event.currentTarget.value)}
+      />
+      {#if which}
+        <p class="mt-1.5 flex justify-between text-[0.87rem]">
+          <strong>{which.words}</strong>
+          <button type="button" class="text-kelp hover:underline" onclick={onall}>show all</button>
+        </p>
+      {/if}
+    </div>
+    <ul class="min-h-0 flex-1 overflow-y-auto">
+      {#each list as person (person.id)}
+        {@const ready = person.reach === 'READY'}
+        <li
+          id={`who-${person.id}`}
+          class={`group relative border-b border-line-soft ${person.id === current ? 'bg-kelp-pale' : ''}`}
+        >
+          <button
+            type="button"
+            class="block w-full px-3 py-1.5 text-left"
+            aria-current={person.id === current}
+            onclick={() => onchoose(person.id)}
+          >
+            <span class="flex items-baseline justify-between gap-2">
+              <span class={`truncate font-semibold ${ready ? '' : 'text-soft'}`}>{person.name}</span
+              >
+              {#if person.notes.length}
+                <span class="text-[0.8rem] font-semibold whitespace-nowrap text-ochre">
+                  {person.notes.join(', ')}
+                </span>
+              {/if}
+            </span>
+            <span class="block truncate text-[0.82rem] text-soft">
+              {ready ? person.line : person.reachWords}
+            </span>
+          </button>
+          {#if editable && (ready || person.reach === 'LEFT_OUT')}
+            <button
+              type="button"
+              class="absolute right-2 bottom-1 rounded bg-card px-1.5 text-[0.8rem] text-kelp opacity-0 group-hover:opacity-100 hover:underline focus:opacity-100"
+              onclick={() => (ready ? onleaveout(person) : ontakein(person))}
+            >
+              {ready ? 'leave out' : 'take in again'}
+            </button>
+          {/if}
+        </li>
+      {:else}
+        <li class="px-3 py-2 text-soft">Nobody here.</li>
+      {/each}
+      <li {@attach watchEnd} class="h-px" aria-hidden="true"></li>
+    </ul>
+  </div>
+</Panel>

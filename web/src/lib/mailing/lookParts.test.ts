@@ -1,0 +1,34 @@
+import type { Look } from '$lib/api/types';
+import { describe, expect, it } from 'vitest';
+import { blockers, lookParts, whichOf } from './lookParts';
+
+const look: Look = {
+  total: 1126,
+  ready: 1081,
+  needLook: 7,
+  cannot: [
+    { reach: 'NO_ADDRESS', words: 'no address', people: 27 },
+    { reach: 'ASKED_NOT', words: 'asked not to be written to', people: 18 }
+  ],
+  findings: [
+    { severity: 'BLOCKER', code: 'BLANK_LEFT', about: '[day]', sentence: 'A blank.', people: 0 },
+    { severity: 'NOTICE', code: 'NAME_CAPITALS', about: 'first_name', sentence: '7', people: 7 }
+  ]
+};
+
+describe('the tally of a mailing', () => {
+  it('adds up to everyone', () => {
+    const parts = lookParts(look);
+    expect(parts.map((p) => p.count)).toEqual([1074, 7, 27, 18]);
+    expect(parts.reduce((sum, p) => sum + p.count, 0)).toBe(look.total);
+  });
+  it('opens its people', () => {
+    expect(whichOf('NEED_LOOK', look)?.part).toBe('NEED_LOOK');
+    expect(whichOf('NO_ADDRESS', look)).toEqual({ reach: 'NO_ADDRESS', words: 'no address' });
+    expect(whichOf('LEFT_OUT', look)).toBeNull();
+  });
+  it('leaves out a part that is empty, and keeps blockers apart', () => {
+    expect(lookParts({ ...look, needLook: 0 }).some((p) => p.key === 'NEED_LOOK')).toBe(false);
+    expect(blockers(look)).toHaveLength(1);
+  });
+});

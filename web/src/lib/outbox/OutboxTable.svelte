@@ -1,0 +1,90 @@
+<script lang="ts">
+  import type { OutboxMessage } from '$lib/api/types';
+  import { clock, dayAndTime, zoneCity } from '$lib/format/dates';
+  import { session } from '$lib/session/session.svelte';
+  import LetterMark from '$lib/ui/LetterMark.svelte';
+  import { acts, states, type Act } from './states';
+
+  interface Props {
+    rows: OutboxMessage[];
+    onact: (message: OutboxMessage, act: Act) => void;
+    onend: () => void;
+  }
+
+  let { rows, onact, onend }: Props = $props();
+
+  const head =
+    'sticky top-0 z-10 bg-card px-3 py-1.5 text-left text-[0.8rem] font-semibold text-soft whitespace-nowrap';
+  const cell = 'border-t border-line-soft px-3 py-1 whitespace-nowrap';
+  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+
+  function watchEnd(node: HTMLElement) {
+    const observer = new IntersectionObserver((seen) => seen[0]?.isIntersecting && onend());
+    observer.observe(node);
+    return () => observer.disconnect();
+  }
+
+  /** The reader's own clock, when it is another one. */
+  function theirTime(row: OutboxMessage): string {
+    if (!row.timeZone || row.timeZone === session.zone) return '';
+    const theirs = clock(row.dueAt, row.timeZone);
+    return theirs === clock(row.dueAt, session.zone)
+      ? ''
+      : `${theirs} in ${zoneCity(row.timeZone)}`;
+  }
+</script>
+
+<table class="w-full">
+  <thead>
+    <tr>
+      <th scope="col" class={head}>To</th>
+      <th scope="col" class={`${head} max-md:hidden`}>Mailing</th>
+      <th scope="col" class={head}>State</th>
+      <th scope="col" class={head}>Due</th>
+      <th scope="col" class={`${head} max-md:hidden`}>Tries</th>
+      <th scope="col" class={head}><span class="sr-only">What to do</span></th>
+    </tr>
+  </thead>
+  <tbody>
+    {#each rows as row (row.id)}
+      <tr class="h-9 hover:bg-kelp-pale">
+        <td class={`${cell} max-w-72 truncate`}>
+          <strong>{row.name}</strong>
+          <span class="ms-1 text-[0.87rem] text-soft max-lg:hidden">{row.address}</span>
+        </td>
+        <td class={`${cell} max-w-60 truncate max-md:hidden`}>
+          <a class="hover:underline" href={`/mailings/${row.mailingId}`}>{row.mailing}</a>
+        </td>
+        <td class={`${cell} max-w-80`}>
+          <span class="flex items-center gap-1.5">
+            <LetterMark letter={states[row.state]?.letter ?? 'sent'} />
+            {row.held ? 'held, can be taken back' : (states[row.state]?.words ?? row.state)}
+          </span>
+          {#if row.reason}
+            <span class="block truncate text-[0.8rem] text-soft" title={row.reason}
+              >{row.reason}</span
+            >
+          {/if}
+        </td>
+        <td class={cell}>
+          {dayAndTime(row.dueAt, session.zone)}
+          {#if theirTime(row)}<span class="text-[0.87rem] text-soft">({theirTime(row)})</span>{/if}
+        </td>
+        <td class={`${cell} max-md:hidden`}>{row.tries || ''}</td>
+        <td class={`${cell} text-right`}>
+          {#if mayWrite}
+            {#each acts(row.state) as offer (offer.act)}
+              <button
+                type="button"
+                class="ms-3 text-[0.93rem] font-semibold text-kelp hover:underline"
+                aria-label={`${offer.words}: ${row.name}`}
+                onclick={() => onact(row, offer.act)}>{offer.words}</button
+              >
+            {/each}
+          {/if}
+        </td>
+      </tr>
+    {/each}
+  </tbody>
+</table>
+<div {@attach watchEnd} class="h-px"></div>

@@ -1,0 +1,69 @@
+<script lang="ts">
+  import type { MessageStanding } from '$lib/api/types';
+  import { dayAndTime, dayAndYear, zoneCity } from '$lib/format/dates';
+  import { session } from '$lib/session/session.svelte';
+  import LetterMark from '$lib/ui/LetterMark.svelte';
+  import { standings } from './kinds';
+  import { standingWords } from './words';
+
+  interface Props {
+    rows: MessageStanding[];
+    onend: () => void;
+  }
+
+  let { rows, onend }: Props = $props();
+
+  const head =
+    'sticky top-0 z-10 bg-card px-3 py-1.5 text-left text-[0.8rem] font-semibold text-soft';
+  const cell = 'border-t border-line-soft px-3 whitespace-nowrap';
+
+  function watchEnd(node: HTMLElement) {
+    const observer = new IntersectionObserver((seen) => seen[0]?.isIntersecting && onend());
+    observer.observe(node);
+    return () => observer.disconnect();
+  }
+
+  /** On the reader's own clock, which is named when it is another one. */
+  function sent(row: MessageStanding): string {
+    const zone = row.timeZone ?? session.zone;
+    const time = dayAndTime(row.sentAt, zone);
+    return zone === session.zone ? time : `${time} in ${zoneCity(zone)}`;
+  }
+</script>
+
+<table class="w-full">
+  <thead>
+    <tr>
+      <th scope="col" class={head}>Name</th>
+      <th scope="col" class={head}>State</th>
+      <th scope="col" class={`${head} max-md:hidden`}>Sent, their time</th>
+      <th scope="col" class={`${head} max-md:hidden`}>Last reply to anything</th>
+      <th scope="col" class={head}><span class="sr-only">Message</span></th>
+    </tr>
+  </thead>
+  <tbody>
+    {#each rows as row (row.id)}
+      <tr class="h-9 hover:bg-kelp-pale">
+        <td class={`${cell} font-semibold`}>
+          <a class="hover:underline" href={`/people?person=${row.personId}`}>{row.name}</a>
+        </td>
+        <td class={cell}>
+          <span class="flex items-center gap-1.5">
+            <LetterMark letter={standings[row.standing].letter} />
+            {standingWords[row.standing]}
+          </span>
+        </td>
+        <td class={`${cell} max-md:hidden`}>{sent(row)}</td>
+        <td class={`${cell} max-md:hidden`}>
+          {row.lastReply ? dayAndYear(row.lastReply, session.zone) : 'never'}
+        </td>
+        <td class={`${cell} text-right`}>
+          <a class="text-[0.93rem] text-kelp hover:underline" href={`/api/messages/${row.id}/eml`}
+            >as it left</a
+          >
+        </td>
+      </tr>
+    {/each}
+  </tbody>
+</table>
+<div {@attach watchEnd} class="h-px"></div>

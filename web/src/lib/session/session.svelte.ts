@@ -1,0 +1,34 @@
+import { answer, api, guard } from '$lib/api/client';
+import type { Colleague } from '$lib/api/types';
+
+/** Who is signed in. */
+class Session {
+  colleague = $state<Colleague | null>(null);
+  /** Whether the server has been asked yet. */
+  known = $state(false);
+
+  get zone(): string {
+    return this.colleague?.zone ?? 'UTC';
+  }
+
+  async load() {
+    const session = await answer(api.GET('/api/session'));
+    guard.header = session.csrfHeader;
+    guard.token = session.csrfToken;
+    this.colleague = session.colleague;
+    this.known = true;
+  }
+
+  async signIn(login: string, password: string) {
+    await this.load();
+    await answer(api.POST('/api/session', { body: { login, password } }));
+    await this.load();
+  }
+
+  async signOut() {
+    await answer(api.DELETE('/api/session'));
+    this.colleague = null;
+  }
+}
+
+export const session = new Session();

@@ -1,0 +1,74 @@
+<script lang="ts">
+  import '../app.css';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { onSignedOut } from '$lib/api/client';
+  import Finder from '$lib/keys/Finder.svelte';
+  import KeyList from '$lib/keys/KeyList.svelte';
+  import { keys } from '$lib/keys/keys.svelte';
+  import TopBar from '$lib/session/TopBar.svelte';
+  import { session } from '$lib/session/session.svelte';
+  import Notices from '$lib/ui/Notices.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import '$lib/ui/look.svelte';
+  import { theme } from '$lib/ui/theme';
+  import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query';
+  import { ThemeProvider } from 'flowbite-svelte';
+  import { onMount, type Snippet } from 'svelte';
+
+  let { children }: { children: Snippet } = $props();
+
+  const queries = new QueryClient({
+    defaultOptions: { queries: { retry: 1, staleTime: 1000, refetchOnWindowFocus: true } }
+  });
+  let trouble = $state<unknown>(null);
+  const signingIn = $derived(page.url.pathname === '/sign-in');
+
+  async function begin() {
+    trouble = null;
+    try {
+      await session.load();
+      if (!session.colleague && !signingIn) await toSignIn();
+    } catch (error) {
+      trouble = error;
+    }
+  }
+
+  async function toSignIn() {
+    const back = page.url.pathname + page.url.search;
+    await goto(`/sign-in?back=${encodeURIComponent(back)}`);
+  }
+
+  onMount(() => {
+    onSignedOut.call = () => {
+      session.colleague = null;
+      queries.clear();
+      if (page.url.pathname !== '/sign-in') void toSignIn();
+    };
+    void begin();
+  });
+</script>
+
+<svelte:window onkeydown={keys.handle} />
+
+<ThemeProvider {theme}>
+  <QueryClientProvider client={queries}>
+    {#if trouble}
+      <Trouble error={trouble} onretry={begin} />
+    {:else if signingIn}
+      {@render children()}
+    {:else if session.colleague}
+      <div class="flex h-dvh min-h-0 flex-col max-md:h-auto max-md:min-h-dvh">
+        <TopBar />
+        <main
+          class="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-5 pt-3.5 pb-4 max-md:px-3"
+        >
+          {@render children()}
+        </main>
+      </div>
+      <Finder />
+      <KeyList />
+    {/if}
+    <Notices />
+  </QueryClientProvider>
+</ThemeProvider>

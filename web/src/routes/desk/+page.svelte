@@ -1,0 +1,98 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { answer, api } from '$lib/api/client';
+  import { headline, wanted } from '$lib/desk/decisions';
+  import UnderWayList from '$lib/desk/UnderWayList.svelte';
+  import { dayAndTime, dayAndYear } from '$lib/format/dates';
+  import { afterName } from '$lib/format/numbers';
+  import JustNow from '$lib/response/JustNow.svelte';
+  import { session } from '$lib/session/session.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import PageHead from '$lib/ui/PageHead.svelte';
+  import Panel from '$lib/ui/Panel.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+
+  const query = createQuery(() => ({
+    queryKey: ['desk'],
+    queryFn: () => answer(api.GET('/api/desk')),
+    refetchInterval: 3000
+  }));
+  const desk = $derived(query.data);
+  const today = $derived(
+    new Intl.DateTimeFormat('en-GB', {
+      timeZone: session.zone,
+      weekday: 'long',
+      day: 'numeric',
+      month: 'long'
+    }).format(new Date())
+  );
+</script>
+
+<PageHead title={today} words={desk ? headline(desk) : ''}>
+  {#snippet actions()}
+    <Act look="main" onclick={() => goto('/people')} shortcut="g p">Find people to write to</Act>
+  {/snippet}
+</PageHead>
+{#if query.error}
+  <Trouble error={query.error} onretry={() => query.refetch()} />
+{:else if desk}
+  <div
+    class="grid min-h-0 flex-1 grid-cols-[minmax(0,448fr)_minmax(0,449fr)_minmax(0,318fr)] grid-rows-2 gap-3 max-lg:grid-cols-1 max-lg:grid-rows-none"
+  >
+    <Panel title="Wants a decision" scrolls>
+      {#snippet aside()}{desk.decisions.length || 'nothing'}{/snippet}
+      <ul>
+        {#each desk.decisions as decision (decision.kind + decision.mailingId)}
+          {@const w = wanted(decision)}
+          <li
+            class="flex items-baseline justify-between gap-3 border-b border-line-soft px-3.5 py-2"
+          >
+            <span class="min-w-0">
+              <span class="block"><strong>{w.about}</strong>{afterName(w.words)}</span>
+              <span class="block truncate text-[0.82rem] text-soft" title={w.detail}>
+                {dayAndTime(decision.at, session.zone)}{w.detail ? ` · ${w.detail}` : ''}
+              </span>
+            </span>
+            <a class="font-semibold whitespace-nowrap text-kelp hover:underline" href={w.path}
+              >{w.act}</a
+            >
+          </li>
+        {:else}
+          <li class="px-3.5 py-3 text-soft">
+            Nothing in doubt, nothing refused, nothing come back.
+          </li>
+        {/each}
+      </ul>
+    </Panel>
+    <Panel title="Under way" class="row-span-2" scrolls>
+      {#snippet aside()}{desk.underWay.length
+          ? `the latest ${desk.underWay.length}`
+          : 'nothing'}{/snippet}
+      <UnderWayList list={desk.underWay} />
+    </Panel>
+    <JustNow class="row-span-2 max-lg:max-h-96" />
+    <Panel title="Drafts" scrolls>
+      {#snippet aside()}{desk.drafts.length || 'none'}{/snippet}
+      <ul>
+        {#each desk.drafts as draft (draft.id)}
+          <li>
+            <a
+              class="flex items-baseline justify-between gap-3 border-b border-line-soft px-3.5 py-2 hover:bg-kelp-pale"
+              href={`/mailings/${draft.id}`}
+            >
+              <strong class="truncate">{draft.name}</strong>
+              <span class="text-[0.87rem] whitespace-nowrap text-soft">
+                {draft.writer} · {dayAndYear(draft.createdAt, session.zone)}
+              </span>
+            </a>
+          </li>
+        {:else}
+          <li class="px-3.5 py-3 text-soft">
+            No draft. A mailing begins with people: find them, and write to them.
+          </li>
+        {/each}
+      </ul>
+    </Panel>
+  </div>
+{/if}

@@ -1,0 +1,129 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { answer, api } from '$lib/api/client';
+  import type { OutboxMessage } from '$lib/api/types';
+  import { count } from '$lib/format/numbers';
+  import OutboxTable from '$lib/outbox/OutboxTable.svelte';
+  import { states, type Act } from '$lib/outbox/states';
+  import { notices } from '$lib/ui/notices.svelte';
+  import PageHead from '$lib/ui/PageHead.svelte';
+  import Tally, { type TallyPart } from '$lib/ui/Tally.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import {
+    createInfiniteQuery,
+    createQuery,
+    keepPreviousData,
+    useQueryClient
+  } from '@tanstack/svelte-query';
+
+  const queries = useQueryClient();
+  const mailingId = $derived(Number(page.url.searchParams.get('mailing')) || undefined);
+  const state = $derived(page.url.searchParams.get('state') ?? undefined);
+
+  const tally = createQuery(() => ({
+    queryKey: ['outbox-tally', mailingId],
+    queryFn: () => answer(api.GET('/api/outbox/tally', { params: { query: { mailingId } } })),
+    refetchInterval: 2000
+  }));
+  const list = createInfiniteQuery(() => ({
+    queryKey: ['outbox', mailingId, state],
+    queryFn: ({ pageParam }) =>
+      answer(
+        api.GET('/api/outbox', {
+          params: {
+            query: { mailingId, state, afterDue: pageParam?.dueAt, afterId: pageParam?.id }
+          }
+        })
+      ),
+    initialPageParam: undefined as OutboxMessage | undefined,
+    getNextPageParam: (last: OutboxMessage[]) => (last.length === 100 ? last[99] : undefined),
+    placeholderData: keepPreviousData,
+    refetchInterval: 3000
+  }));
+
+  const rows = $derived(list.data?.pages.flat() ?? []);
+  const parts = $derived(
+    Object.entries(states).flatMap(([key, look]): TallyPart[] => {
+      const found = tally.data?.parts.find((p) => p.state === key);
+      return found ? [{ key, count: found.messages, words: look.words, tone: look.tone }] : [];
+    })
+  );
+  const toLeave = $derived(
+    parts
+      .filter((p) => ['waiting', 'sending', 'deferred'].includes(p.key))
+      .reduce((sum, p) => sum + p.count, 0)
+  );
+  const about = $derived(mailingId ? rows.find((r) => r.mailingId === mailingId)?.mailing : '');
+
+  function choose(key: string | undefined) {
+    const next = new URLSearchParams();
+    if (mailingId) next.set('mailing', String(mailingId));
+    if (key && key !== state) next.set('state', key);
+    const query = next.toString();
+    void goto(query ? `/outbox?${query}` : '/outbox', { replaceState: true, keepFocus: true });
+  }
+
+  async function act(message: OutboxMessage, wanted: Act) {
+    const params = { path: { id: message.id } };
+    try {
+      if (wanted === 'withdraw') {
+        await answer(api.POST('/api/outbox/{id}/withdraw', { params }));
+        notices.say(`${message.name}’s message is withdrawn.`, () => act(message, 'try-again'));
+      } else if (wanted === 'try-again') {
+        await answer(api.POST('/api/outbox/{id}/try-again', { params }));
+        notices.say(`${message.name}’s message leaves now.`);
+      } else {
+        const body = { arrived: wanted === 'arrived' };
+        await answer(api.POST('/api/outbox/{id}/settle', { params, body }));
+        notices.say(body.arrived ? 'Settled: it arrived.' : 'It will be sent once more.');
+      }
+    } catch (error) {
+      notices.fail(error);
+    }
+    await queries.invalidateQueries({ queryKey: ['outbox'] });
+    await queries.invalidateQueries({ queryKey: ['outbox-tally'] });
+  }
+</script>
+
+<PageHead
+  title="Outbox"
+  words={toLeave ? `${count(toLeave)} to leave.` : 'Nothing waits to leave.'}
+>
+  {#snippet actions()}
+    {#if mailingId}
+      <a class="font-semibold text-kelp hover:underline" href="/outbox">Show all mailings</a>
+    {/if}
+  {/snippet}
+</PageHead>
+{#if mailingId}
+  <p class="-mt-2 text-soft">Only “{about || `mailing ${mailingId}`}”.</p>
+{/if}
+{#if parts.length}
+  <Tally
+    label="Messages that have not left"
+    {parts}
+    chosen={state ?? null}
+    onchoose={(key) => choose(key)}
+  />
+{/if}
+<!-- What scrolls must be reachable by key. -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div class="panel min-h-40 flex-1 overflow-auto" tabindex="0" role="region" aria-label="Messages">
+  {#if list.error}
+    <Trouble error={list.error} onretry={() => list.refetch()} />
+  {:else if list.isSuccess && rows.length === 0}
+    <div class="p-6">
+      <p>Nothing here.</p>
+      <p class="text-soft">
+        What is released waits here until it leaves; what has left shows with each person.
+      </p>
+    </div>
+  {:else}
+    <OutboxTable
+      {rows}
+      onact={act}
+      onend={() => list.hasNextPage && !list.isFetching && list.fetchNextPage()}
+    />
+  {/if}
+</div>

@@ -1,0 +1,23 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { answer, api } from '$lib/api/client';
+  import TemplateForm from '$lib/template/TemplateForm.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+
+  const id = $derived(Number(page.params.id) || null);
+  const query = createQuery(() => ({
+    queryKey: ['template', id],
+    queryFn: () => answer(api.GET('/api/templates/{id}', { params: { path: { id: id ?? 0 } } })),
+    enabled: id !== null,
+    refetchOnWindowFocus: false
+  }));
+</script>
+
+{#if query.error}
+  <Trouble error={query.error} onretry={() => query.refetch()} />
+{:else if id === null}
+  {#key 'new'}<TemplateForm template={null} />{/key}
+{:else if query.data}
+  {#key query.data.id}<TemplateForm template={query.data} />{/key}
+{/if}
