@@ -46,7 +46,8 @@ public final class Api {
   }
 
   public Answer post(String path, Object body) {
-    return send(json(path).POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
+    return send(
+        json(path).POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
   }
 
   public Answer put(String path, Object body) {

@@ -1,9 +1,13 @@
 package app.jemble;
 
 import app.jemble.standins.PostOffice;
+import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
+import java.util.Map;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
@@ -11,6 +15,7 @@ import org.testng.annotations.BeforeClass;
 /** The whole application on a database and a post office of the test class's own. */
 public abstract class ServerTest {
 
+  protected final TestClock clock = new TestClock();
   protected PostOffice office;
   protected ConfigurableApplicationContext application;
   protected JdbcClient sql;
@@ -21,6 +26,11 @@ public abstract class ServerTest {
   /** How many people the demo has; 0 leaves the database empty. */
   protected int people() {
     return 0;
+  }
+
+  /** The mail server messages leave through. */
+  protected int smtpPort() {
+    return office.smtpPort();
   }
 
   @BeforeClass
@@ -36,22 +46,26 @@ public abstract class ServerTest {
 
   /** Another process would be started so: the same database, the same mail host. */
   protected ConfigurableApplicationContext start() {
-    return new SpringApplication(JembleApplication.class)
-        .run(
-            "--server.port=0",
-            "--jemble.public-url=http://127.0.0.1:1",
-            "--spring.datasource.url=" + database,
-            "--spring.datasource.username=jemble",
-            "--jemble.smtp.port=" + office.smtpPort(),
-            "--jemble.imap.host=127.0.0.1",
-            "--jemble.imap.port=" + office.imapPort(),
-            "--jemble.imap.user=" + PostOffice.COMMON_MAILBOX,
-            "--jemble.imap.password=" + PostOffice.COMMON_PASSWORD,
-            "--jemble.imap.every=1s",
-            "--jemble.outbox.poll-every=50ms",
-            "--jemble.demo.enabled=" + (people() > 0),
-            "--jemble.demo.people=" + Math.max(1, people()),
-            "--jemble.demo.password=lowen-quay");
+    SpringApplication jemble = new SpringApplication(JembleApplication.class);
+    jemble.addInitializers(
+        context ->
+            ((GenericApplicationContext) context)
+                .registerBean("testClock", Clock.class, () -> clock, b -> b.setPrimary(true)));
+    return jemble.run(
+        "--server.port=0",
+        "--jemble.public-url=http://127.0.0.1:1",
+        "--spring.datasource.url=" + database,
+        "--spring.datasource.username=jemble",
+        "--jemble.smtp.port=" + smtpPort(),
+        "--jemble.imap.host=127.0.0.1",
+        "--jemble.imap.port=" + office.imapPort(),
+        "--jemble.imap.user=" + PostOffice.COMMON_MAILBOX,
+        "--jemble.imap.password=" + PostOffice.COMMON_PASSWORD,
+        "--jemble.imap.every=1s",
+        "--jemble.outbox.poll-every=50ms",
+        "--jemble.demo.enabled=" + (people() > 0),
+        "--jemble.demo.people=" + Math.max(1, people()),
+        "--jemble.demo.password=lowen-quay");
   }
 
   @AfterClass(alwaysRun = true)
@@ -61,6 +75,84 @@ public abstract class ServerTest {
     }
     if (office != null) {
       office.close();
+    }
+  }
+
+  /** Adds a person who can be written to; answers the id. */
+  protected long addPerson(String firstName, String lastName, String email) {
+    return sql.sql(
+            """
+            insert into person (kind, first_name, last_name, email, created_at)
+            values ('contact', ?, ?, ?, now())
+            returning id
+            """)
+        .params(java.util.Arrays.asList(firstName, lastName, email))
+        .query(Long.class)
+        .single();
+  }
+
+  /** Begins a mailing to people picked by hand and writes its texts; answers its id. */
+  protected long draft(List<Long> picks, String subject, String body) {
+    long id = api.post("/api/mailings", new Begin(picks)).json().get("id").asLong();
+    api.put("/api/mailings/" + id, change(id, subject, body));
+    return id;
+  }
+
+  /** What is sent to change a draft's texts, at the version it has now. */
+  protected Map<String, Object> change(long id, String subject, String body) {
+    int version = api.get("/api/mailings/" + id).json().get("version").asInt();
+    Map<String, Object> change = new java.util.HashMap<>();
+    change.put("version", version);
+    change.put("name", "Test mailing");
+    change.put("subject", subject);
+    change.put("body", body);
+    change.put("templateId", null);
+    change.put("topicId", 1);
+    change.put("leftOut", List.of());
+    change.put("startWall", null);
+    change.put("countOpens", true);
+    change.put("countClicks", true);
+    return change;
+  }
+
+  /** Releases a draft at the version it has now. */
+  protected Api.Answer release(long id) {
+    int version = api.get("/api/mailings/" + id).json().get("version").asInt();
+    return api.post("/api/mailings/" + id + "/release", Map.of("version", version));
+  }
+
+  /** Waits until each message of a mailing is in a state it does not leave by itself. */
+  protected void awaitSettled(long mailing) {
+    Eventually.holds(
+        () -> {
+          long moving =
+              sql.sql(
+                      """
+                      select count(*) from message
+                      where mailing_id = ? and state in ('waiting', 'sending')
+                      """)
+                  .param(mailing)
+                  .query(Long.class)
+                  .single();
+          if (moving > 0) {
+            throw new AssertionError(moving + " messages have not left");
+          }
+        });
+  }
+
+  /** One value of one message. */
+  protected String messageValue(long mailing, long person, String column) {
+    return sql.sql("select " + column + " from message where mailing_id = ? and person_id = ?")
+        .params(List.of(mailing, person))
+        .query(String.class)
+        .optional()
+        .orElse(null);
+  }
+
+  /** The body of a request to begin a mailing to picked people. */
+  protected record Begin(Object filter, List<Long> picks, List<Long> leftOut, Long templateId) {
+    Begin(List<Long> picks) {
+      this(null, picks, List.of(), null);
     }
   }
 }

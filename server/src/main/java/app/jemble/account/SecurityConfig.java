@@ -29,7 +29,7 @@ class SecurityConfig {
   /** The page runs its own scripts only; proofs are shown in a frame that runs none. */
   private static final String CONTENT_POLICY =
       "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: http: https:;"
-          + " script-src 'self' 'unsafe-inline'; frame-src 'self'; object-src 'none'; base-uri 'self';"
+          + " script-src 'self' %s; frame-src 'self'; object-src 'none'; base-uri 'self';"
           + " frame-ancestors 'self'";
 
   @Bean
@@ -52,7 +52,10 @@ class SecurityConfig {
             headers ->
                 headers
                     .frameOptions(frame -> frame.sameOrigin())
-                    .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                    .contentSecurityPolicy(
+                        policy ->
+                            policy.policyDirectives(
+                                CONTENT_POLICY.formatted(PageScripts.sources()))))
         .requestCache(cache -> cache.disable())
         .formLogin(form -> form.disable())
         .httpBasic(basic -> basic.disable())

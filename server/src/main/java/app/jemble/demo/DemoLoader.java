@@ -5,8 +5,6 @@ import app.jemble.account.AccountService;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
-import app.jemble.outbox.NewMessage;
-import app.jemble.outbox.OutboxService;
 import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
 import java.sql.Connection;
@@ -38,13 +36,13 @@ import org.springframework.stereotype.Component;
 class DemoLoader implements ApplicationRunner {
 
   private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
-  private static final String ZONE = "Europe/London";
+  static final String ZONE = "Europe/London";
 
   private final DemoSettings settings;
   private final AccountService accounts;
   private final WorkspaceService workspace;
   private final DemoMailings mailings;
-  private final OutboxService outbox;
+  private final DemoOpenEnds openEnds;
   private final DataSource database;
   private final JdbcClient sql;
   private final Clock clock;
@@ -54,7 +52,7 @@ class DemoLoader implements ApplicationRunner {
       AccountService accounts,
       WorkspaceService workspace,
       DemoMailings mailings,
-      OutboxService outbox,
+      DemoOpenEnds openEnds,
       DataSource database,
       JdbcClient sql,
       Clock clock) {
@@ -62,7 +60,7 @@ class DemoLoader implements ApplicationRunner {
     this.accounts = accounts;
     this.workspace = workspace;
     this.mailings = mailings;
-    this.outbox = outbox;
+    this.openEnds = openEnds;
     this.database = database;
     this.sql = sql;
     this.clock = clock;
@@ -79,7 +77,7 @@ class DemoLoader implements ApplicationRunner {
     addPeople();
     addTemplates();
     addPastMailings();
-    addWaitingMailing();
+    openEnds.add();
     sql.sql("analyze").update();
     LOG.info(
         "The demo has {} people ({} s).",
@@ -192,7 +190,8 @@ class DemoLoader implements ApplicationRunner {
               .toInstant();
       past.add(
           new DemoMailings.Past(
-              addMailing(sent.name(), sent.subject(), sent.body(), sent.login(), at), at));
+              openEnds.addMailing(sent.name(), sent.subject(), sent.body(), sent.login(), at, at),
+              at));
     }
     List<DemoMailings.Reader> readers =
         sql.sql(
@@ -208,58 +207,6 @@ class DemoLoader implements ApplicationRunner {
             .list();
     inOne(c -> mailings.write(c, past, readers, settings.seed(), clock.instant()));
     continueIds();
-  }
-
-  private long addMailing(String name, String subject, String body, String login, Instant at) {
-    return sql.sql(
-            """
-            insert into mailing (name, subject, body, topic_id, sender_id, state, released_at,
-                                 held_until, due_at, created_at, created_by)
-            select ?, ?, ?, 1, a.id, 'released', t.at, t.at, t.at, t.at, a.id
-            from account a, (select ?::timestamptz as at) t
-            where a.login = ?
-            returning id
-            """)
-        .params(List.of(name, subject, body, java.sql.Timestamp.from(at), login))
-        .query(Long.class)
-        .single();
-  }
-
-  /** A mailing that waits for its hour, so that the outbox has something to show. */
-  private void addWaitingMailing() {
-    Instant due =
-        clock
-            .instant()
-            .atZone(ZoneId.of(ZONE))
-            .toLocalDate()
-            .plusDays(3)
-            .atTime(9, 0)
-            .atZone(ZoneId.of(ZONE))
-            .toInstant();
-    long id =
-        addMailing(
-            "Winter talks programme",
-            "Winter talks at the boathouse",
-            DemoTexts.SENT.get(0).body(),
-            "orla",
-            due);
-    List<NewMessage> messages =
-        sql
-            .sql(
-                """
-                select p.id, p.name, p.first_name, m.plan, p.email
-                from person p
-                join membership m on m.person_id = p.id
-                where 'workshop' = any(p.tags) and p.email_valid and p.email is not null
-                  and not p.asked_not and p.id <= 1500
-                order by p.id
-                """)
-            .query(DemoMailings.Reader.class)
-            .list()
-            .stream()
-            .map(mailings::waiting)
-            .toList();
-    outbox.enqueue(id, due, messages);
   }
 
   /** The next id after those that were written by COPY. */

@@ -1,5 +1,7 @@
 package app.jemble.demo;
 
+import static app.jemble.core.response.ResponseKind.RETURNED_HARD;
+import static app.jemble.core.response.ResponseKind.RETURNED_SOFT;
 import static app.jemble.demo.DemoWords.any;
 
 import app.jemble.core.message.Mailbox;
@@ -65,13 +67,19 @@ class DemoMailings {
       throws SQLException {
     Random random = new Random(seed);
     List<Message> messages = new ArrayList<>();
+    byte[] secret = workspace.current().secret();
     for (Past mailing : mailings) {
       int share = 3 + random.nextInt(4);
       Instant at = mailing.sentFrom();
+      MessageComposer.Shared shared = texts.of(mailing.id());
       for (Reader reader : readers) {
         if (random.nextInt(share) == 0) {
           at = at.plusSeconds(1 + random.nextInt(20));
-          messages.add(message(messages.size() + 1L, mailing, reader, at, random));
+          byte[] octets = new byte[16];
+          random.nextBytes(octets);
+          String token = PublicToken.of(octets, secret);
+          OutgoingMessage mail = mail(shared, reader, at, token);
+          messages.add(new Message(messages.size() + 1L, mailing, reader, token, at, mail));
         }
       }
     }
@@ -81,23 +89,18 @@ class DemoMailings {
     writeAnswers(connection, messages, answers);
   }
 
-  private Message message(long id, Past mailing, Reader reader, Instant at, Random random) {
-    byte[] octets = new byte[16];
-    random.nextBytes(octets);
-    String token = PublicToken.of(octets, workspace.current().secret());
-    SharedTexts.Frozen frozen = texts.thaw(frozen(reader));
-    OutgoingMessage mail =
-        MessageComposer.compose(
-                texts.of(mailing.id()),
-                new MessageComposer.Own(
-                    new Mailbox(reader.name(), reader.email()),
-                    frozen.values(),
-                    Locale.UK,
-                    at,
-                    token,
-                    ThreadPlace.NEW))
-            .message();
-    return new Message(id, mailing, reader, token, at, mail);
+  private OutgoingMessage mail(
+      MessageComposer.Shared shared, Reader reader, Instant at, String token) {
+    return MessageComposer.compose(
+            shared,
+            new MessageComposer.Own(
+                new Mailbox(reader.name(), reader.email()),
+                texts.thaw(frozen(reader)).values(),
+                Locale.UK,
+                at,
+                token,
+                ThreadPlace.NEW))
+        .message();
   }
 
   /** A message that waits in the outbox; its token is a real secret, since it will really leave. */
@@ -130,8 +133,11 @@ class DemoMailings {
     List<Answer> answers = new ArrayList<>();
     int luck = random.nextInt(100);
     if (luck == 0) {
+      boolean recent = message.sentAt().isAfter(now.minus(Duration.ofDays(10)));
       answers.add(
-          new Answer(ResponseKind.RETURNED_SOFT, Duration.ofSeconds(40), "5.2.2 mailbox is full"));
+          recent
+              ? new Answer(RETURNED_HARD, Duration.ofSeconds(40), "5.1.1 no such mailbox")
+              : new Answer(RETURNED_SOFT, Duration.ofSeconds(40), "5.2.2 mailbox is full"));
       return answers;
     }
     if (luck < 16) {

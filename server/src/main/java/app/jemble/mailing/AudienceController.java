@@ -59,7 +59,8 @@ class AudienceController {
    * @param name whose name contains this
    * @param after who come after this person
    */
-  record Which(Part part, Reach reach, Finding.Code finding, String about, String name, Long after) {
+  record Which(
+      Part part, Reach reach, Finding.Code finding, String about, String name, Long after) {
     boolean holds(Entry entry, List<Finding> findings) {
       return (part == null || (entry.isReady() && entry.odd() == (part == Part.NEED_LOOK)))
           && (reach == null || entry.reach() == reach)

@@ -95,8 +95,13 @@ final class MailConnection implements AutoCloseable {
 
   private void connect() throws MessagingException {
     if (!open) {
-      String user = settings.user().isBlank() ? null : settings.user();
-      transport.connect(settings.host(), settings.port(), user, settings.password());
+      // With a password, even an empty one, the library would sign in as the machine's user.
+      boolean signsIn = !settings.user().isBlank();
+      transport.connect(
+          settings.host(),
+          settings.port(),
+          signsIn ? settings.user() : null,
+          signsIn ? settings.password() : null);
       open = true;
     }
   }

@@ -16,12 +16,33 @@ public final class FilterSentence {
 
   private FilterSentence() {}
 
-  /** For example "people whose kind is any of member and last visit is before 1 May 2025". */
+  /** For example "members whose last visit is before 1 May 2025". */
   public static String of(Filter filter) {
     if (filter instanceof Filter.Group g && g.parts().isEmpty()) {
       return g.match() == Filter.Match.ANY ? "nobody" : "everyone";
     }
+    if (filter instanceof Filter.Group g
+        && g.match() == Filter.Match.ALL
+        && isKinds(g.parts().get(0))) {
+      return kindsFirst(g);
+    }
     return "people whose " + phrase(filter, true);
+  }
+
+  private static boolean isKinds(Filter filter) {
+    return filter instanceof Filter.Condition c
+        && c.field().name().equals("kind")
+        && c.operator() == Operator.ANY_OF;
+  }
+
+  /** Kinds are said as people say them: "members and leads". */
+  private static String kindsFirst(Filter.Group group) {
+    Operand.Words kinds = (Operand.Words) ((Filter.Condition) group.parts().get(0)).operand();
+    String people = kinds.words().stream().map(k -> k + "s").collect(Collectors.joining(" and "));
+    List<Filter> rest = group.parts().subList(1, group.parts().size());
+    return rest.isEmpty()
+        ? people
+        : people + " whose " + phrase(new Filter.Group(Filter.Match.ALL, rest), true);
   }
 
   private static String phrase(Filter filter, boolean outermost) {

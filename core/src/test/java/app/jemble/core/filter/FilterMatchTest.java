@@ -127,7 +127,7 @@ public class FilterMatchTest {
                         condition("joined_on", Operator.IN_MONTH, "4")))));
     assertThat(FilterSentence.of(filter))
         .isEqualTo(
-            "people whose kind is any of member and last visit is before 1 May 2025 and"
+            "members whose last visit is before 1 May 2025 and"
                 + " (plan is any of Oar or Sail or joined is in the month of April)");
     assertThat(FilterSentence.of(Filter.EVERYONE)).isEqualTo("everyone");
     assertThat(FilterSentence.of(condition("last_visit", Operator.DAYS_AGO, "30")))

@@ -1,0 +1,138 @@
+package app.jemble.demo;
+
+import app.jemble.outbox.OutboxService;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** What still wants somebody: a mailing that waits, drafts, messages in doubt and refused. */
+@Component
+class DemoOpenEnds {
+
+  private final DemoMailings mailings;
+  private final OutboxService outbox;
+  private final JdbcClient sql;
+  private final Clock clock;
+
+  DemoOpenEnds(DemoMailings mailings, OutboxService outbox, JdbcClient sql, Clock clock) {
+    this.mailings = mailings;
+    this.outbox = outbox;
+    this.sql = sql;
+    this.clock = clock;
+  }
+
+  void add() {
+    addWaitingMailing();
+    addDraft("Season opening", "Spring slipway reminder", "2025-05-01");
+    addDraft("Dues reminder", "Dues, second word", "2026-01-01");
+    loseSomeAnswers();
+    keepFromReturned();
+  }
+
+  /** A released mailing; answers its id. */
+  long addMailing(
+      String name, String subject, String body, String login, Instant released, Instant due) {
+    return sql.sql(
+            """
+            insert into mailing (name, subject, body, topic_id, sender_id, state, released_at,
+                                 held_until, due_at, created_at, created_by)
+            select ?, ?, ?, 1, a.id, 'released', t.at, t.at, ?, t.at, a.id
+            from account a, (select ?::timestamptz as at) t
+            where a.login = ?
+            returning id
+            """)
+        .params(List.of(name, subject, body, Timestamp.from(due), Timestamp.from(released), login))
+        .query(Long.class)
+        .single();
+  }
+
+  private void addWaitingMailing() {
+    Instant now = clock.instant();
+    ZoneId zone = ZoneId.of(DemoLoader.ZONE);
+    Instant due = now.atZone(zone).toLocalDate().plusDays(3).atTime(9, 0).atZone(zone).toInstant();
+    long id =
+        addMailing(
+            "Winter talks programme",
+            "Winter talks at the boathouse",
+            DemoTexts.SENT.get(0).body(),
+            "orla",
+            now.minus(Duration.ofHours(5)),
+            due);
+    List<DemoMailings.Reader> readers =
+        sql.sql(
+                """
+                select p.id, p.name, p.first_name, m.plan, p.email
+                from person p
+                join membership m on m.person_id = p.id
+                where 'workshop' = any(p.tags) and p.email_valid and p.email is not null
+                  and not p.asked_not and p.id <= 1500
+                order by p.id
+                """)
+            .query(DemoMailings.Reader.class)
+            .list();
+    outbox.enqueue(id, due, readers.stream().map(mailings::waiting).toList());
+  }
+
+  private void addDraft(String template, String name, String notSeenSince) {
+    sql.sql(
+            """
+            insert into mailing (name, subject, body, template_id, topic_id, sender_id,
+                                 audience_filter, created_at, created_by)
+            select ?, t.subject, t.body, t.id, t.topic_id, a.id,
+                   jsonb_build_object(
+                     'match', 'ALL',
+                     'conditions', jsonb_build_array(
+                       jsonb_build_object('field', 'kind', 'operator', 'ANY_OF',
+                                          'values', jsonb_build_array('member')),
+                       jsonb_build_object('field', 'last_visit', 'operator', 'BEFORE',
+                                          'values', jsonb_build_array(?::text))),
+                     'groups', jsonb_build_array()),
+                   ?, a.id
+            from template t, account a
+            where t.name = ? and a.login = 'orla'
+            """)
+        .params(List.of(name, notSeenSince, Timestamp.from(clock.instant()), template))
+        .update();
+  }
+
+  /** Yesterday's mail server fell silent twice, and would not take one address. */
+  private void loseSomeAnswers() {
+    sql.sql(
+            """
+            update message
+            set state = case when n = 3 then 'refused' else 'in_doubt' end,
+                sent_at = null,
+                reason = case when n = 3 then '550 5.7.1 this address takes no mail from you'
+                         else 'the mail server gave no answer' end
+            from (
+              select id, row_number() over (order by id desc) as n
+              from message
+              where state = 'sent' and standing = 'NOTHING'
+              order by id desc
+              limit 3
+            ) last
+            where message.id = last.id
+            """)
+        .update();
+  }
+
+  /** As the application itself does when mail comes back for good. */
+  private void keepFromReturned() {
+    sql.sql(
+            """
+            insert into do_not_write (email_key, reason, since, note)
+            select distinct on (p.email_key) p.email_key, 'hard return', r.at, r.detail
+            from response r
+            join person p on p.id = r.person_id
+            where r.kind = 'RETURNED_HARD'
+            order by p.email_key, r.at
+            on conflict do nothing
+            """)
+        .update();
+  }
+}

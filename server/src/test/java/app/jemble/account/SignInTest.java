@@ -1,0 +1,91 @@
+package app.jemble.account;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.Api;
+import app.jemble.ServerTest;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.Test;
+
+public class SignInTest extends ServerTest {
+
+  @Override
+  protected int people() {
+    return 20;
+  }
+
+  @Test
+  public void nobodyGetsAnythingWithoutSigningIn() {
+    Api stranger = new Api("http://127.0.0.1:" + port);
+    for (String path : List.of("/api/desk", "/api/mailings", "/api/fields", "/v3/api-docs")) {
+      assertThat(stranger.get(path).status()).as(path).isEqualTo(401);
+    }
+  }
+
+  @Test
+  public void theWrongPasswordIsRefusedWithASentence() {
+    Api stranger = new Api("http://127.0.0.1:" + port);
+    Api.Answer answer = stranger.signIn("orla", "guessed");
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.json().get("detail").asString())
+        .isEqualTo("Login and password do not belong together.");
+    assertThat(stranger.get("/api/desk").status()).isEqualTo(401);
+  }
+
+  @Test
+  public void theSessionIsInACookieThatScriptsCannotRead() {
+    Api orla = new Api("http://127.0.0.1:" + port);
+    Api.Answer answer = orla.signIn("Orla ", "lowen-quay");
+    assertThat(answer.status()).isEqualTo(200);
+    String cookie =
+        answer.raw().headers().allValues("Set-Cookie").stream()
+            .filter(c -> c.startsWith("jemble-"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(cookie).contains("HttpOnly").contains("SameSite=Lax");
+  }
+
+  @Test
+  public void anotherSiteCannotChangeAnything() {
+    Api orla = new Api("http://127.0.0.1:" + port);
+    orla.signIn("orla", "lowen-quay");
+    Api.Answer answer =
+        orla.postWithoutToken("/api/mailings", "application/json", "{\"picks\": [1]}");
+    assertThat(answer.status()).isEqualTo(403);
+  }
+
+  @Test
+  public void readersChangeNothingAndAreToldWhomToAsk() {
+    Api reed = new Api("http://127.0.0.1:" + port);
+    reed.signIn("reed", "lowen-quay");
+    assertThat(reed.get("/api/mailings").status()).isEqualTo(200);
+    Api.Answer answer =
+        reed.post("/api/mailings", Map.of("picks", List.of(1), "leftOut", List.of()));
+    assertThat(answer.status()).isEqualTo(403);
+    assertThat(answer.json().get("detail").asString()).contains("Ask an administrator");
+  }
+
+  @Test
+  public void signingOutEndsTheSession() {
+    Api orla = new Api("http://127.0.0.1:" + port);
+    orla.signIn("orla", "lowen-quay");
+    assertThat(orla.delete("/api/session").status()).isEqualTo(204);
+    assertThat(orla.get("/api/desk").status()).isEqualTo(401);
+  }
+
+  @Test
+  public void passwordsAreKeptAsBcrypt() {
+    List<String> hashes = sql.sql("select password_hash from account").query(String.class).list();
+    assertThat(hashes).hasSize(4).allMatch(h -> h.startsWith("$2"));
+  }
+
+  @Test
+  public void thePageRunsItsOwnScriptsOnly() {
+    String policy =
+        api.get("/sign-in").raw().headers().firstValue("Content-Security-Policy").orElseThrow();
+    assertThat(policy)
+        .contains("script-src 'self' 'sha256-")
+        .doesNotContain("script-src 'self' 'unsafe");
+  }
+}

@@ -1,0 +1,147 @@
+package app.jemble.response;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.ServerTest;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.util.List;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/** What readers reach over HTTP: marks, links, the leaving page. */
+public class MarkTest extends ServerTest {
+
+  private static final String READER =
+      "Mozilla/5.0 (X11; Linux x86_64; rv:128.0) Gecko/20100101 Firefox/128.0";
+
+  private final HttpClient http = HttpClient.newHttpClient();
+
+  @Override
+  protected int people() {
+    return 10;
+  }
+
+  @BeforeClass(dependsOnMethods = "startAll")
+  public void signIn() {
+    api.signIn("orla", "lowen-quay");
+  }
+
+  /** A sent message with one link; answers its token. */
+  private String send(String address) {
+    long person = addPerson("Ann", "Other", address);
+    long mailing =
+        draft(
+            List.of(person),
+            "Hello",
+            "<p><a href=\"https://ternquay.example/news?a=1&amp;b=2\">See</a></p>");
+    release(mailing);
+    awaitSettled(mailing);
+    return messageValue(mailing, person, "token");
+  }
+
+  private HttpResponse<String> ask(String method, String path, String agent) {
+    try {
+      HttpRequest.Builder request =
+          HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+              .method(method, HttpRequest.BodyPublishers.noBody());
+      if (agent != null) {
+        request.header("User-Agent", agent);
+      }
+      return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private List<String> kinds(String token) {
+    return sql.sql(
+            """
+            select r.kind from response r
+            join message s on s.id = r.message_id
+            where s.token = ? order by r.id
+            """)
+        .param(token)
+        .query(String.class)
+        .list();
+  }
+
+  @Test
+  public void aScannerWithinSecondsOpensClicksAndLeavesNothing() {
+    String token = send("scanned@mark.test");
+    ask("GET", "/o/" + token + ".gif", READER);
+    ask("GET", "/l/" + token + "/0", READER);
+    ask("GET", "/leave/" + token, READER);
+    assertThat(kinds(token)).containsExactly("MACHINE_OPENED", "MACHINE_CLICKED");
+  }
+
+  @Test
+  public void aReaderLaterOpensAndFollowsTheLinkToWhereItLed() {
+    String token = send("read@mark.test");
+    clock.advance(Duration.ofMinutes(5));
+    HttpResponse<String> mark = ask("GET", "/o/" + token + ".gif", READER);
+    assertThat(mark.headers().firstValue("Content-Type")).contains("image/gif");
+    assertThat(mark.headers().firstValue("Cache-Control")).contains("no-store");
+    HttpResponse<String> link = ask("GET", "/l/" + token + "/0", READER);
+    assertThat(link.statusCode()).isEqualTo(302);
+    assertThat(link.headers().firstValue("Location"))
+        .contains("https://ternquay.example/news?a=1&b=2");
+    assertThat(kinds(token)).containsExactly("OPENED", "CLICKED");
+  }
+
+  @Test
+  public void noAddressLeadsAnywhereThatWasNotInTheMessage() {
+    String token = send("redirect@mark.test");
+    for (String path :
+        List.of(
+            "/l/" + token + "/1",
+            "/l/" + token + "/-1",
+            "/l/" + token + "/999999",
+            "/l/AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA/0",
+            "/leave/AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA")) {
+      assertThat(ask("GET", path, READER).statusCode()).as(path).isEqualTo(404);
+    }
+    assertThat(ask("GET", "/l/" + token + "/https://evil.example", READER).statusCode())
+        .isGreaterThanOrEqualTo(400);
+  }
+
+  @Test
+  public void aForgedMarkCountsNothingAndTellsNothing() {
+    String token = send("forged@mark.test");
+    String forged = (token.charAt(0) == 'A' ? 'B' : 'A') + token.substring(1);
+    HttpResponse<String> genuine = ask("GET", "/o/" + token + ".gif", READER);
+    HttpResponse<String> other = ask("GET", "/o/" + forged + ".gif", READER);
+    assertThat(other.statusCode()).isEqualTo(genuine.statusCode());
+    assertThat(other.body()).isEqualTo(genuine.body());
+    assertThat(kinds(token)).hasSize(1);
+  }
+
+  @Test
+  public void fetchingTheLeavingPageChangesNothingAndOneClickLeaves() {
+    String token = send("leaves@mark.test");
+    clock.advance(Duration.ofMinutes(5));
+    HttpResponse<String> page = ask("GET", "/leave/" + token, READER);
+    assertThat(page.body()).contains("Leave this list?").contains("Tern Quay Boatyard");
+    assertThat(kinds(token)).isEmpty();
+    assertThat(ask("POST", "/leave/" + token, READER).body()).contains("You have left the list");
+    ask("POST", "/leave/" + token, READER);
+    assertThat(kinds(token)).containsExactly("LEFT");
+    assertThat(
+            sql.sql(
+                    """
+                    select count(*) from topic_left t
+                    join message s on s.person_id = t.person_id where s.token = ?
+                    """)
+                .param(token)
+                .query(Long.class)
+                .single())
+        .isEqualTo(1);
+  }
+}
