@@ -67,24 +67,29 @@ test_sum() {
   echo "$sum"
 }
 
+# Each group has a database of its own, so that one does not find the other's people.
 run_bench() {
   need_build_tools
   start_cluster bench
   trap 'stop_cluster bench' EXIT
-  make_database jemble
   mkdir -p .run
-  mvn -q -B -pl core,standins,web,server,bench -am package -DskipTests -Dweb.skip=true \
-    -Dspotless.check.skip=true >.run/bench-build.log 2>&1 \
-    || fail "the build failed; see .run/bench-build.log"
-  JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/jemble" JEMBLE_DB_USER=jemble \
-    java -Xmx4g -cp "bench/target/classes:$(cat bench/target/classpath)" app.jemble.bench.Bench "$@"
+  say "Building ..."
+  mvn -q -B -pl core,standins,web,server,bench -am package -DskipTests -Dspotless.check.skip=true \
+    >.run/bench-build.log 2>&1 || fail "the build failed; see .run/bench-build.log"
+  local group
+  [ $# -gt 0 ] || set -- merge outbox people
+  for group in "$@"; do
+    make_database "bench_$group"
+    JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/bench_$group" JEMBLE_DB_USER=jemble \
+      java -Xmx4g -cp "bench/target/classes:$(cat bench/target/classes/classpath)" \
+      app.jemble.bench.Bench "$group"
+  done
 }
 
 run_shots() {
   test_environment
-  mvn -q -B -ntp install -DskipTests -Dspotless.check.skip=true
-  mvn -B -ntp -q -pl e2e test -Dtest=Shots -Dsurefire.failIfNoSpecifiedTests=false \
-    -Djemble.shots="$here/docs/screenshots"
+  mvn -q -B -ntp -pl core,standins,web,server,e2e test -Dtest=Shots -Dweb.check.skip=true \
+    -Dsurefire.failIfNoSpecifiedTests=false -Djemble.shots="$here/docs/screenshots"
 }
 
 write_api() {

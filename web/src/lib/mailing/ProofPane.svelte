@@ -54,7 +54,7 @@
     <Trouble {error} />
   {:else if proof}
     <div class="flex h-full min-h-80 flex-col p-3">
-      <p class="truncate text-[0.87rem]">
+      <p class="truncate text-[0.87rem]" data-proof-to>
         <span class="text-soft">To</span>
         {proof.toName} &lt;{proof.toAddress}&gt;
       </p>

@@ -82,7 +82,7 @@
       {/if}
     </p>
   </div>
-  <fieldset disabled={!editable} class="flex flex-col gap-1">
+  <fieldset disabled={!editable} class="flex flex-col gap-2">
     <legend class="mb-1.5 font-heading font-bold">Counting and leaving</legend>
     <Checkbox
       checked={bench.countOpens}

@@ -58,7 +58,7 @@
         {tab.name}
         {#if numbers[tab.path]}
           <span
-            class={`rounded px-1.5 text-[0.8rem] leading-5 font-bold ${here ? 'bg-kelp-pale' : 'bg-white/20'}`}
+            class={`rounded px-1.5 text-[0.8rem] leading-5 font-bold ${here ? 'bg-kelp-pale' : 'bg-black/25'}`}
             title={`${count(numbers[tab.path] ?? 0)} ${meanings[tab.path]}`}
             >{count(numbers[tab.path] ?? 0)}</span
           >

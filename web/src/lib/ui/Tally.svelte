@@ -31,7 +31,7 @@
   const tones: Record<Tone, string> = {
     good: 'bg-kelp-pale text-ink',
     deep: 'bg-kelp text-on-kelp',
-    mid: 'bg-kelp-mid text-white dark:text-on-kelp',
+    mid: 'bg-kelp-dim text-on-kelp',
     light: 'bg-kelp-light text-ink',
     machine: 'striped text-ink',
     open: 'bg-card text-ink',

@@ -19,6 +19,7 @@
     takeAll,
     withPeople
   } from '$lib/people/selection';
+  import { notices } from '$lib/ui/notices.svelte';
   import Tally from '$lib/ui/Tally.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/svelte-query';
@@ -91,9 +92,14 @@
     document.getElementById(`person-${next.id}`)?.scrollIntoView({ block: 'nearest' });
   }
 
+  function reachWords(row: PersonRow): string {
+    return tally.data?.parts.find((p) => p.reach === row.reach)?.words ?? '';
+  }
+
   function pickAtCursor() {
     const row = rows.find((r) => r.id === search.cursor);
     if (row?.reach === 'READY') pick(row, false);
+    else if (row) notices.say(`${row.name} cannot be e-mailed: ${reachWords(row)}.`);
   }
 
   function write(id: number | null) {
@@ -116,7 +122,11 @@
 
 <svelte:head><title>People · Jemble</title></svelte:head>
 
-<FilterSentence draft={search.draft} fields={fields.data?.filter ?? []} onchange={change} />
+{#if fields.data}
+  <FilterSentence draft={search.draft} fields={fields.data.filter} onchange={change} />
+{:else}
+  <h1 class="text-[1.4rem]">Show</h1>
+{/if}
 {#if tally.error}
   <Trouble error={tally.error} onretry={() => tally.refetch()} />
 {:else if tally.data}
@@ -142,7 +152,7 @@
         {rows}
         selection={search.selection}
         cursor={search.cursor}
-        reachWords={(row) => tally.data?.parts.find((p) => p.reach === row.reach)?.words ?? ''}
+        {reachWords}
         allPicked={picked > 0 && picked === ready}
         onpick={pick}
         onpickall={takeOrLetGo}

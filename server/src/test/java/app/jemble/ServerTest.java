@@ -28,6 +28,16 @@ public abstract class ServerTest {
     return 0;
   }
 
+  /** The port the application listens on; 0 takes a free one. */
+  protected int wantedPort() {
+    return 0;
+  }
+
+  /** Where readers find marks, links and the leaving page; nowhere, unless a test wants them to. */
+  protected String publicUrl() {
+    return "http://127.0.0.1:1";
+  }
+
   /** The mail server messages leave through. */
   protected int smtpPort() {
     return office.smtpPort();
@@ -52,8 +62,8 @@ public abstract class ServerTest {
             ((GenericApplicationContext) context)
                 .registerBean("testClock", Clock.class, () -> clock, b -> b.setPrimary(true)));
     return jemble.run(
-        "--server.port=0",
-        "--jemble.public-url=http://127.0.0.1:1",
+        "--server.port=" + wantedPort(),
+        "--jemble.public-url=" + publicUrl(),
         "--spring.datasource.url=" + database,
         "--spring.datasource.username=jemble",
         "--jemble.smtp.port=" + smtpPort(),

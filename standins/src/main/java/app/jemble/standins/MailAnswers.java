@@ -47,7 +47,7 @@ final class MailAnswers {
     answer.setSubject("Out of office: " + mail.subject(), StandardCharsets.UTF_8.name());
     answer.setHeader("Auto-Submitted", "auto-replied");
     answer.setText("I am away until Monday week.", StandardCharsets.UTF_8.name());
-    send(answer, "");
+    send(answer, mail.reader());
   }
 
   private MimeMessage answer(ReceivedMail mail) throws MessagingException {
@@ -86,14 +86,15 @@ final class MailAnswers {
     MimeMultipart report =
         new MimeMultipart("report; report-type=delivery-status", people, machines, original);
 
-    MimeMessage message = new MimeMessage(session(""));
-    message.setFrom(new InternetAddress("mailer-daemon@" + host));
+    String reporter = "mailer-daemon@" + host;
+    MimeMessage message = new MimeMessage(session(reporter));
+    message.setFrom(new InternetAddress(reporter));
     message.setRecipient(Message.RecipientType.TO, new InternetAddress(mail.returnTo()));
     message.setSubject("Undelivered mail returned to sender");
     message.setHeader("Auto-Submitted", "auto-replied");
     message.setSentDate(new Date());
     message.setContent(report);
-    send(message, "");
+    send(message, reporter);
   }
 
   private static MimeBodyPart part(String type, String content) throws MessagingException {
@@ -111,14 +112,17 @@ final class MailAnswers {
     return all.toString();
   }
 
-  /** An empty envelope sender, as automatic mail must have (RFC 3834 section 3.3, RFC 3464). */
+  /**
+   * Automatic mail has an empty envelope sender (RFC 3834 section 3.3, RFC 3464); this mail host
+   * takes none, so such mail names its writer and is known by its headers and parts alone.
+   */
   private Session session(String envelopeFrom) {
     Properties p = new Properties();
     p.put("mail.smtp.host", "127.0.0.1");
     p.put("mail.smtp.port", Integer.toString(smtpPort));
     p.put("mail.smtp.timeout", "20000");
     p.put("mail.smtp.connectiontimeout", "5000");
-    p.put("mail.smtp.from", envelopeFrom.isEmpty() ? "<>" : envelopeFrom);
+    p.put("mail.smtp.from", envelopeFrom);
     return Session.getInstance(p);
   }
 

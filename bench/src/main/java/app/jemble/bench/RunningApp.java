@@ -1,0 +1,39 @@
+package app.jemble.bench;
+
+import app.jemble.Api;
+import app.jemble.JembleApplication;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** The application with the demo's data, on the database that JEMBLE_DB_URL names. */
+final class RunningApp implements AutoCloseable {
+
+  private final ConfigurableApplicationContext context;
+  final JdbcClient sql;
+  final Api api;
+
+  RunningApp(int people, String... settings) {
+    List<String> all =
+        new ArrayList<>(
+            List.of(
+                "--server.port=0",
+                "--jemble.public-url=http://127.0.0.1:1",
+                "--jemble.demo.enabled=true",
+                "--jemble.demo.people=" + people,
+                "--jemble.demo.password=lowen-quay",
+                "--logging.level.app.jemble=warn"));
+    all.addAll(List.of(settings));
+    context = SpringApplication.run(JembleApplication.class, all.toArray(String[]::new));
+    sql = context.getBean(JdbcClient.class);
+    api = new Api("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
+    api.signIn("orla", "lowen-quay");
+  }
+
+  @Override
+  public void close() {
+    context.close();
+  }
+}

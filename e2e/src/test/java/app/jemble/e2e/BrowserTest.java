@@ -1,0 +1,138 @@
+package app.jemble.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.ServerTest;
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+
+/** The running application in Debian's Chromium. */
+abstract class BrowserTest extends ServerTest {
+
+  private static final List<String> FLAGS =
+      List.of(
+          "--no-sandbox",
+          "--disable-gpu",
+          "--disable-quic",
+          "--no-first-run",
+          "--disable-background-networking",
+          "--disable-component-update",
+          "--disable-sync");
+
+  protected Page page;
+  protected String home;
+  private final int wantedPort = freePort();
+  private final List<String> complaints = new ArrayList<>();
+  private Playwright playwright;
+
+  @Override
+  protected int wantedPort() {
+    return wantedPort;
+  }
+
+  @Override
+  protected String publicUrl() {
+    return "http://127.0.0.1:" + wantedPort;
+  }
+
+  @BeforeClass(dependsOnMethods = "startAll")
+  public void openBrowser() {
+    home = publicUrl();
+    playwright =
+        Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    Browser browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(FLAGS));
+    page =
+        browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800).setLocale("en-GB"));
+    page.onPageError(complaints::add);
+    page.onConsoleMessage(
+        message -> {
+          if (message.type().equals("error") && !message.text().contains("status of 4")) {
+            complaints.add(message.text());
+          }
+        });
+  }
+
+  @AfterClass(alwaysRun = true)
+  public void closeBrowser() {
+    if (playwright != null) {
+      playwright.close();
+    }
+  }
+
+  private static int freePort() {
+    try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+      return socket.getLocalPort();
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** Signs in by keyboard alone. */
+  protected void signIn(String login) {
+    page.navigate(home + "/");
+    page.waitForURL("**/sign-in**");
+    page.getByLabel("Login").focus();
+    page.keyboard().type(login);
+    page.keyboard().press("Tab");
+    page.keyboard().type("lowen-quay");
+    page.keyboard().press("Enter");
+    page.waitForURL("**/desk");
+  }
+
+  protected void press(String... keys) {
+    for (String key : keys) {
+      page.keyboard().press(key);
+    }
+  }
+
+  protected Locator button(String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  /** What scripts complained of since the last call. */
+  protected void assertNoComplaints() {
+    assertThat(complaints).isEmpty();
+  }
+
+  /** WCAG 2.2 AA as axe-core sees it: nothing serious or critical on the screen. */
+  protected void assertAccessible(String screen) {
+    List<String> serious =
+        new AxeBuilder(page)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                // The frame of a proof holds a mail, which is the writer's own.
+                .exclude("iframe")
+                .analyze()
+                .getViolations()
+                .stream()
+                .filter(v -> "serious".equals(v.getImpact()) || "critical".equals(v.getImpact()))
+                .map(BrowserTest::told)
+                .toList();
+    assertThat(serious).as("axe-core on " + screen).isEmpty();
+  }
+
+  private static String told(Rule rule) {
+    return rule.getId() + ": " + rule.getNodes().stream().limit(3).map(n -> n.getHtml()).toList();
+  }
+}

@@ -1,0 +1,63 @@
+package app.jemble.e2e;
+
+import jakarta.mail.Address;
+import jakarta.mail.BodyPart;
+import jakarta.mail.MessagingException;
+import jakarta.mail.Multipart;
+import jakarta.mail.internet.InternetAddress;
+import jakarta.mail.internet.MimeMessage;
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+
+/** Looking into mails at the post office. */
+final class Mails {
+
+  private Mails() {}
+
+  static String subject(MimeMessage mail) {
+    try {
+      return String.valueOf(mail.getSubject());
+    } catch (MessagingException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** The first value of a header, or an empty text. */
+  static String header(MimeMessage mail, String name) {
+    try {
+      String[] values = mail.getHeader(name);
+      return values == null ? "" : values[0].replaceAll("\\s+", " ");
+    } catch (MessagingException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  static List<String> recipients(MimeMessage mail) {
+    try {
+      Address[] all = mail.getAllRecipients();
+      return Arrays.stream(all)
+          .map(a -> ((InternetAddress) a).getAddress().toLowerCase(Locale.ROOT))
+          .toList();
+    } catch (MessagingException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** The text of the part of a type. */
+  static String part(MimeMessage mail, String type) {
+    try {
+      Multipart parts = (Multipart) mail.getContent();
+      for (int i = 0; i < parts.getCount(); i++) {
+        BodyPart part = parts.getBodyPart(i);
+        if (part.isMimeType(type)) {
+          return (String) part.getContent();
+        }
+      }
+      throw new AssertionError("no part of type " + type);
+    } catch (MessagingException | IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}
