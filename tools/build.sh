@@ -1,6 +1,7 @@
 # Building, testing, measuring. Sourced by ./jemble.
 
-server_jar="server/target/jemble-server-0.1.0-exec.jar"
+# The server's jar taken apart: it starts in half the time.
+server_jar=".run/app/jemble-server-0.1.0-exec.jar"
 office_jar="standins/target/jemble-standins-0.1.0-exec.jar"
 
 # What the jars were built from; a change of any source builds again.
@@ -21,6 +22,8 @@ build_if_needed() {
   say "Building; the first time takes some minutes ..."
   mvn -q -B -pl core,standins,web,server -am package -Dmaven.test.skip=true -DskipTests -Dspotless.check.skip=true \
     >.run/build.log 2>&1 || { tail -n 40 .run/build.log >&2; fail "the build failed; see .run/build.log"; }
+  rm -rf .run/app
+  java -Djarmode=tools -jar server/target/jemble-server-0.1.0-exec.jar extract --destination .run/app >/dev/null
   echo "$mark" >.run/built
 }
 

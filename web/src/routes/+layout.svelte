@@ -58,7 +58,7 @@
     {:else if signingIn}
       {@render children()}
     {:else if session.colleague}
-      <div class="flex h-dvh min-h-0 flex-col max-md:h-auto max-md:min-h-dvh">
+      <div class="flex h-dvh min-h-0 flex-col">
         <TopBar />
         <main
           class="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-5 pt-3.5 pb-4 max-md:px-3"

@@ -195,13 +195,13 @@
 
 <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
   <input
-    class="max-w-[24rem] min-w-56 flex-1 rounded-md border-transparent bg-transparent px-1 py-0.5 font-heading text-[1.4rem] font-bold hover:border-line focus:border-kelp-mid"
+    class="[field-sizing:content] max-w-[26rem] min-w-40 flex-initial rounded-md border-transparent bg-transparent px-1 py-0.5 font-heading text-[1.4rem] font-bold hover:border-line focus:border-kelp-mid"
     aria-label="Name of the mailing"
     readonly={!editable}
     bind:value={bench.name}
     oninput={() => bench.changed()}
   />
-  <div class="min-w-0 flex-[2_1_24rem]">
+  <div class="min-w-0 flex-[1_1_20rem]">
     {#if look.data}
       <Tally
         label="The audience"
@@ -227,7 +227,7 @@
   </p>
 {/if}
 <div
-  class="grid min-h-0 flex-1 grid-cols-[minmax(0,262fr)_minmax(0,566fr)_minmax(0,388fr)] gap-3 max-lg:grid-cols-1"
+  class="grid min-h-0 flex-1 grid-cols-[minmax(0,262fr)_minmax(0,566fr)_minmax(0,388fr)] gap-3 max-lg:flex-none max-lg:grid-cols-1"
 >
   <WhoPane
     words={bench.mailing.audienceWords}

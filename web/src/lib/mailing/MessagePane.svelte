@@ -19,7 +19,7 @@
 
   const saved = $derived(
     {
-      saved: editable ? 'saved' : '',
+      saved: editable ? 'saved' : 'released',
       changed: 'not saved yet',
       saving: 'saving…',
       failed: 'not saved'
@@ -29,14 +29,15 @@
 
 <Panel title="Message">
   {#snippet aside()}
-    {bench.mailing.templateName ? `from template “${bench.mailing.templateName}”` : ''}
     {#if bench.mailing.followsId}
-      in the thread of <a
-        class="text-kelp hover:underline"
-        href={`/responses/${bench.mailing.followsId}`}>“{bench.mailing.followsName}”</a
-      >
+      in the thread of
+      <a class="text-kelp hover:underline" href={`/responses/${bench.mailing.followsId}`}
+        >“{bench.mailing.followsName}”</a
+      > ·
+    {:else if bench.mailing.templateName}
+      from template “{bench.mailing.templateName}” ·
     {/if}
-    {saved && `· ${saved}`}
+    {saved}
   {/snippet}
   <div class="flex h-full min-h-80 flex-col">
     <div class="flex items-baseline gap-2 border-b border-line px-3.5 py-1.5">

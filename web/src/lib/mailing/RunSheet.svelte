@@ -50,24 +50,27 @@
         onchange={() => setStart('')}
       /> now
     </label>
-    <label class="flex flex-wrap items-center gap-2 py-0.5">
+    <label class="flex items-center gap-2 py-0.5">
       <input
         type="radio"
         name="start"
         class="text-kelp"
         checked={!!bench.startWall}
         onchange={() => setStart(tomorrowAtNine())}
-      />
-      at
-      <input
-        type="datetime-local"
-        class="rounded-md border-line bg-card px-2 py-0.5 disabled:text-soft"
-        aria-label={`Day and time, ${zone} time`}
-        value={bench.startWall?.slice(0, 16) ?? ''}
-        onchange={(event) => setStart(event.currentTarget.value)}
-      />
-      <span class="text-soft">{zone} time</span>
+      /> at a day and time
     </label>
+    {#if bench.startWall}
+      <div class="flex flex-wrap items-center gap-2 py-0.5 ps-6">
+        <input
+          type="datetime-local"
+          class="rounded-md border-line bg-card px-2 py-0.5 disabled:text-soft"
+          aria-label={`Day and time, ${zone} time`}
+          value={bench.startWall.slice(0, 16)}
+          onchange={(event) => setStart(event.currentTarget.value)}
+        />
+        <span class="text-soft">{zone} time</span>
+      </div>
+    {/if}
   </fieldset>
   <div>
     <h2 class="mb-1.5 text-[1rem]">Run sheet</h2>

@@ -24,6 +24,10 @@
     return () => observer.disconnect();
   }
 
+  function tried(tries: number): string {
+    return tries > 1 ? `tried ${tries} times: ` : '';
+  }
+
   /** The reader's own clock, when it is another one. */
   function theirTime(row: OutboxMessage): string {
     if (!row.timeZone || row.timeZone === session.zone) return '';
@@ -34,35 +38,34 @@
   }
 </script>
 
-<table class="w-full">
+<table class="w-full text-[0.96rem]">
   <thead>
     <tr>
       <th scope="col" class={head}>To</th>
       <th scope="col" class={`${head} max-md:hidden`}>Mailing</th>
       <th scope="col" class={head}>State</th>
       <th scope="col" class={head}>Due</th>
-      <th scope="col" class={`${head} max-md:hidden`}>Tries</th>
       <th scope="col" class={head}><span class="sr-only">What to do</span></th>
     </tr>
   </thead>
   <tbody>
     {#each rows as row (row.id)}
       <tr class="h-9 hover:bg-kelp-pale">
-        <td class={`${cell} max-w-72 truncate`}>
+        <td class={`${cell} max-w-64 truncate`}>
           <strong>{row.name}</strong>
           <span class="ms-1 text-[0.87rem] text-soft max-lg:hidden">{row.address}</span>
         </td>
-        <td class={`${cell} max-w-60 truncate max-md:hidden`}>
+        <td class={`${cell} max-w-52 truncate max-md:hidden`}>
           <a class="hover:underline" href={`/mailings/${row.mailingId}`}>{row.mailing}</a>
         </td>
-        <td class={`${cell} max-w-80`}>
+        <td class={`${cell} max-w-72`}>
           <span class="flex items-center gap-1.5">
             <LetterMark letter={states[row.state]?.letter ?? 'sent'} />
             {row.held ? 'held, can be taken back' : (states[row.state]?.words ?? row.state)}
           </span>
           {#if row.reason}
             <span class="block truncate text-[0.8rem] text-soft" title={row.reason}
-              >{row.reason}</span
+              >{tried(row.tries)}{row.reason}</span
             >
           {/if}
         </td>
@@ -70,7 +73,6 @@
           {dayAndTime(row.dueAt, session.zone)}
           {#if theirTime(row)}<span class="text-[0.87rem] text-soft">({theirTime(row)})</span>{/if}
         </td>
-        <td class={`${cell} max-md:hidden`}>{row.tries || ''}</td>
         <td class={`${cell} text-right`}>
           {#if mayWrite}
             {#each acts(row.state) as offer (offer.act)}

@@ -40,11 +40,11 @@
   }
 
   const head =
-    'sticky top-0 z-10 bg-card px-2.5 py-1.5 text-left text-[0.8rem] font-semibold text-soft';
-  const cell = 'px-2.5 whitespace-nowrap overflow-hidden text-ellipsis';
+    'sticky top-0 z-10 bg-card px-2 py-1.5 text-left text-[0.8rem] font-semibold text-soft';
+  const cell = 'px-2 whitespace-nowrap overflow-hidden text-ellipsis';
 </script>
 
-<table class="w-full border-separate border-spacing-0">
+<table class="w-full border-separate text-[0.96rem] border-spacing-0">
   <thead>
     <tr class="h-[31px]">
       <th scope="col" class={`${head} w-9`}>

@@ -27,7 +27,8 @@
   function sent(row: MessageStanding): string {
     const zone = row.timeZone ?? session.zone;
     const time = dayAndTime(row.sentAt, zone);
-    return zone === session.zone ? time : `${time} in ${zoneCity(zone)}`;
+    const same = time === dayAndTime(row.sentAt, session.zone);
+    return same ? time : `${time} in ${zoneCity(zone)}`;
   }
 </script>
 

@@ -38,7 +38,7 @@
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if desk}
   <div
-    class="grid min-h-0 flex-1 grid-cols-[minmax(0,448fr)_minmax(0,449fr)_minmax(0,318fr)] grid-rows-2 gap-3 max-lg:grid-cols-1 max-lg:grid-rows-none"
+    class="grid min-h-0 flex-1 grid-cols-[minmax(0,448fr)_minmax(0,449fr)_minmax(0,318fr)] grid-rows-2 gap-3 max-lg:flex-none max-lg:grid-cols-1 max-lg:grid-rows-none"
   >
     <Panel title="Wants a decision" scrolls>
       {#snippet aside()}{desk.decisions.length || 'nothing'}{/snippet}

@@ -57,10 +57,12 @@
   const about = $derived(mailingId ? rows.find((r) => r.mailingId === mailingId)?.mailing : '');
 
   function choose(key: string | undefined) {
-    const next = new URLSearchParams();
-    if (mailingId) next.set('mailing', String(mailingId));
-    if (key && key !== state) next.set('state', key);
-    const query = next.toString();
+    const query = [
+      mailingId ? `mailing=${mailingId}` : '',
+      key && key !== state ? `state=${key}` : ''
+    ]
+      .filter(Boolean)
+      .join('&');
     void goto(query ? `/outbox?${query}` : '/outbox', { replaceState: true, keepFocus: true });
   }
 

@@ -137,7 +137,9 @@
     onchoose={chooseReach}
   />
 {/if}
-<div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_306px] gap-3.5 max-lg:grid-cols-1">
+<div
+  class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_306px] gap-3.5 max-lg:grid-cols-1 max-lg:grid-rows-[auto_minmax(0,1fr)]"
+>
   <!-- What scrolls must be reachable by key. -->
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div class="panel min-h-0 overflow-auto" tabindex="0" role="region" aria-label="People">
@@ -161,7 +163,10 @@
       />
     {/if}
   </div>
-  <aside class="panel min-h-0 overflow-y-auto max-lg:order-first" aria-label="Person">
+  <aside
+    class={`panel min-h-0 overflow-y-auto max-lg:order-first ${search.cursor === null ? 'max-lg:hidden' : 'max-lg:max-h-[38dvh]'}`}
+    aria-label="Person"
+  >
     {#if shown !== null}
       <PersonPane id={shown} onwrite={write} />
     {:else}

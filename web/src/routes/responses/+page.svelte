@@ -26,7 +26,9 @@
   title="Responses"
   words="What came back on each mailing. Every number opens its people."
 />
-<div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_316px] gap-3 max-lg:grid-cols-1">
+<div
+  class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_316px] gap-3 max-lg:flex-none max-lg:grid-cols-1"
+>
   <!-- What scrolls must be reachable by key. -->
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div class="panel min-h-0 overflow-auto" tabindex="0" role="region" aria-label="Mailings">

@@ -111,7 +111,9 @@
       </p>
     {/if}
   {/if}
-  <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_316px] gap-3 max-lg:grid-cols-1">
+  <div
+    class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_316px] gap-3 max-lg:flex-none max-lg:grid-cols-1"
+  >
     <Panel title={`${part.title}: ${count(size)} ${size === 1 ? 'person' : 'people'}`} scrolls>
       {#snippet aside()}{part.words}{/snippet}
       {#if list.error}

@@ -182,7 +182,7 @@ public class FirstMailingTest extends BrowserTest {
     page.keyboard().type("place");
     press("Enter");
     assertThat(body.locator(".merge-field").last()).hasText("place");
-    assertThat(page.getByText("· saved")).isVisible();
+    assertThat(page.getByText(Pattern.compile("· saved$"))).isVisible();
     assertThat(page.getByText(Pattern.compile("have no last visit|has no last visit")))
         .not()
         .isVisible();
@@ -216,10 +216,11 @@ public class FirstMailingTest extends BrowserTest {
     assertThat(office.delivered()).isEmpty();
 
     sql.sql("update workspace set hold_seconds = 0").update();
-    page.getByLabel(Pattern.compile("Day and time.*")).fill("2027-03-24T09:00");
+    page.getByLabel("at a day and time").check();
+    page.getByLabel(Pattern.compile("^Day and time.*")).fill("2027-03-24T09:00");
     assertThat(page.getByText(Pattern.compile("leave from Wed 24 Mar 2027, 09:00, London time")))
         .isVisible();
-    assertThat(page.getByText("· saved")).isVisible();
+    assertThat(page.getByText(Pattern.compile("· saved$"))).isVisible();
     page.locator("main").click(new Locator.ClickOptions().setPosition(2, 2));
     press("r");
     assertThat(dialog).containsText("They leave from Wed 24 Mar 2027, 09:00");
@@ -332,7 +333,7 @@ public class FirstMailingTest extends BrowserTest {
     press("Tab", "Tab");
     page.getByLabel("When it is not known, write").fill("friend");
     press("Enter");
-    assertThat(page.getByText("· saved")).isVisible();
+    assertThat(page.getByText(Pattern.compile("· saved$"))).isVisible();
     button(Pattern.compile("Release .*…")).click();
     button(Pattern.compile("Release [\\d,]+$")).click();
     assertThat(page.getByRole(AriaRole.REGION, named("Under way"))).isVisible();
