@@ -1,6 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
+  import { mailingsQuery, templatesQuery } from '$lib/api/queries';
   import Ask from '$lib/ui/Ask.svelte';
   import { Input } from 'flowbite-svelte';
   import { createQuery } from '@tanstack/svelte-query';
@@ -29,16 +30,8 @@
       ),
     enabled: keys.finder && words.trim().length > 1
   }));
-  const mailings = createQuery(() => ({
-    queryKey: ['mailings'],
-    queryFn: () => answer(api.GET('/api/mailings')),
-    enabled: keys.finder
-  }));
-  const templates = createQuery(() => ({
-    queryKey: ['templates'],
-    queryFn: () => answer(api.GET('/api/templates')),
-    enabled: keys.finder
-  }));
+  const mailings = createQuery(mailingsQuery);
+  const templates = createQuery(templatesQuery);
   const results = $derived(
     found(words, {
       people: words.trim().length > 1 ? (people.data ?? []) : [],

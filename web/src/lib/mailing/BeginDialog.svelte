@@ -1,6 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
+  import { templatesQuery } from '$lib/api/queries';
   import type { Filter } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
   import MergeText from '$lib/template/MergeText.svelte';
@@ -19,11 +20,7 @@
 
   let { open = $bindable(), count, filter, picks, leftOut }: Props = $props();
 
-  const templates = createQuery(() => ({
-    queryKey: ['templates'],
-    queryFn: () => answer(api.GET('/api/templates')),
-    enabled: open
-  }));
+  const templates = createQuery(templatesQuery);
   let busy = $state(false);
 
   async function begin(templateId: number | null) {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
+  import { fieldsQuery, topicsQuery } from '$lib/api/queries';
   import type { AudiencePerson, Bench } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
   import { keys } from '$lib/keys/keys.svelte';
@@ -42,16 +43,8 @@
   let releasing = $state(false);
   let busy = $state(false);
 
-  const fields = createQuery(() => ({
-    queryKey: ['fields'],
-    queryFn: () => answer(api.GET('/api/fields')),
-    staleTime: 60_000
-  }));
-  const topics = createQuery(() => ({
-    queryKey: ['topics'],
-    queryFn: () => answer(api.GET('/api/topics')),
-    staleTime: 60_000
-  }));
+  const fields = createQuery(fieldsQuery);
+  const topics = createQuery(topicsQuery);
   const path = $derived({ path: { id } });
   const look = createQuery(() => ({
     queryKey: ['look', id, bench.revision],

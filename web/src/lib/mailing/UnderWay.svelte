@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { answer, api } from '$lib/api/client';
+  import { outboxTallyQuery, summaryQuery } from '$lib/api/queries';
   import type { Bench } from '$lib/api/types';
   import { dayAndTime } from '$lib/format/dates';
   import { count, messages } from '$lib/format/numbers';
@@ -18,20 +18,8 @@
 
   let { mailing, busy, ontakeback, onwithdraw }: Props = $props();
 
-  const summary = createQuery(() => ({
-    queryKey: ['summary', mailing.id],
-    queryFn: () =>
-      answer(
-        api.GET('/api/responses/{mailingId}', { params: { path: { mailingId: mailing.id } } })
-      ),
-    refetchInterval: 2000
-  }));
-  const outbox = createQuery(() => ({
-    queryKey: ['outbox-tally', mailing.id],
-    queryFn: () =>
-      answer(api.GET('/api/outbox/tally', { params: { query: { mailingId: mailing.id } } })),
-    refetchInterval: 2000
-  }));
+  const summary = createQuery(() => summaryQuery(mailing.id));
+  const outbox = createQuery(() => outboxTallyQuery(mailing.id));
 
   const seconds = $derived(held.secondsUntil(mailing.heldUntil));
   const of = (states: string[]) =>

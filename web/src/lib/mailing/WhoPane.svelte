@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whenSeen } from '$lib/ui/whenSeen';
   import type { AudiencePerson } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
   import Panel from '$lib/ui/Panel.svelte';
@@ -37,12 +38,6 @@
     ontakein,
     onend
   }: Props = $props();
-
-  function watchEnd(node: HTMLElement) {
-    const observer = new IntersectionObserver((seen) => seen[0]?.isIntersecting && onend());
-    observer.observe(node);
-    return () => observer.disconnect();
-  }
 </script>
 
 <Panel title="Who" class="max-lg:max-h-80">
@@ -104,7 +99,7 @@
       {:else}
         <li class="px-3 py-2 text-soft">Nobody here.</li>
       {/each}
-      <li {@attach watchEnd} class="h-px" aria-hidden="true"></li>
+      <li {@attach whenSeen(onend)} class="h-px" aria-hidden="true"></li>
     </ul>
   </div>
 </Panel>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whenSeen } from '$lib/ui/whenSeen';
   import type { OutboxMessage } from '$lib/api/types';
   import { clock, dayAndTime, zoneCity } from '$lib/format/dates';
   import { session } from '$lib/session/session.svelte';
@@ -17,12 +18,6 @@
     'sticky top-0 z-10 bg-card px-3 py-1.5 text-left text-[0.8rem] font-semibold text-soft whitespace-nowrap';
   const cell = 'border-t border-line-soft px-3 py-1 whitespace-nowrap';
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
-
-  function watchEnd(node: HTMLElement) {
-    const observer = new IntersectionObserver((seen) => seen[0]?.isIntersecting && onend());
-    observer.observe(node);
-    return () => observer.disconnect();
-  }
 
   function tried(tries: number): string {
     return tries > 1 ? `tried ${tries} times: ` : '';
@@ -89,4 +84,4 @@
     {/each}
   </tbody>
 </table>
-<div {@attach watchEnd} class="h-px"></div>
+<div {@attach whenSeen(onend)} class="h-px"></div>

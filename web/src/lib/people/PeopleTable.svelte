@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whenSeen } from '$lib/ui/whenSeen';
   import type { PersonRow } from '$lib/api/types';
   import { calendarDay, dayAndYear } from '$lib/format/dates';
   import { shortName } from '$lib/format/numbers';
@@ -30,14 +31,6 @@
     oncursor,
     onend
   }: Props = $props();
-
-  function watchEnd(node: HTMLElement) {
-    const observer = new IntersectionObserver((seen) => seen[0]?.isIntersecting && onend(), {
-      rootMargin: '600px'
-    });
-    observer.observe(node);
-    return () => observer.disconnect();
-  }
 
   const head =
     'sticky top-0 z-10 bg-card px-2 py-1.5 text-left text-[0.8rem] font-semibold text-soft';
@@ -113,7 +106,7 @@
     {/each}
   </tbody>
 </table>
-<div {@attach watchEnd} class="h-px"></div>
+<div {@attach whenSeen(onend)} class="h-px"></div>
 
 <style>
   .here > td:first-child {

@@ -1,10 +1,10 @@
 <script lang="ts">
+  import { whenSeen } from '$lib/ui/whenSeen';
   import type { MessageStanding } from '$lib/api/types';
   import { dayAndTime, dayAndYear, zoneCity } from '$lib/format/dates';
   import { session } from '$lib/session/session.svelte';
   import LetterMark from '$lib/ui/LetterMark.svelte';
   import { standings } from './kinds';
-  import { standingWords } from './words';
 
   interface Props {
     rows: MessageStanding[];
@@ -16,12 +16,6 @@
   const head =
     'sticky top-0 z-10 bg-card px-3 py-1.5 text-left text-[0.8rem] font-semibold text-soft';
   const cell = 'border-t border-line-soft px-3 whitespace-nowrap';
-
-  function watchEnd(node: HTMLElement) {
-    const observer = new IntersectionObserver((seen) => seen[0]?.isIntersecting && onend());
-    observer.observe(node);
-    return () => observer.disconnect();
-  }
 
   /** On the reader's own clock, which is named when it is another one. */
   function sent(row: MessageStanding): string {
@@ -51,7 +45,7 @@
         <td class={cell}>
           <span class="flex items-center gap-1.5">
             <LetterMark letter={standings[row.standing].letter} />
-            {standingWords[row.standing]}
+            {standings[row.standing].words}
           </span>
         </td>
         <td class={`${cell} max-md:hidden`}>{sent(row)}</td>
@@ -67,4 +61,4 @@
     {/each}
   </tbody>
 </table>
-<div {@attach watchEnd} class="h-px"></div>
+<div {@attach whenSeen(onend)} class="h-px"></div>

@@ -19,7 +19,7 @@ describe('what came in', () => {
   it('is told as people say it', () => {
     expect(told(latest('OPENED'), true)).toBe('opened “Winter storage”');
     expect(told(latest('CLICKED'), false)).toBe('followed a link');
-    expect(happening('REPLIED')).toEqual({ word: 'Replied', after: 'to ' });
+    expect(happening('REPLIED')).toMatchObject({ word: 'Replied', after: 'to ' });
   });
   it('never counts software as a reader', () => {
     expect(smallPrint(latest('MACHINE_OPENED', '', 2))).toBe(

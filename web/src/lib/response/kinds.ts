@@ -4,51 +4,41 @@ import type { Tone } from '$lib/ui/Tally.svelte';
 
 type Kind = Latest['kind'] | 'SENT';
 
-/** How something that passed between us is told: "Replied to “…”". */
+/** How a kind is told ("Replied to “…”"), and its letter shape. */
+const kinds: Record<Kind, { word: string; after: string; letter: Letter }> = {
+  SENT: { word: 'Sent', after: '', letter: 'sent' },
+  OPENED: { word: 'Opened', after: '', letter: 'opened' },
+  MACHINE_OPENED: { word: 'Mail service fetched', after: '', letter: 'machine' },
+  CLICKED: { word: 'Followed a link', after: 'in ', letter: 'clicked' },
+  MACHINE_CLICKED: { word: 'Mail service tried a link', after: 'in ', letter: 'machine' },
+  REPLIED: { word: 'Replied', after: 'to ', letter: 'replied' },
+  AUTO_REPLIED: { word: 'Is away', after: ': automatic reply to ', letter: 'away' },
+  RETURNED_HARD: { word: 'Came back for good', after: ': ', letter: 'returned' },
+  RETURNED_SOFT: { word: 'Came back for now', after: ': ', letter: 'returned' },
+  LEFT: { word: 'Left the list', after: 'by ', letter: 'left' },
+  COMPLAINED: { word: 'Called it unwanted', after: ': ', letter: 'returned' }
+};
+
+/** How something that passed between us is told; an unknown kind by its own name. */
 export function happening(kind: string): { word: string; after: string } {
-  const told: Record<Kind, { word: string; after: string }> = {
-    SENT: { word: 'Sent', after: '' },
-    OPENED: { word: 'Opened', after: '' },
-    MACHINE_OPENED: { word: 'Mail service fetched', after: '' },
-    CLICKED: { word: 'Followed a link', after: 'in ' },
-    MACHINE_CLICKED: { word: 'Mail service tried a link', after: 'in ' },
-    REPLIED: { word: 'Replied', after: 'to ' },
-    AUTO_REPLIED: { word: 'Is away', after: ': automatic reply to ' },
-    RETURNED_HARD: { word: 'Came back for good', after: ': ' },
-    RETURNED_SOFT: { word: 'Came back for now', after: ': ' },
-    LEFT: { word: 'Left the list', after: 'by ' },
-    COMPLAINED: { word: 'Called it unwanted', after: ': ' }
-  };
-  return told[kind as Kind] ?? { word: kind, after: '' };
+  return kinds[kind as Kind] ?? { word: kind, after: '' };
 }
 
 /** The letter shape of a response. */
 export function letterOf(kind: Latest['kind']): Letter {
-  const letters: Record<Latest['kind'], Letter> = {
-    OPENED: 'opened',
-    MACHINE_OPENED: 'machine',
-    CLICKED: 'clicked',
-    MACHINE_CLICKED: 'machine',
-    REPLIED: 'replied',
-    AUTO_REPLIED: 'away',
-    RETURNED_HARD: 'returned',
-    RETURNED_SOFT: 'returned',
-    LEFT: 'left',
-    COMPLAINED: 'returned'
-  };
-  return letters[kind];
+  return kinds[kind].letter;
 }
 
-/** The letter shape and the tone of where a message stands. */
-export const standings: Record<Standing, { letter: Letter; tone: Tone }> = {
-  REPLIED: { letter: 'replied', tone: 'deep' },
-  CLICKED: { letter: 'clicked', tone: 'mid' },
-  OPENED: { letter: 'opened', tone: 'light' },
-  MACHINE_OPENED: { letter: 'machine', tone: 'machine' },
-  NOTHING: { letter: 'sent', tone: 'open' },
-  AUTO_REPLIED: { letter: 'away', tone: 'look' },
-  LEFT: { letter: 'left', tone: 'off' },
-  RETURNED: { letter: 'returned', tone: 'bad' }
+/** The letter shape, the tone and the words of where a message stands. */
+export const standings: Record<Standing, { letter: Letter; tone: Tone; words: string }> = {
+  REPLIED: { letter: 'replied', tone: 'deep', words: 'replied' },
+  CLICKED: { letter: 'clicked', tone: 'mid', words: 'clicked' },
+  OPENED: { letter: 'opened', tone: 'light', words: 'opened' },
+  MACHINE_OPENED: { letter: 'machine', tone: 'machine', words: 'opened by a machine' },
+  NOTHING: { letter: 'sent', tone: 'open', words: 'nothing yet' },
+  AUTO_REPLIED: { letter: 'away', tone: 'look', words: 'auto-reply' },
+  LEFT: { letter: 'left', tone: 'off', words: 'left the list' },
+  RETURNED: { letter: 'returned', tone: 'bad', words: 'returned' }
 };
 
 /** One line of what just came in, after the name: "replied", "opened “Easter hours”". */

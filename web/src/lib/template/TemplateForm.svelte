@@ -1,6 +1,7 @@
 <script lang="ts">
   import { beforeNavigate, goto } from '$app/navigation';
   import { ApiProblem, answer, api } from '$lib/api/client';
+  import { fieldsQuery, topicsQuery } from '$lib/api/queries';
   import type { Template } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -17,16 +18,8 @@
   let { template }: Props = $props();
 
   const queries = useQueryClient();
-  const fields = createQuery(() => ({
-    queryKey: ['fields'],
-    queryFn: () => answer(api.GET('/api/fields')),
-    staleTime: 60_000
-  }));
-  const topics = createQuery(() => ({
-    queryKey: ['topics'],
-    queryFn: () => answer(api.GET('/api/topics')),
-    staleTime: 60_000
-  }));
+  const fields = createQuery(fieldsQuery);
+  const topics = createQuery(topicsQuery);
 
   // A form begins with what was there and then goes its own way.
   // svelte-ignore state_referenced_locally

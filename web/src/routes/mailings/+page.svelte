@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { answer, api } from '$lib/api/client';
+  import { mailingsQuery } from '$lib/api/queries';
   import type { MailingRow } from '$lib/api/types';
   import { dayAndTime, dayAndYear } from '$lib/format/dates';
   import { count } from '$lib/format/numbers';
@@ -12,11 +12,7 @@
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
-  const query = createQuery(() => ({
-    queryKey: ['mailings'],
-    queryFn: () => answer(api.GET('/api/mailings')),
-    refetchInterval: 4000
-  }));
+  const query = createQuery(mailingsQuery);
   const drafts = $derived((query.data ?? []).filter((m) => m.state === 'DRAFT'));
   const released = $derived((query.data ?? []).filter((m) => m.state !== 'DRAFT'));
 

@@ -2,6 +2,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
+  import { outboxTallyQuery } from '$lib/api/queries';
   import type { OutboxMessage } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
   import OutboxTable from '$lib/outbox/OutboxTable.svelte';
@@ -21,11 +22,7 @@
   const mailingId = $derived(Number(page.url.searchParams.get('mailing')) || undefined);
   const state = $derived(page.url.searchParams.get('state') ?? undefined);
 
-  const tally = createQuery(() => ({
-    queryKey: ['outbox-tally', mailingId],
-    queryFn: () => answer(api.GET('/api/outbox/tally', { params: { query: { mailingId } } })),
-    refetchInterval: 2000
-  }));
+  const tally = createQuery(() => outboxTallyQuery(mailingId));
   const list = createInfiniteQuery(() => ({
     queryKey: ['outbox', mailingId, state],
     queryFn: ({ pageParam }) =>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
+  import { fieldsQuery } from '$lib/api/queries';
   import type { PersonRow, Reach } from '$lib/api/types';
   import { toFilter, type FilterDraft } from '$lib/filter/draft';
   import FilterSentence from '$lib/filter/FilterSentence.svelte';
@@ -25,11 +26,7 @@
   import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
 
-  const fields = createQuery(() => ({
-    queryKey: ['fields'],
-    queryFn: () => answer(api.GET('/api/fields')),
-    staleTime: 60_000
-  }));
+  const fields = createQuery(fieldsQuery);
   const filter = $derived(toFilter(search.draft, fields.data?.filter ?? []));
 
   const tally = createQuery(() => ({

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { answer, api } from '$lib/api/client';
+  import { templatesQuery } from '$lib/api/queries';
   import { dayAndYear } from '$lib/format/dates';
   import { session } from '$lib/session/session.svelte';
   import MergeText from '$lib/template/MergeText.svelte';
@@ -9,10 +9,7 @@
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
-  const query = createQuery(() => ({
-    queryKey: ['templates'],
-    queryFn: () => answer(api.GET('/api/templates'))
-  }));
+  const query = createQuery(templatesQuery);
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
 </script>
 

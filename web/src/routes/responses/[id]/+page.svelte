@@ -2,6 +2,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
+  import { summaryQuery } from '$lib/api/queries';
   import type { MessageStanding } from '$lib/api/types';
   import { daysAgo, weekday } from '$lib/format/dates';
   import { count, percent } from '$lib/format/numbers';
@@ -20,12 +21,7 @@
   import { onMount } from 'svelte';
 
   const mailingId = $derived(Number(page.params.id));
-  const query = createQuery(() => ({
-    queryKey: ['summary', mailingId],
-    queryFn: () =>
-      answer(api.GET('/api/responses/{mailingId}', { params: { path: { mailingId } } })),
-    refetchInterval: 2000
-  }));
+  const query = createQuery(() => summaryQuery(mailingId));
   const summary = $derived(query.data);
   const part = $derived(summary && partOf(page.url.searchParams.get('part'), summary));
   const list = createInfiniteQuery(() => ({

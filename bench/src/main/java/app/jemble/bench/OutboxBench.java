@@ -1,5 +1,6 @@
 package app.jemble.bench;
 
+import app.jemble.outbox.PromptSockets;
 import jakarta.mail.Address;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
@@ -8,15 +9,12 @@ import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeMessage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.Socket;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Properties;
 import java.util.concurrent.locks.LockSupport;
-import javax.net.SocketFactory;
 
 /**
  * From release to the mail server, every message durable before it leaves; next to a bare loop of
@@ -131,7 +129,7 @@ final class OutboxBench {
 
   private static void send(SmtpSink sink, byte[] octets, int count) {
     Properties p = new Properties();
-    p.put("mail.smtp.socketFactory", new NoDelay());
+    p.put("mail.smtp.socketFactory", new PromptSockets());
     Session session = Session.getInstance(p);
     try (Transport transport = session.getTransport("smtp")) {
       transport.connect("127.0.0.1", sink.port(), null, null);
@@ -155,37 +153,5 @@ final class OutboxBench {
     java.io.ByteArrayOutputStream out = new java.io.ByteArrayOutputStream();
     message.writeTo(out);
     return out.toByteArray();
-  }
-
-  /** Sockets that do not wait for more (TCP_NODELAY): without it the loop would be no peer. */
-  private static final class NoDelay extends SocketFactory {
-    @Override
-    public Socket createSocket() throws IOException {
-      Socket socket = new Socket();
-      socket.setTcpNoDelay(true);
-      return socket;
-    }
-
-    @Override
-    public Socket createSocket(String host, int port) throws IOException {
-      return new Socket(host, port);
-    }
-
-    @Override
-    public Socket createSocket(String host, int port, InetAddress local, int localPort)
-        throws IOException {
-      return new Socket(host, port, local, localPort);
-    }
-
-    @Override
-    public Socket createSocket(InetAddress host, int port) throws IOException {
-      return new Socket(host, port);
-    }
-
-    @Override
-    public Socket createSocket(InetAddress host, int port, InetAddress local, int localPort)
-        throws IOException {
-      return new Socket(host, port, local, localPort);
-    }
   }
 }

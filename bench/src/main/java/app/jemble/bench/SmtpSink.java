@@ -1,12 +1,11 @@
 package app.jemble.bench;
 
+import app.jemble.LoopbackServer;
 import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -15,52 +14,31 @@ import java.util.concurrent.atomic.AtomicInteger;
 final class SmtpSink implements AutoCloseable {
 
   final AtomicInteger taken = new AtomicInteger();
-  private final ServerSocket socket;
+  private final LoopbackServer server;
 
   SmtpSink() throws IOException {
-    socket = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
-    Thread listener = new Thread(this::listen, "sink");
-    listener.setDaemon(true);
-    listener.start();
+    server = new LoopbackServer(this::talk);
   }
 
   int port() {
-    return socket.getLocalPort();
+    return server.port();
   }
 
-  private void listen() {
-    while (!socket.isClosed()) {
-      try {
-        Socket client = socket.accept();
-        client.setTcpNoDelay(true);
-        Thread talk = new Thread(() -> talk(client), "sink-talk");
-        talk.setDaemon(true);
-        talk.start();
-      } catch (IOException closed) {
-        return;
-      }
-    }
-  }
-
-  private void talk(Socket client) {
-    try (client;
-        InputStream in = new BufferedInputStream(client.getInputStream(), 1 << 16);
-        OutputStream out = new BufferedOutputStream(client.getOutputStream())) {
-      say(out, "220 sink");
-      String line = readLine(in);
-      while (line != null && !line.startsWith("QUIT")) {
-        if (line.startsWith("DATA")) {
-          say(out, "354 go on");
-          while (!".".equals(line)) {
-            line = readLine(in);
-          }
-          taken.incrementAndGet();
+  private void talk(Socket client) throws IOException {
+    InputStream in = new BufferedInputStream(client.getInputStream(), 1 << 16);
+    OutputStream out = new BufferedOutputStream(client.getOutputStream());
+    say(out, "220 sink");
+    String line = readLine(in);
+    while (line != null && !line.startsWith("QUIT")) {
+      if (line.startsWith("DATA")) {
+        say(out, "354 go on");
+        while (line != null && !line.equals(".")) {
+          line = readLine(in);
         }
-        say(out, "250 fine");
-        line = readLine(in);
+        taken.incrementAndGet();
       }
-    } catch (IOException gone) {
-      // The client is gone; that is its affair.
+      say(out, "250 fine");
+      line = readLine(in);
     }
   }
 
@@ -83,6 +61,6 @@ final class SmtpSink implements AutoCloseable {
 
   @Override
   public void close() throws IOException {
-    socket.close();
+    server.close();
   }
 }

@@ -61,6 +61,16 @@ class Departures {
     return Optional.of(new Ready(mime, outgoing.returnAddress()));
   }
 
+  /**
+   * Notes that the mail server took a message over, without waiting for the disk. Losing the note
+   * in a crash leaves a message whose hand-over had begun: a doubt, never a second message.
+   */
+  @Transactional
+  void sent(String worker, OutboxMapper.Claimed message) {
+    mapper.doNotWaitForDisk();
+    mapper.end(message.id(), worker, "sent", "", null, clock.instant());
+  }
+
   private OutgoingMessage compose(OutboxMapper.Claimed message, Instant now) {
     SharedTexts.Frozen frozen = texts.thaw(message.frozen());
     ThreadPlace place = new ThreadPlace(message.inReplyTo(), message.referenceIds());

@@ -100,6 +100,10 @@ interface OutboxMapper {
       """)
   int keepCopy(@Param("id") long id, @Param("mime") byte[] mime);
 
+  /** For the rest of this transaction only. */
+  @Update("set local synchronous_commit = off")
+  int doNotWaitForDisk();
+
   /** The process that began it says how it ended; in doubt counts as still its own. */
   @Update(
       """

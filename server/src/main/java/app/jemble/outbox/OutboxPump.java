@@ -116,7 +116,7 @@ class OutboxPump {
     HandoverResult result = connection.send(ready.mime(), ready.returnAddress(), message.address());
     Instant now = clock.instant();
     if (result instanceof HandoverResult.Accepted) {
-      mapper.end(message.id(), worker, "sent", "", null, now);
+      departures.sent(worker, message);
     } else if (result instanceof HandoverResult.Refused refused) {
       mapper.end(message.id(), worker, "refused", refused.words(), null, null);
     } else if (result instanceof HandoverResult.InDoubt doubt) {

@@ -9,7 +9,7 @@ import javax.net.SocketFactory;
  * Sockets that send at once (TCP_NODELAY). Without it each message longer than one buffer waits for
  * a delayed acknowledgement, some 40 ms.
  */
-final class PromptSockets extends SocketFactory {
+public final class PromptSockets extends SocketFactory {
 
   @Override
   public Socket createSocket() throws IOException {

@@ -1,11 +1,11 @@
 package app.jemble.outbox;
 
+import app.jemble.LoopbackServer;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.io.OutputStreamWriter;
 import java.io.Writer;
-import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -20,19 +20,16 @@ import java.util.Locale;
  */
 final class RudeMailServer implements AutoCloseable {
 
-  private final ServerSocket socket;
+  private final LoopbackServer server;
   private final List<String> taken = Collections.synchronizedList(new ArrayList<>());
   private volatile String politeTo = "nobody";
 
   RudeMailServer() throws IOException {
-    socket = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
-    Thread listener = new Thread(this::listen, "rude-mail-server");
-    listener.setDaemon(true);
-    listener.start();
+    server = new LoopbackServer(this::talk);
   }
 
   int port() {
-    return socket.getLocalPort();
+    return server.port();
   }
 
   /** From now on everything to this domain is taken well. */
@@ -47,53 +44,35 @@ final class RudeMailServer implements AutoCloseable {
     }
   }
 
-  private void listen() {
-    while (!socket.isClosed()) {
-      try {
-        Socket client = socket.accept();
-        Thread talk = new Thread(() -> talk(client), "rude-talk");
-        talk.setDaemon(true);
-        talk.start();
-      } catch (IOException closed) {
-        return;
-      }
-    }
-  }
-
-  private void talk(Socket client) {
-    try (client;
-        BufferedReader in =
-            new BufferedReader(
-                new InputStreamReader(client.getInputStream(), StandardCharsets.ISO_8859_1))) {
-      Writer out =
-          new java.io.OutputStreamWriter(client.getOutputStream(), StandardCharsets.US_ASCII);
-      say(out, "220 rude.test");
-      String recipient = "";
-      for (String line = in.readLine(); line != null; line = in.readLine()) {
-        String verb = line.toUpperCase(Locale.ROOT);
-        if (verb.startsWith("RCPT TO:")) {
-          recipient = line.substring(line.indexOf('<') + 1, line.indexOf('>'));
-          say(out, rcptAnswer(recipient));
-        } else if (verb.equals("DATA")) {
-          if (is(recipient, "vanish@")) {
-            return;
-          }
-          say(out, "354 go on");
-          readText(in);
-          if (is(recipient, "mute@")) {
-            taken.add(recipient);
-            return;
-          }
-          say(out, textAnswer(recipient));
-        } else if (verb.equals("QUIT")) {
-          say(out, "221 bye");
+  private void talk(Socket client) throws IOException {
+    BufferedReader in =
+        new BufferedReader(
+            new InputStreamReader(client.getInputStream(), StandardCharsets.ISO_8859_1));
+    Writer out = new OutputStreamWriter(client.getOutputStream(), StandardCharsets.US_ASCII);
+    say(out, "220 rude.test");
+    String recipient = "";
+    for (String line = in.readLine(); line != null; line = in.readLine()) {
+      String verb = line.toUpperCase(Locale.ROOT);
+      if (verb.startsWith("RCPT TO:")) {
+        recipient = line.substring(line.indexOf('<') + 1, line.indexOf('>'));
+        say(out, rcptAnswer(recipient));
+      } else if (verb.equals("DATA")) {
+        if (is(recipient, "vanish@")) {
           return;
-        } else {
-          say(out, "250 fine");
         }
+        say(out, "354 go on");
+        readText(in);
+        if (is(recipient, "mute@")) {
+          taken.add(recipient);
+          return;
+        }
+        say(out, textAnswer(recipient));
+      } else if (verb.equals("QUIT")) {
+        say(out, "221 bye");
+        return;
+      } else {
+        say(out, "250 fine");
       }
-    } catch (IOException gone) {
-      // The client is gone; that is its affair.
     }
   }
 
@@ -130,6 +109,6 @@ final class RudeMailServer implements AutoCloseable {
 
   @Override
   public void close() throws IOException {
-    socket.close();
+    server.close();
   }
 }

@@ -1,0 +1,43 @@
+import { answer, api } from './client';
+
+/** Questions that several screens ask: one key and one answer for all of them. */
+
+const SELDOM = 60_000;
+
+/** The fields to filter by and to merge. */
+export const fieldsQuery = () => ({
+  queryKey: ['fields'],
+  queryFn: () => answer(api.GET('/api/fields')),
+  staleTime: SELDOM
+});
+
+/** The topics of mailings, which people can leave. */
+export const topicsQuery = () => ({
+  queryKey: ['topics'],
+  queryFn: () => answer(api.GET('/api/topics')),
+  staleTime: SELDOM
+});
+
+export const templatesQuery = () => ({
+  queryKey: ['templates'],
+  queryFn: () => answer(api.GET('/api/templates'))
+});
+
+export const mailingsQuery = () => ({
+  queryKey: ['mailings'],
+  queryFn: () => answer(api.GET('/api/mailings'))
+});
+
+/** What came back on one mailing. */
+export const summaryQuery = (mailingId: number) => ({
+  queryKey: ['summary', mailingId],
+  queryFn: () => answer(api.GET('/api/responses/{mailingId}', { params: { path: { mailingId } } })),
+  refetchInterval: 2000
+});
+
+/** How many messages of a mailing, or of all, are in which state of the outbox. */
+export const outboxTallyQuery = (mailingId: number | undefined) => ({
+  queryKey: ['outbox-tally', mailingId],
+  queryFn: () => answer(api.GET('/api/outbox/tally', { params: { query: { mailingId } } })),
+  refetchInterval: 2000
+});
