@@ -31,9 +31,9 @@ final class MimeWriter {
   static byte[] write(OutgoingMessage message) {
     try {
       MimeMessage mime = new StableIdMessage(message.messageId());
-      mime.setFrom(address(message.from()));
-      mime.setRecipient(jakarta.mail.Message.RecipientType.TO, address(message.to()));
-      mime.setSubject(message.subject(), UTF_8);
+      mime.setHeader("From", address(message.from()));
+      mime.setHeader("To", address(message.to()));
+      mime.setHeader("Subject", MimeUtility.fold(9, HeaderWords.encode(message.subject())));
       mime.setSentDate(Date.from(message.date()));
       if (message.thread().inReplyTo() != null) {
         mime.setHeader("In-Reply-To", message.thread().inReplyTo());
@@ -57,10 +57,12 @@ final class MimeWriter {
     }
   }
 
-  private static InternetAddress address(Mailbox mailbox) throws UnsupportedEncodingException {
-    return mailbox.name().isEmpty()
-        ? new InternetAddress(mailbox.address(), null)
-        : new InternetAddress(mailbox.address(), mailbox.name(), UTF_8);
+  private static String address(Mailbox mailbox) throws UnsupportedEncodingException {
+    if (HeaderWords.looksEncoded(mailbox.name())) {
+      return HeaderWords.encode(mailbox.name()) + "\r\n <" + mailbox.address() + ">";
+    }
+    String name = mailbox.name().isEmpty() ? null : mailbox.name();
+    return MimeUtility.fold(6, new InternetAddress(mailbox.address(), name, UTF_8).toString());
   }
 
   private static MimeBodyPart part(String text, String subtype) throws MessagingException {

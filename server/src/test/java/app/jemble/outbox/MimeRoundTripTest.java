@@ -1,0 +1,129 @@
+package app.jemble.outbox;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.core.message.Mailbox;
+import app.jemble.core.message.OutgoingMessage;
+import app.jemble.core.message.ThreadPlace;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.apache.james.mime4j.dom.Entity;
+import org.apache.james.mime4j.dom.Message;
+import org.apache.james.mime4j.dom.Multipart;
+import org.apache.james.mime4j.dom.TextBody;
+import org.apache.james.mime4j.message.DefaultMessageBuilder;
+import org.testng.annotations.Test;
+
+/**
+ * What is written reads back the same with Apache James Mime4j, for random people and texts of all
+ * scripts; lines keep within RFC 5322 section 2.1.1.
+ */
+public class MimeRoundTripTest {
+
+  private static final int MESSAGES = 400;
+  private static final List<String> WORDS =
+      List.of(
+          "Bea",
+          "O'Neil",
+          "Zoë",
+          "Łucja",
+          "Мария",
+          "王小舟",
+          "さくら",
+          "نور",
+          "ליאת",
+          "👩‍🚀",
+          "Đặng",
+          "(comment)",
+          "\"quoted\"",
+          "a,b",
+          "x;y",
+          "<z>",
+          "@",
+          "=?utf-8?q?x?=",
+          "100%",
+          "é".repeat(30),
+          "verylongword".repeat(12),
+          "-",
+          "Ærø");
+
+  private static String words(Random random, int most) {
+    return String.join(
+        " ",
+        IntStream.range(0, 1 + random.nextInt(most))
+            .mapToObj(i -> WORDS.get(random.nextInt(WORDS.size())))
+            .toList());
+  }
+
+  @Test
+  public void anIndependentReaderSeesTheSame() throws IOException {
+    Random random = new Random(5322);
+    for (int i = 0; i < MESSAGES; i++) {
+      OutgoingMessage sent = message(random, i);
+      byte[] octets = MimeWriter.write(sent);
+      Message read = new DefaultMessageBuilder().parseMessage(new ByteArrayInputStream(octets));
+
+      assertThat(read.getSubject()).isEqualTo(sent.subject());
+      assertThat(read.getMessageId()).isEqualTo(sent.messageId());
+      assertThat(read.getFrom().get(0).getName()).isEqualTo(sent.from().name());
+      var to = (org.apache.james.mime4j.dom.address.Mailbox) read.getTo().get(0);
+      assertThat(to.getName()).isEqualTo(sent.to().name());
+      assertThat(to.getAddress()).isEqualTo(sent.to().address());
+      assertThat(read.getTo()).hasSize(1);
+      assertThat(read.getCc()).isNull();
+
+      Multipart parts = (Multipart) read.getBody();
+      assertThat(parts.getSubType()).isEqualTo("alternative");
+      assertThat(text(parts.getBodyParts().get(0))).isEqualTo(sent.text());
+      assertThat(text(parts.getBodyParts().get(1))).isEqualTo(sent.html());
+      assertLines(octets);
+    }
+  }
+
+  private static OutgoingMessage message(Random random, int n) {
+    String text = words(random, 300) + "\n.\n..\nFrom here\n" + words(random, 40) + "\n";
+    return new OutgoingMessage(
+        "<" + n + "@ternquay.example>",
+        Instant.ofEpochSecond(1_770_000_000L + n),
+        new Mailbox(words(random, 3), "orla@ternquay.example"),
+        new Mailbox(words(random, 4), "bea" + n + "@okonjo.example"),
+        words(random, 12),
+        "<!DOCTYPE html><p>" + words(random, 300).replace("<", "&lt;") + "</p>\n",
+        text,
+        random.nextBoolean()
+            ? ThreadPlace.NEW
+            : ThreadPlace.following("<first@ternquay.example>", List.of()),
+        List.of(),
+        Optional.of("https://ternquay.example/leave/token"),
+        "return+token@ternquay.example");
+  }
+
+  private static String text(Entity part) throws IOException {
+    TextBody body = (TextBody) part.getBody();
+    try (InputStream in = body.getInputStream()) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8).replace("\r\n", "\n");
+    }
+  }
+
+  /** At most 998 octets, ASCII alone, CRLF at every end. */
+  private static void assertLines(byte[] octets) {
+    int length = 0;
+    for (int i = 0; i < octets.length; i++) {
+      assertThat(octets[i]).isGreaterThanOrEqualTo((byte) 0);
+      if (octets[i] == '\n') {
+        assertThat(octets[i - 1]).isEqualTo((byte) '\r');
+        length = 0;
+      } else {
+        length++;
+        assertThat(length).isLessThanOrEqualTo(999);
+      }
+    }
+  }
+}

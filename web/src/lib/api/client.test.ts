@@ -1,0 +1,45 @@
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { ApiProblem, answer, guard, onSignedOut } from './client';
+
+function reply(status: number, body: unknown) {
+  const response = new Response(null, { status });
+  return Promise.resolve(status < 400 ? { data: body, response } : { error: body, response });
+}
+
+afterEach(() => {
+  onSignedOut.call = () => {};
+  guard.header = '';
+});
+
+describe('an answer', () => {
+  it('is the data', async () => {
+    expect(await answer(reply(200, { id: 7 }))).toEqual({ id: 7 });
+  });
+  it('or a problem with the server’s own sentence and field', async () => {
+    const failed = answer(reply(422, { detail: 'Give the template a name.', field: 'name' }));
+    await expect(failed).rejects.toMatchObject({
+      status: 422,
+      message: 'Give the template a name.',
+      field: 'name'
+    });
+  });
+  it('or a sentence of ours when the server gave none', async () => {
+    await expect(answer(reply(500, undefined))).rejects.toThrow(/Nothing was changed/);
+    await expect(answer(reply(403, {}))).rejects.toThrow(/You may not do that/);
+  });
+  it('says that nothing was changed when the server cannot be reached', async () => {
+    const lost = answer(Promise.reject(new TypeError('fetch failed')));
+    await expect(lost).rejects.toBeInstanceOf(ApiProblem);
+    await expect(answer(Promise.reject(new TypeError('x')))).rejects.toMatchObject({ status: 0 });
+  });
+  it('lets a question that was called off go on as such', async () => {
+    const abort = new DOMException('off', 'AbortError');
+    await expect(answer(Promise.reject(abort))).rejects.toBe(abort);
+  });
+  it('tells the screens when nobody is signed in any more', async () => {
+    const told = vi.fn();
+    onSignedOut.call = told;
+    await expect(answer(reply(401, undefined))).rejects.toThrow('Please sign in first.');
+    expect(told).toHaveBeenCalledOnce();
+  });
+});
