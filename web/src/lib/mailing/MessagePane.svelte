@@ -31,7 +31,7 @@
   {#snippet aside()}
     {#if bench.mailing.followsId}
       in the thread of
-      <a class="text-kelp hover:underline" href={`/responses/${bench.mailing.followsId}`}
+      <a class="text-kelp underline" href={`/responses/${bench.mailing.followsId}`}
         >“{bench.mailing.followsName}”</a
       > ·
     {:else if bench.mailing.templateName}

@@ -89,7 +89,7 @@
           {#if editable && (ready || person.reach === 'LEFT_OUT')}
             <button
               type="button"
-              class="absolute right-2 bottom-1 rounded bg-card px-1.5 text-[0.8rem] text-kelp opacity-0 group-hover:opacity-100 hover:underline focus:opacity-100"
+              class="absolute right-2 bottom-1 rounded bg-card px-1.5 text-[0.8rem] text-kelp opacity-0 group-hover:opacity-100 hover:underline focus:opacity-100 pointer-coarse:opacity-100"
               onclick={() => (ready ? onleaveout(person) : ontakein(person))}
             >
               {ready ? 'leave out' : 'take in again'}

@@ -69,7 +69,7 @@
             <span class="block text-soft">
               {dayAndTime(step.at, session.zone)}
               {#if step.kind === 'SENT'}
-                · <a class="text-kelp hover:underline" href={`/api/messages/${step.messageId}/eml`}
+                · <a class="text-kelp underline" href={`/api/messages/${step.messageId}/eml`}
                   >as it left (.eml)</a
                 >
               {:else if step.detail}

@@ -63,10 +63,10 @@
     }
   }
 
+  // Leaving the page altogether, the browser itself asks.
   beforeNavigate((navigation) => {
-    if (changed && !confirm('The template is not saved. Leave it and lose what you changed?')) {
-      navigation.cancel();
-    }
+    const loses = 'The template is not saved. Leave it and lose what you changed?';
+    if (changed && (navigation.type === 'leave' || !confirm(loses))) navigation.cancel();
   });
 </script>
 

@@ -18,6 +18,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 
@@ -64,7 +65,10 @@ abstract class BrowserTest extends ServerTest {
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
                     .setArgs(FLAGS));
     page =
-        browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800).setLocale("en-GB"));
+        browser
+            .newContext(
+                new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))
+            .newPage();
     page.onPageError(complaints::add);
     page.onConsoleMessage(
         message -> {
@@ -109,6 +113,14 @@ abstract class BrowserTest extends ServerTest {
 
   protected Locator button(String name) {
     return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  protected static Page.GetByRoleOptions named(String name) {
+    return new Page.GetByRoleOptions().setName(name).setExact(true);
+  }
+
+  protected static Page.GetByRoleOptions named(Pattern name) {
+    return new Page.GetByRoleOptions().setName(name);
   }
 
   /** What scripts complained of since the last call. */

@@ -370,14 +370,6 @@ public class FirstMailingTest extends BrowserTest {
     return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
   }
 
-  private static Page.GetByRoleOptions named(String name) {
-    return new Page.GetByRoleOptions().setName(name).setExact(true);
-  }
-
-  private static Page.GetByRoleOptions named(Pattern name) {
-    return new Page.GetByRoleOptions().setName(name);
-  }
-
   private static Locator.GetByRoleOptions inside(String name) {
     return new Locator.GetByRoleOptions().setName(name);
   }

@@ -1,0 +1,203 @@
+package app.jemble.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.Test;
+
+/**
+ * What happens every day beside the main job: looking up, other roles, two tabs, a phone, the dark.
+ */
+public class EverydayTest extends BrowserTest {
+
+  @Override
+  protected int people() {
+    return 800;
+  }
+
+  @AfterMethod(alwaysRun = true)
+  public void signOut() {
+    page.setViewportSize(1280, 800);
+    page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
+    page.context().clearCookies();
+  }
+
+  private long draftId() {
+    return sql.sql("select id from mailing where name = 'Spring slipway reminder'")
+        .query(Long.class)
+        .single();
+  }
+
+  private void openDraft(Page tab) {
+    tab.navigate(home + "/mailings/" + draftId());
+    assertThat(tab.getByText(Pattern.compile("Proof 1 of"))).isVisible();
+  }
+
+  private Locator subject(Page tab) {
+    return tab.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Subject"));
+  }
+
+  @Test
+  public void aReaderSeesEverythingAndIsToldWhyNothingCanBeChanged() {
+    signIn("reed");
+    page.navigate(home + "/people");
+    page.locator("tbody tr:has(input)").first().click();
+    assertThat(page.getByText("Readers do not write. Ask an administrator.")).isVisible();
+    press("x");
+    assertThat(page.getByText("Readers do not write to people; ask an administrator.")).isVisible();
+    page.navigate(home + "/templates");
+    assertThat(page.getByText("Season opening")).isVisible();
+    assertThat(button("New template")).hasCount(0);
+    openDraft(page);
+    assertThat(subject(page)).hasAttribute("contenteditable", "false");
+    assertThat(page.getByText(Pattern.compile("^Release \\d"))).hasCount(0);
+    assertNoComplaints();
+  }
+
+  @Test
+  public void thingsAreFoundByTheirNameAndKeysAreListed() {
+    signIn("orla");
+    press("/");
+    Locator finder = page.getByRole(AriaRole.DIALOG);
+    page.keyboard().type("outb");
+    press("Enter");
+    page.waitForURL("**/outbox");
+    press("/");
+    String name = sql.sql("select name from person where id = 7").query(String.class).single();
+    page.keyboard().type(name);
+    assertThat(finder.getByRole(AriaRole.OPTION).getByText(name).first()).isVisible();
+    finder.getByRole(AriaRole.OPTION).getByText(name).first().click();
+    page.waitForURL("**/people?person=*");
+    assertThat(page.getByRole(AriaRole.COMPLEMENTARY)).containsText(name);
+    press("?");
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("write to the picked");
+    assertAccessible("keys");
+    press("Escape");
+    assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+    assertNoComplaints();
+  }
+
+  @Test
+  public void aTemplateIsWrittenByKeyboardAndAMistakeIsNamed() {
+    signIn("tomas");
+    page.navigate(home + "/templates/new");
+    page.getByLabel("Name of the template").fill("Kit dinghy, second word");
+    subject(page).click();
+    page.keyboard().type("The kit, {{first_name or \"friend\"}}");
+    assertThat(subject(page).locator(".merge-field")).hasText("first name or “friend”");
+    press("Enter");
+    page.keyboard().type("Dear {{frist_name}},");
+    button("Save").click();
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("Did you mean first_name?");
+    press("Control+a", "Delete");
+    Locator body = page.getByRole(AriaRole.TEXTBOX, named("Message"));
+    body.click();
+    press("Control+a", "Delete");
+    page.keyboard().type("Dear ");
+    press("{");
+    page.keyboard().type("first");
+    press("Enter");
+    button("Save").click();
+    page.waitForURL(Pattern.compile(".*/templates/\\d+"));
+    assertThat(page.getByText("“Kit dinghy, second word” is saved.")).isVisible();
+    assertThat(
+            sql.sql("select body from template where name = 'Kit dinghy, second word'")
+                .query(String.class)
+                .single())
+        .isEqualTo("<p>Dear {{first_name}}</p>");
+    assertAccessible("template");
+  }
+
+  @Test
+  public void aSecondTabIsToldAndLosesNothing() {
+    signIn("orla");
+    openDraft(page);
+    Page second = page.context().newPage();
+    openDraft(second);
+    subject(second).click();
+    second.keyboard().press("End");
+    second.keyboard().type(" (second tab)");
+    assertThat(second.getByText(Pattern.compile("· saved$"))).isVisible();
+    subject(page).click();
+    press("End");
+    page.keyboard().type(" (first tab)");
+    assertThat(page.getByText(Pattern.compile("was changed elsewhere"))).isVisible();
+    assertThat(subject(page)).containsText("(first tab)");
+    button("Load what is there now").click();
+    assertThat(subject(page)).containsText("(second tab)");
+    second.close();
+  }
+
+  @Test
+  public void oneIsLeftOutAndTakenInAgainWithOneUndo() {
+    signIn("orla");
+    openDraft(page);
+    Locator release = page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Release \\d+…")));
+    String before = release.textContent();
+    Locator first = page.getByRole(AriaRole.REGION, named("Who")).locator("li").first();
+    first.hover();
+    first.getByText("leave out").click();
+    assertThat(release).not().hasText(before);
+    button("Undo").click();
+    assertThat(release).hasText(before);
+  }
+
+  @Test
+  public void theWholeJobFitsAPhone() {
+    page.setViewportSize(390, 844);
+    signIn("orla");
+    for (String screen :
+        List.of(
+            "/desk",
+            "/people",
+            "/templates",
+            "/templates/1",
+            "/mailings",
+            "/outbox",
+            "/responses",
+            "/responses/1",
+            "/mailings/" + draftId())) {
+      page.navigate(home + screen);
+      page.waitForTimeout(700);
+      Object wide = page.evaluate("document.documentElement.scrollWidth");
+      assertThat(((Number) wide).intValue()).as("width of " + screen).isLessThanOrEqualTo(390);
+    }
+    page.navigate(home + "/people");
+    page.locator("tbody input[type=checkbox]").first().check();
+    assertThat(page.getByText("1 picked")).isVisible();
+    page.getByRole(AriaRole.REGION, named("Picked")).getByText("Write to them").click();
+    page.getByRole(AriaRole.DIALOG).getByText("Gentle nudge").click();
+    page.waitForURL(Pattern.compile(".*/mailings/\\d+"));
+    page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Release 1…"))).click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Release 1 message?");
+    assertNoComplaints();
+  }
+
+  @Test
+  public void everyScreenIsReadableInTheDark() {
+    page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+    signIn("orla");
+    for (String screen :
+        List.of(
+            "/desk",
+            "/people",
+            "/templates",
+            "/templates/1",
+            "/mailings",
+            "/outbox",
+            "/responses",
+            "/responses/6",
+            "/mailings/" + draftId())) {
+      page.navigate(home + screen);
+      page.waitForTimeout(900);
+      assertAccessible(screen + " in the dark");
+    }
+  }
+}
