@@ -6,69 +6,78 @@ import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.response.Standing;
-import app.jemble.workspace.JembleSettings;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The last step before a message meets the mail server: written, kept, and marked as begun. */
+/** The last step before messages meet the mail server: written, and kept as they will leave. */
 @Service
 class Departures {
 
   /** A message ready to be given away. */
-  record Ready(byte[] mime, String returnAddress) {}
+  record Ready(OutboxMapper.Claimed message, byte[] mime, OutgoingMessage outgoing) {}
 
   private final OutboxMapper mapper;
   private final SharedTexts texts;
-  private final JembleSettings settings;
   private final Clock clock;
 
-  Departures(OutboxMapper mapper, SharedTexts texts, JembleSettings settings, Clock clock) {
+  Departures(OutboxMapper mapper, SharedTexts texts, Clock clock) {
     this.mapper = mapper;
     this.texts = texts;
-    this.settings = settings;
     this.clock = clock;
   }
 
-  /** Empty when it must not leave any more, or another process has it. */
+  /** Writes and keeps claimed messages; those that must not leave any more are stopped instead. */
   @Transactional
-  Optional<Ready> begin(String worker, OutboxMapper.Claimed message) {
-    if (message.followsId() != null) {
-      Standing followed = Standing.valueOf(mapper.standing(message.followsId()));
-      Optional<String> reason = FollowUp.stoppedBy(followed);
+  List<Ready> prepare(String worker, List<OutboxMapper.Claimed> claimed) {
+    Map<Long, Standing> followed = followed(claimed);
+    Instant now = clock.instant();
+    List<Ready> ready = new ArrayList<>();
+    for (OutboxMapper.Claimed message : claimed) {
+      Optional<String> reason =
+          message.followsId() == null
+              ? Optional.empty()
+              : FollowUp.stoppedBy(followed.get(message.followsId()));
       if (reason.isPresent()) {
         mapper.stop(message.id(), worker, reason.get());
-        return Optional.empty();
+      } else {
+        OutgoingMessage outgoing = compose(message, now);
+        ready.add(new Ready(message, MimeWriter.write(outgoing), outgoing));
       }
     }
-    Instant now = clock.instant();
-    OutgoingMessage outgoing = compose(message, now);
-    int begun =
-        mapper.begin(
-            message.id(),
-            worker,
-            now,
-            now.plus(settings.outbox().lease()),
-            outgoing.subject(),
-            outgoing.links());
-    if (begun == 0) {
-      return Optional.empty();
-    }
-    byte[] mime = MimeWriter.write(outgoing);
-    mapper.keepCopy(message.id(), mime);
-    return Optional.of(new Ready(mime, outgoing.returnAddress()));
+    keep(ready);
+    return ready;
   }
 
-  /**
-   * Notes that the mail server took a message over, without waiting for the disk. Losing the note
-   * in a crash leaves a message whose hand-over had begun: a doubt, never a second message.
-   */
-  @Transactional
-  void sent(String worker, OutboxMapper.Claimed message) {
-    mapper.doNotWaitForDisk();
-    mapper.end(message.id(), worker, "sent", "", null, clock.instant());
+  private Map<Long, Standing> followed(List<OutboxMapper.Claimed> claimed) {
+    Long[] ids =
+        claimed.stream()
+            .map(OutboxMapper.Claimed::followsId)
+            .filter(Objects::nonNull)
+            .toArray(Long[]::new);
+    return ids.length == 0
+        ? Map.of()
+        : mapper.standings(ids).stream()
+            .collect(
+                Collectors.toMap(OutboxMapper.StandingRow::id, OutboxMapper.StandingRow::standing));
+  }
+
+  private void keep(List<Ready> ready) {
+    if (!ready.isEmpty()) {
+      Long[] ids = ready.stream().map(r -> r.message().id()).toArray(Long[]::new);
+      mapper.write(
+          ids,
+          ready.stream().map(r -> r.outgoing().subject()).toList(),
+          ready.stream().map(r -> String.join("\n", r.outgoing().links())).toList());
+      mapper.keepCopies(ids, ready.stream().map(Ready::mime).toArray(byte[][]::new));
+    }
   }
 
   private OutgoingMessage compose(OutboxMapper.Claimed message, Instant now) {

@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.response.Standing;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -77,48 +78,83 @@ interface OutboxMapper {
       @Param("until") Instant until,
       @Param("batch") int batch);
 
+  /** Notes what claimed messages have become; links are one text a message, a line each. */
   @Update(
       """
-      update message
-      set state = 'sending', tries = tries + 1, first_try_at = coalesce(first_try_at, #{now}),
-          claimed_until = #{until}, subject = #{subject}, links = #{links}
-      where id = #{id} and claimed_by = #{worker} and state in ('waiting', 'deferred')
+      update message s
+      set subject = n.subject, links = array_remove(string_to_array(n.links, chr(10)), '')
+      from unnest(#{ids}, #{subjects}, #{links}) as n (id, subject, links)
+      where s.id = n.id
       """)
-  int begin(
-      @Param("id") long id,
-      @Param("worker") String worker,
-      @Param("now") Instant now,
-      @Param("until") Instant until,
-      @Param("subject") String subject,
+  int write(
+      @Param("ids") Long[] ids,
+      @Param("subjects") List<String> subjects,
       @Param("links") List<String> links);
 
   @Insert(
       """
       insert into message_copy (message_id, mime)
-      values (#{id}, #{mime})
+      select * from unnest(#{ids}, #{mimes})
       on conflict (message_id) do update set mime = excluded.mime
       """)
-  int keepCopy(@Param("id") long id, @Param("mime") byte[] mime);
+  int keepCopies(@Param("ids") Long[] ids, @Param("mimes") byte[][] mimes);
 
-  /** For the rest of this transaction only. */
-  @Update("set local synchronous_commit = off")
-  int doNotWaitForDisk();
+  /**
+   * How a hand-over ended.
+   *
+   * @param id null when there is none to note
+   * @param due when it is tried again, or null
+   */
+  record Ended(Long id, String state, String reason, Instant due, Instant sentAt) {
+    static final Ended NONE = new Ended(null, null, null, null, null);
+  }
+
+  /**
+   * Notes how the hand-over before ended and, in the same instant, that the next one begins;
+   * durable before the mail server sees it. Answers 0 when that one is no longer this worker's, or
+   * follows a message whose standing stops it.
+   */
+  @Select(
+      affectData = true,
+      value =
+          """
+          with ended as (
+            update message
+            set state = #{ended.state}, reason = #{ended.reason},
+                due_at = coalesce(#{ended.due}, due_at), sent_at = #{ended.sentAt},
+                claimed_by = null, claimed_until = null
+            where id = #{ended.id}::bigint and claimed_by = #{worker}
+              and state in ('sending', 'in_doubt')
+          ),
+          begun as (
+            update message s
+            set state = 'sending', tries = tries + 1, first_try_at = coalesce(first_try_at, #{now}),
+                claimed_until = #{until}
+            where s.id = #{next} and s.claimed_by = #{worker} and s.state in ('waiting', 'deferred')
+              and not exists (
+                select from message f where f.id = s.follows_id and f.standing = any(#{stopping}))
+            returning s.id
+          )
+          select count(*) from begun
+          """)
+  int step(
+      @Param("worker") String worker,
+      @Param("ended") Ended ended,
+      @Param("next") long next,
+      @Param("now") Instant now,
+      @Param("until") Instant until,
+      @Param("stopping") List<String> stopping);
 
   /** The process that began it says how it ended; in doubt counts as still its own. */
   @Update(
       """
       update message
-      set state = #{state}, reason = #{reason}, due_at = coalesce(#{due}, due_at), sent_at = #{sentAt},
+      set state = #{ended.state}, reason = #{ended.reason},
+          due_at = coalesce(#{ended.due}, due_at), sent_at = #{ended.sentAt},
           claimed_by = null, claimed_until = null
-      where id = #{id} and claimed_by = #{worker} and state in ('sending', 'in_doubt')
+      where id = #{ended.id} and claimed_by = #{worker} and state in ('sending', 'in_doubt')
       """)
-  int end(
-      @Param("id") long id,
-      @Param("worker") String worker,
-      @Param("state") String state,
-      @Param("reason") String reason,
-      @Param("due") Instant due,
-      @Param("sentAt") Instant sentAt);
+  int end(@Param("worker") String worker, @Param("ended") Ended ended);
 
   /** The hand-over never began at the mail server's end: as if it had not been tried. */
   @Update(
@@ -150,6 +186,14 @@ interface OutboxMapper {
       """)
   int letGo(String worker);
 
+  @Update(
+      """
+      update message
+      set claimed_by = null, claimed_until = null
+      where id = #{id} and claimed_by = #{worker} and state in ('waiting', 'deferred')
+      """)
+  int letGoOne(@Param("id") long id, @Param("worker") String worker);
+
   /** Hand-overs whose process is gone: whether they arrived is not known. */
   @Update(
       """
@@ -159,8 +203,11 @@ interface OutboxMapper {
       """)
   int doubtAbandoned(Instant now);
 
-  @Select("select standing from message where id = #{id}")
-  String standing(long id);
+  /** Where a message stands. */
+  record StandingRow(long id, Standing standing) {}
+
+  @Select("select id, standing from message where id = any(#{ids})")
+  List<StandingRow> standings(@Param("ids") Long[] ids);
 
   @Delete("delete from message where mailing_id = #{mailingId} and state = 'waiting'")
   int removeWaiting(long mailingId);

@@ -1,12 +1,16 @@
 package app.jemble.outbox;
 
+import app.jemble.core.followup.FollowUp;
 import app.jemble.core.pace.Retry;
+import app.jemble.core.response.Standing;
+import app.jemble.outbox.OutboxMapper.Ended;
 import app.jemble.workspace.JembleSettings;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CountDownLatch;
@@ -18,15 +22,22 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * Lets messages leave. One thread a mail connection; each claims a few due messages, marks one as
- * being handed over before the mail server sees it, and notes the answer after. Any number of
- * processes share the outbox.
+ * Lets messages leave. One thread a mail connection; each claims a few due messages and writes
+ * them, then marks one at a time as being handed over before the mail server sees it, and notes the
+ * answer together with the next one's beginning. Any number of processes share the outbox.
  */
 @Component
 class OutboxPump {
 
   private static final Logger LOG = LoggerFactory.getLogger(OutboxPump.class);
   private static final Duration AFTER_TROUBLE = Duration.ofSeconds(5);
+
+  /** Standings of a message that stop the one that follows it. */
+  private static final List<String> STOPPING =
+      Arrays.stream(Standing.values())
+          .filter(s -> FollowUp.stoppedBy(s).isPresent())
+          .map(Standing::name)
+          .toList();
 
   private final OutboxMapper mapper;
   private final Departures departures;
@@ -93,13 +104,14 @@ class OutboxPump {
       Instant now = clock.instant();
       List<OutboxMapper.Claimed> batch =
           mapper.claim(worker, now, now.plus(settings.outbox().lease()), settings.outbox().batch());
-      for (OutboxMapper.Claimed message : batch) {
-        if (stopping.getCount() == 0 || !leave(worker, connection, message)) {
-          mapper.letGo(worker);
-          return AFTER_TROUBLE;
-        }
+      if (batch.isEmpty()) {
+        return settings.outbox().pollEvery();
       }
-      return batch.isEmpty() ? settings.outbox().pollEvery() : Duration.ZERO;
+      boolean allWent = leave(worker, connection, departures.prepare(worker, batch));
+      if (!allWent) {
+        mapper.letGo(worker);
+      }
+      return allWent || stopping.getCount() == 0 ? Duration.ZERO : AFTER_TROUBLE;
     } catch (RuntimeException trouble) {
       // The database may be away; nothing is lost, since every step was noted before it was taken.
       LOG.error("The outbox stopped for a moment.", trouble);
@@ -107,41 +119,56 @@ class OutboxPump {
     }
   }
 
-  /** Hands one message over; false when the mail server cannot be reached. */
-  private boolean leave(String worker, MailConnection connection, OutboxMapper.Claimed message) {
-    Departures.Ready ready = departures.begin(worker, message).orElse(null);
-    if (ready == null) {
-      return true;
+  /** Hands messages over, one after another; false when some were left over. */
+  private boolean leave(String worker, MailConnection connection, List<Departures.Ready> batch) {
+    Ended ended = Ended.NONE;
+    boolean allWent = true;
+    for (Departures.Ready next : batch) {
+      if (stopping.getCount() == 0) {
+        allWent = false;
+        break;
+      }
+      Instant now = clock.instant();
+      Instant until = now.plus(settings.outbox().lease());
+      boolean begun = mapper.step(worker, ended, next.message().id(), now, until, STOPPING) > 0;
+      ended = Ended.NONE;
+      if (!begun) {
+        mapper.letGoOne(next.message().id(), worker);
+        continue;
+      }
+      HandoverResult result =
+          connection.send(next.mime(), next.outgoing().returnAddress(), next.message().address());
+      if (result instanceof HandoverResult.NotTried) {
+        Instant later = clock.instant().plus(AFTER_TROUBLE);
+        mapper.giveBack(next.message().id(), worker, result.words(), later);
+        return false;
+      }
+      ended = ended(next.message(), result, clock.instant());
     }
-    HandoverResult result = connection.send(ready.mime(), ready.returnAddress(), message.address());
-    Instant now = clock.instant();
-    if (result instanceof HandoverResult.Accepted) {
-      departures.sent(worker, message);
-    } else if (result instanceof HandoverResult.Refused refused) {
-      mapper.end(message.id(), worker, "refused", refused.words(), null, null);
-    } else if (result instanceof HandoverResult.InDoubt doubt) {
-      mapper.end(message.id(), worker, "in_doubt", doubt.words(), null, null);
-    } else if (result instanceof HandoverResult.PutOff putOff) {
-      putOff(worker, message, putOff.words(), now);
-    } else {
-      mapper.giveBack(message.id(), worker, result.words(), now.plus(AFTER_TROUBLE));
-      return false;
+    if (ended.id() != null) {
+      mapper.end(worker, ended);
     }
-    return true;
+    return allWent;
   }
 
-  private void putOff(String worker, OutboxMapper.Claimed message, String words, Instant now) {
-    Instant first = message.firstTryAt() == null ? now : message.firstTryAt();
-    Retry.next(message.tries() + 1, first, now)
-        .ifPresentOrElse(
-            next -> mapper.end(message.id(), worker, "deferred", words, next, null),
-            () ->
-                mapper.end(
-                    message.id(),
-                    worker,
-                    "refused",
-                    "given up after two days: " + words,
-                    null,
-                    null));
+  private static Ended ended(OutboxMapper.Claimed message, HandoverResult result, Instant now) {
+    if (result instanceof HandoverResult.Accepted) {
+      return new Ended(message.id(), "sent", "", null, now);
+    }
+    if (result instanceof HandoverResult.PutOff putOff) {
+      Instant first = message.firstTryAt() == null ? now : message.firstTryAt();
+      return Retry.next(message.tries() + 1, first, now)
+          .map(next -> new Ended(message.id(), "deferred", putOff.words(), next, null))
+          .orElseGet(
+              () ->
+                  new Ended(
+                      message.id(),
+                      "refused",
+                      "given up after two days: " + putOff.words(),
+                      null,
+                      null));
+    }
+    String state = result instanceof HandoverResult.InDoubt ? "in_doubt" : "refused";
+    return new Ended(message.id(), state, result.words(), null, null);
   }
 }
