@@ -30,8 +30,8 @@
       ),
     enabled: keys.finder && words.trim().length > 1
   }));
-  const mailings = createQuery(mailingsQuery);
-  const templates = createQuery(templatesQuery);
+  const mailings = createQuery(() => ({ ...mailingsQuery(), enabled: keys.finder }));
+  const templates = createQuery(() => ({ ...templatesQuery(), enabled: keys.finder }));
   const results = $derived(
     found(words, {
       people: words.trim().length > 1 ? (people.data ?? []) : [],

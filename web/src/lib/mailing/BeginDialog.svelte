@@ -20,7 +20,7 @@
 
   let { open = $bindable(), count, filter, picks, leftOut }: Props = $props();
 
-  const templates = createQuery(templatesQuery);
+  const templates = createQuery(() => ({ ...templatesQuery(), enabled: open }));
   let busy = $state(false);
 
   async function begin(templateId: number | null) {

@@ -154,8 +154,19 @@
 
   const discard = () =>
     act(async () => {
-      await answer(api.DELETE('/api/mailings/{id}', { params: path }));
+      const params = path;
+      await answer(api.DELETE('/api/mailings/{id}', { params }));
+      void queries.invalidateQueries();
       await goto('/mailings');
+      notices.say(`“${bench.name}” is discarded.`, async () => {
+        try {
+          await answer(api.POST('/api/mailings/{id}/restore', { params }));
+          void queries.invalidateQueries();
+          await goto(`/mailings/${params.path.id}`);
+        } catch (error) {
+          notices.fail(error);
+        }
+      });
     });
 
   async function reload() {

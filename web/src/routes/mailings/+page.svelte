@@ -12,7 +12,7 @@
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
-  const query = createQuery(mailingsQuery);
+  const query = createQuery(() => ({ ...mailingsQuery(), refetchInterval: 4000 }));
   const drafts = $derived((query.data ?? []).filter((m) => m.state === 'DRAFT'));
   const released = $derived((query.data ?? []).filter((m) => m.state !== 'DRAFT'));
 

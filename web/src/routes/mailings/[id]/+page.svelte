@@ -1,6 +1,9 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
+  import { session } from '$lib/session/session.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import { notices } from '$lib/ui/notices.svelte';
   import MailingBench from '$lib/mailing/MailingBench.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
@@ -14,10 +17,24 @@
     refetchOnReconnect: false,
     gcTime: 0
   }));
+
+  async function restore() {
+    try {
+      await answer(api.POST('/api/mailings/{id}/restore', { params: { path: { id } } }));
+      await query.refetch();
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
 </script>
 
 {#if query.error}
   <Trouble error={query.error} onretry={() => query.refetch()} />
+{:else if query.data?.state === 'DISCARDED'}
+  <div class="panel p-6">
+    <p class="mb-3">“{query.data.name}” has been discarded.</p>
+    {#if session.colleague?.mayWrite}<Act look="main" onclick={restore}>Take it back</Act>{/if}
+  </div>
 {:else if query.data}
   {#key query.data.id}<MailingBench mailing={query.data} />{/key}
 {/if}

@@ -146,14 +146,15 @@ create table mailing (
   start_wall      timestamp,
   count_opens     boolean not null default true,
   count_clicks    boolean not null default true,
-  state           text not null default 'draft' check (state in ('draft', 'released', 'withdrawn')),
+  state           text not null default 'draft'
+    check (state in ('draft', 'discarded', 'released', 'withdrawn')),
   released_at     timestamptz,
   held_until      timestamptz,
   due_at          timestamptz,
   version         int not null default 0,
   created_at      timestamptz not null,
   created_by      bigint not null references account,
-  check (state = 'draft' or (released_at is not null and held_until is not null and due_at is not null))
+  check (state in ('draft', 'discarded') or (released_at is not null and held_until is not null and due_at is not null))
 );
 
 create index mailing_by_release on mailing (released_at desc nulls first, id desc);

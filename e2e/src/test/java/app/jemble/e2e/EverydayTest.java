@@ -150,6 +150,24 @@ public class EverydayTest extends BrowserTest {
   }
 
   @Test
+  public void aDraftIsDiscardedAtOnceAndTakenBackWithOneUndo() {
+    signIn("orla");
+    long id =
+        sql.sql("select id from mailing where name = 'Dues, second word'")
+            .query(Long.class)
+            .single();
+    page.navigate(home + "/mailings/" + id);
+    button("Discard this draft").click();
+    page.waitForURL("**/mailings");
+    Locator drafts = page.getByRole(AriaRole.REGION, named("Drafts"));
+    assertThat(drafts.getByText("Dues, second word")).hasCount(0);
+    button("Undo").click();
+    page.waitForURL("**/mailings/" + id);
+    assertThat(button("Discard this draft")).isVisible();
+    assertNoComplaints();
+  }
+
+  @Test
   public void theWholeJobFitsAPhone() {
     page.setViewportSize(390, 844);
     signIn("orla");

@@ -31,12 +31,18 @@ public record Mailing(
   /** Where a mailing stands. */
   public enum State {
     DRAFT,
+    /** a draft put away; it can be taken back */
+    DISCARDED,
     RELEASED,
     WITHDRAWN
   }
 
   public List<Long> picks() {
     return List.of(audiencePicks);
+  }
+
+  public boolean hasBeenReleased() {
+    return state == State.RELEASED || state == State.WITHDRAWN;
   }
 
   /** Released, and still to be taken back as if it had never been. */

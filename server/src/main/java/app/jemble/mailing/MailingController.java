@@ -138,6 +138,12 @@ class MailingController {
     mailings.discard(id);
   }
 
+  @PostMapping("/{id}/restore")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void restore(@PathVariable long id) {
+    mailings.restore(id);
+  }
+
   @PostMapping("/{id}/release")
   Bench release(@PathVariable long id, @RequestBody Version version) {
     releases.release(id, version.version());

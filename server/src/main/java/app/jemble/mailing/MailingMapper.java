@@ -3,7 +3,6 @@ package app.jemble.mailing;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.List;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
@@ -87,6 +86,7 @@ interface MailingMapper {
         from message
         group by mailing_id
       ) c on c.mailing_id = g.id
+      where g.state <> 'discarded'
       order by g.released_at desc nulls first, g.id desc
       limit 200
       """)
@@ -139,6 +139,11 @@ interface MailingMapper {
       "update mailing set state = 'withdrawn', version = version + 1 where id = #{id} and state = 'released'")
   int withdraw(long id);
 
-  @Delete("delete from mailing where id = #{id} and state = 'draft'")
+  @Update(
+      "update mailing set state = 'discarded', version = version + 1 where id = #{id} and state = 'draft'")
   int discard(long id);
+
+  @Update(
+      "update mailing set state = 'draft', version = version + 1 where id = #{id} and state = 'discarded'")
+  int restore(long id);
 }

@@ -96,7 +96,7 @@ public class MailingService {
   public long beginFollowUp(long mailingId, List<Long> people) {
     Account sender = accounts.currentWriter();
     Mailing first = find(mailingId);
-    if (first.state() == Mailing.State.DRAFT) {
+    if (!first.hasBeenReleased()) {
       throw Problem.conflict("A mailing that has not left cannot be followed up.");
     }
     if (people.isEmpty()) {
@@ -123,7 +123,10 @@ public class MailingService {
     accounts.currentWriter();
     Mailing now = find(id);
     if (now.state() != Mailing.State.DRAFT) {
-      throw Problem.conflict("This mailing has been released; its texts no longer change.");
+      throw Problem.conflict(
+          now.hasBeenReleased()
+              ? "This mailing has been released; its texts no longer change."
+              : "This draft has been discarded; take it back first.");
     }
     if (mapper.change(id, version, sound(change)) == 0) {
       throw Problem.conflict(
@@ -137,6 +140,15 @@ public class MailingService {
     accounts.currentWriter();
     if (mapper.discard(id) == 0) {
       throw Problem.conflict("Only a draft can be discarded.");
+    }
+  }
+
+  /** Takes a discarded draft back. */
+  @Transactional
+  void restore(long id) {
+    accounts.currentWriter();
+    if (mapper.restore(id) == 0) {
+      throw Problem.conflict("Only a discarded draft can be taken back.");
     }
   }
 

@@ -68,7 +68,10 @@ class ReleaseService {
     accounts.currentWriter();
     Mailing mailing = locked(id);
     if (mailing.state() != Mailing.State.DRAFT) {
-      throw Problem.conflict("This mailing has already been released.");
+      throw Problem.conflict(
+          mailing.hasBeenReleased()
+              ? "This mailing has already been released."
+              : "This draft has been discarded; take it back first.");
     }
     if (mailing.version() != version) {
       throw Problem.conflict(

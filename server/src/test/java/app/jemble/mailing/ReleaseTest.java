@@ -158,6 +158,22 @@ public class ReleaseTest extends ServerTest {
   }
 
   @Test
+  public void aDiscardedDraftCanBeTakenBackAndNothingElseBeDoneWithIt() {
+    long person = addPerson("D", "Discard", "discard@quay.example");
+    long mailing = draft(List.of(person), "Hello", "<p>Hello</p>");
+    String path = "/api/mailings/" + mailing;
+    assertThat(api.delete(path).status()).isEqualTo(204);
+    assertThat(api.get("/api/mailings").raw().body()).doesNotContain("\"id\":" + mailing + ",");
+    assertThat(release(mailing).json().get("detail").asString()).contains("take it back first");
+    assertThat(api.put(path, change(mailing, "X", "<p>x</p>")).status()).isEqualTo(409);
+    assertThat(api.post(path + "/restore", Map.of()).status()).isEqualTo(204);
+    assertThat(api.post(path + "/restore", Map.of()).status()).isEqualTo(409);
+    assertThat(api.get(path).json().get("subject").asString()).isEqualTo("Hello");
+    assertThat(release(mailing).status()).isEqualTo(200);
+    assertThat(api.delete(path).status()).as("released").isEqualTo(409);
+  }
+
+  @Test
   public void aCopyToOneselfHasThatPersonsValuesAndCountsNothing() throws Exception {
     long person = addPerson("Copied", "Quay", "copied@quay.example");
     long mailing = draft(List.of(person), "For {{first_name}}", "<p>Hello</p>");
