@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
   import { fieldsQuery, topicsQuery } from '$lib/api/queries';
   import type { AudiencePerson, Bench } from '$lib/api/types';
@@ -16,6 +15,7 @@
     useQueryClient
   } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
+  import { BenchActs } from './acts.svelte';
   import { BenchState } from './bench.svelte';
   import { lookParts, whichOf, type Which } from './lookParts';
   import MessagePane from './MessagePane.svelte';
@@ -36,12 +36,12 @@
   // svelte-ignore state_referenced_locally
   const bench = new BenchState(mailing);
   const id = $derived(bench.mailing.id);
+  const acts = new BenchActs(bench, queries);
   const editable = $derived(bench.isDraft && (session.colleague?.mayWrite ?? false));
   let which = $state.raw<Which | null>(null);
   let name = $state('');
   let chosen = $state<number | null>(null);
   let releasing = $state(false);
-  let busy = $state(false);
 
   const fields = createQuery(fieldsQuery);
   const topics = createQuery(topicsQuery);
@@ -109,68 +109,13 @@
     bench.changed();
   }
 
-  /** Does something at the server once everything is saved. */
-  async function act(what: () => Promise<void>) {
-    busy = true;
-    try {
-      await bench.save();
-      if (bench.saving !== 'failed') await what();
-    } catch (error) {
-      notices.fail(error);
-    } finally {
-      busy = false;
-    }
+  function copy() {
+    if (current !== null) void acts.sendCopy(current, proof.data?.toName ?? '');
   }
 
-  const copy = () =>
-    act(async () => {
-      if (current === null) return;
-      const sent = await answer(
-        api.POST('/api/mailings/{id}/copy', { params: path, body: { personId: current } })
-      );
-      notices.say(`A copy of ${proof.data?.toName}’s message is on its way to ${sent.address}.`);
-    });
-
-  const release = () =>
-    act(async () => {
-      const body = { version: bench.mailing.version };
-      bench.take(await answer(api.POST('/api/mailings/{id}/release', { params: path, body })));
-      releasing = false;
-      void queries.invalidateQueries({ queryKey: ['counts'] });
-    });
-
-  const takeBack = () =>
-    act(async () => {
-      bench.take(await answer(api.POST('/api/mailings/{id}/take-back', { params: path })));
-      notices.say('Taken back: nothing has left, and it is a draft again.');
-    });
-
-  const withdraw = () =>
-    act(async () => {
-      const done = await answer(api.POST('/api/mailings/{id}/withdraw', { params: path }));
-      notices.say(`${count(done.messages)} withdrawn; what has left stays left.`);
-      await reload();
-    });
-
-  const discard = () =>
-    act(async () => {
-      const params = path;
-      await answer(api.DELETE('/api/mailings/{id}', { params }));
-      void queries.invalidateQueries();
-      await goto('/mailings');
-      notices.say(`“${bench.name}” is discarded.`, async () => {
-        try {
-          await answer(api.POST('/api/mailings/{id}/restore', { params }));
-          void queries.invalidateQueries();
-          await goto(`/mailings/${params.path.id}`);
-        } catch (error) {
-          notices.fail(error);
-        }
-      });
-    });
-
-  async function reload() {
-    bench.take(await answer(api.GET('/api/mailings/{id}', { params: path })));
+  async function release() {
+    await acts.release();
+    releasing = false;
   }
 
   async function openRelease() {
@@ -184,7 +129,7 @@
     keys.use({
       j: () => step(1),
       k: () => step(-1),
-      c: () => editable && void copy(),
+      c: () => editable && copy(),
       r: () => void openRelease()
     })
   );
@@ -216,8 +161,8 @@
     {/if}
   </div>
   {#if editable}
-    <Act onclick={copy} disabled={busy || current === null} shortcut="c">Send me a copy</Act>
-    <Act look="main" onclick={openRelease} disabled={busy} shortcut="r">
+    <Act onclick={copy} disabled={acts.busy || current === null} shortcut="c">Send me a copy</Act>
+    <Act look="main" onclick={openRelease} disabled={acts.busy} shortcut="r">
       Release {count(look.data?.ready ?? 0)}…
     </Act>
   {/if}
@@ -225,7 +170,7 @@
 {#if bench.trouble}
   <p class="rounded-lg bg-brick-pale px-3.5 py-2" role="alert">
     {bench.trouble}
-    <button type="button" class="ms-2 font-semibold text-brick" onclick={reload}>
+    <button type="button" class="ms-2 font-semibold text-brick" onclick={() => acts.reload()}>
       Load what is there now
     </button>
   </p>
@@ -254,16 +199,27 @@
   <ProofPane proof={proof.data} error={proof.error} {place} of={shownOf} onstep={step} />
 </div>
 {#if bench.isDraft}
-  <RunSheet {bench} look={look.data} topics={topics.data ?? []} {editable} ondiscard={discard} />
+  <RunSheet
+    {bench}
+    look={look.data}
+    topics={topics.data ?? []}
+    {editable}
+    ondiscard={() => acts.discard()}
+  />
 {:else}
-  <UnderWay mailing={bench.mailing} {busy} ontakeback={takeBack} onwithdraw={withdraw} />
+  <UnderWay
+    mailing={bench.mailing}
+    busy={acts.busy}
+    ontakeback={() => acts.takeBack()}
+    onwithdraw={() => acts.withdraw()}
+  />
 {/if}
 {#if look.data}
   <ReleaseDialog
     bind:open={releasing}
     look={look.data}
     startWall={bench.startWall}
-    {busy}
+    busy={acts.busy}
     onrelease={release}
   />
 {/if}

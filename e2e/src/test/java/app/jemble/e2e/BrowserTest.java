@@ -10,6 +10,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.net.InetAddress;
@@ -35,6 +36,9 @@ abstract class BrowserTest extends ServerTest {
           "--disable-component-update",
           "--disable-sync");
 
+  /** A busy machine may be slow; a screen that is right shows it much sooner. */
+  private static final double PATIENCE_MILLIS = 15_000;
+
   protected Page page;
   protected String home;
   private final int wantedPort = freePort();
@@ -54,6 +58,7 @@ abstract class BrowserTest extends ServerTest {
   @BeforeClass(dependsOnMethods = "startAll")
   public void openBrowser() {
     home = publicUrl();
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));

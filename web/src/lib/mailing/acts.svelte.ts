@@ -1,0 +1,86 @@
+import { goto } from '$app/navigation';
+import { answer, api } from '$lib/api/client';
+import { count } from '$lib/format/numbers';
+import { notices } from '$lib/ui/notices.svelte';
+import type { QueryClient } from '@tanstack/svelte-query';
+import type { BenchState } from './bench.svelte';
+
+/** What is done with a mailing at the server, each once everything written is saved. */
+export class BenchActs {
+  busy = $state(false);
+
+  constructor(
+    private readonly bench: BenchState,
+    private readonly queries: QueryClient
+  ) {}
+
+  sendCopy(personId: number, name: string) {
+    return this.#act(async (params) => {
+      const body = { personId };
+      const sent = await answer(api.POST('/api/mailings/{id}/copy', { params, body }));
+      notices.say(`A copy of ${name}’s message is on its way to ${sent.address}.`);
+    });
+  }
+
+  release() {
+    return this.#act(async (params) => {
+      const body = { version: this.bench.mailing.version };
+      const released = api.POST('/api/mailings/{id}/release', { params, body });
+      this.bench.take(await answer(released));
+      void this.queries.invalidateQueries({ queryKey: ['counts'] });
+    });
+  }
+
+  takeBack() {
+    return this.#act(async (params) => {
+      this.bench.take(await answer(api.POST('/api/mailings/{id}/take-back', { params })));
+      notices.say('Taken back: nothing has left, and it is a draft again.');
+    });
+  }
+
+  withdraw() {
+    return this.#act(async (params) => {
+      const done = await answer(api.POST('/api/mailings/{id}/withdraw', { params }));
+      notices.say(`${count(done.messages)} withdrawn; what has left stays left.`);
+      await this.reload();
+    });
+  }
+
+  /** Puts the draft away at once; the notice takes it back. */
+  discard() {
+    return this.#act(async (params) => {
+      await answer(api.DELETE('/api/mailings/{id}', { params }));
+      void this.queries.invalidateQueries();
+      await goto('/mailings');
+      notices.say(`“${this.bench.name}” is discarded.`, () => void this.#restore(params.path.id));
+    });
+  }
+
+  /** Shows what the server has; what could not be saved is given up. */
+  async reload() {
+    const params = { path: { id: this.bench.mailing.id } };
+    this.bench.take(await answer(api.GET('/api/mailings/{id}', { params })));
+  }
+
+  async #restore(id: number) {
+    try {
+      await answer(api.POST('/api/mailings/{id}/restore', { params: { path: { id } } }));
+      void this.queries.invalidateQueries();
+      await goto(`/mailings/${id}`);
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  async #act(what: (params: { path: { id: number } }) => Promise<void>) {
+    this.busy = true;
+    try {
+      await this.bench.save();
+      if (this.bench.saving !== 'failed') await what({ path: { id: this.bench.mailing.id } });
+    } catch (error) {
+      notices.fail(error);
+    } finally {
+      this.busy = false;
+    }
+  }
+}
