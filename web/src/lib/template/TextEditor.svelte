@@ -57,7 +57,13 @@
   }
 
   export function focus() {
-    editor?.commands.focus('start');
+    editor?.commands.setTextSelection(1);
+    takeKeys();
+  }
+
+  /** At once: the editor's own focus command waits for a frame, and keys typed in it are lost. */
+  function takeKeys() {
+    editor?.view.focus();
   }
 
   /** Made once: what changes later comes in by the effects below. */
@@ -103,7 +109,8 @@
   function put(inside: string) {
     const at = picker?.position;
     const node = { type: 'mergeField', attrs: { inside } };
-    const chain = editor?.chain().focus();
+    takeKeys();
+    const chain = editor?.chain();
     if (at === null || at === undefined) chain?.insertContent(node).run();
     else chain?.insertContentAt({ from: at, to: at + 1 }, node).run();
     picker = null;
@@ -111,22 +118,20 @@
 
   function close() {
     picker = null;
-    editor?.commands.focus();
+    takeKeys();
   }
 
   function typeByHand() {
     picker = null;
-    editor?.chain().focus().insertContent('{{').run();
+    takeKeys();
+    editor?.commands.insertContent('{{');
   }
 
   function remove() {
     const at = picker?.position;
     if (at !== null && at !== undefined) {
-      editor
-        ?.chain()
-        .focus()
-        .deleteRange({ from: at, to: at + 1 })
-        .run();
+      takeKeys();
+      editor?.commands.deleteRange({ from: at, to: at + 1 });
     }
     picker = null;
   }

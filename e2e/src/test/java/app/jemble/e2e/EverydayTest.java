@@ -40,6 +40,20 @@ public class EverydayTest extends BrowserTest {
     assertThat(tab.getByText(Pattern.compile("Proof 1 of"))).isVisible();
   }
 
+  /** Every screen with something on it. */
+  private List<String> screens() {
+    return List.of(
+        "/desk",
+        "/people",
+        "/templates",
+        "/templates/1",
+        "/mailings",
+        "/outbox",
+        "/responses",
+        "/responses/6",
+        "/mailings/" + draftId());
+  }
+
   private Locator subject(Page tab) {
     return tab.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Subject"));
   }
@@ -171,17 +185,7 @@ public class EverydayTest extends BrowserTest {
   public void theWholeJobFitsAPhone() {
     page.setViewportSize(390, 844);
     signIn("orla");
-    for (String screen :
-        List.of(
-            "/desk",
-            "/people",
-            "/templates",
-            "/templates/1",
-            "/mailings",
-            "/outbox",
-            "/responses",
-            "/responses/1",
-            "/mailings/" + draftId())) {
+    for (String screen : screens()) {
       page.navigate(home + screen);
       page.waitForTimeout(700);
       Object wide = page.evaluate("document.documentElement.scrollWidth");
@@ -202,17 +206,7 @@ public class EverydayTest extends BrowserTest {
   public void everyScreenIsReadableInTheDark() {
     page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
     signIn("orla");
-    for (String screen :
-        List.of(
-            "/desk",
-            "/people",
-            "/templates",
-            "/templates/1",
-            "/mailings",
-            "/outbox",
-            "/responses",
-            "/responses/6",
-            "/mailings/" + draftId())) {
+    for (String screen : screens()) {
       page.navigate(home + screen);
       page.waitForTimeout(900);
       assertAccessible(screen + " in the dark");
