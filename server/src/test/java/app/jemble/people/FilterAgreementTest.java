@@ -8,6 +8,7 @@ import app.jemble.core.filter.Filter;
 import app.jemble.core.filter.FilterMatch;
 import app.jemble.core.filter.FilterSentence;
 import app.jemble.core.filter.Operator;
+import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
@@ -16,7 +17,6 @@ import app.jemble.core.record.Values;
 import app.jemble.filter.FilterBody;
 import app.jemble.filter.FilterBody.ConditionBody;
 import app.jemble.workspace.WorkspaceService;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -195,8 +195,26 @@ public class FilterAgreementTest extends ServerTest {
     }
     assertThat(all.stream().map(PersonRow::id).distinct().count()).isEqualTo(known.size());
     assertThat(all).hasSize(known.size());
-    assertThat(LocalDate.of(2026, 3, 29).atStartOfDay(asOf.zone()).toInstant())
-        .as("the clocks of London go forward on this day, after it has begun")
-        .isEqualTo("2026-03-29T00:00:00Z");
+  }
+
+  /** The list's reach is written in SQL once more; it must be core's. */
+  @Test
+  public void theReachOfTheListIsCores() {
+    Map<Long, PersonRecord> records = new HashMap<>();
+    service.records(FilterBody.EVERYONE, List.of()).forEach(p -> records.put(p.id(), p));
+    Set<Reach> seen = new HashSet<>();
+    for (Reach reach : Reach.values()) {
+      for (long id : service.ids(FilterBody.EVERYONE, reach)) {
+        PersonRecord p = records.remove(id);
+        Reach.Facts facts =
+            new Reach.Facts(p.email(), p.askedNot(), false, p.doNotWrite(), false, false);
+        assertThat(Reach.byEmail(facts)).as(p.name() + " " + p.email()).isEqualTo(reach);
+        seen.add(reach);
+      }
+    }
+    assertThat(records).isEmpty();
+    assertThat(seen)
+        .contains(Reach.READY, Reach.NO_ADDRESS, Reach.NOT_VALID, Reach.ASKED_NOT)
+        .contains(Reach.DO_NOT_WRITE);
   }
 }

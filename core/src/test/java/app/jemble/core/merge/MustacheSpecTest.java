@@ -38,6 +38,7 @@ public class MustacheSpecTest {
       List.of("interpolation", "sections", "inverted", "comments");
 
   private final Map<String, Integer> leftOut = new TreeMap<>();
+  private int rendered;
 
   @DataProvider
   public Iterator<Object[]> shared() throws IOException {
@@ -77,17 +78,20 @@ public class MustacheSpecTest {
                 parsed.template().orElseThrow(), Values.of(data), Locale.ROOT, ZoneId.of("UTC"))
             .text();
     assertThat(text).as(name).isEqualTo(test.get("expected").asString());
+    rendered++;
   }
 
   @Test(dependsOnMethods = "rendersAsTheSpecificationSays")
   public void whatIsLeftOutIsLeftOutForAReason() {
-    assertThat(leftOut.keySet())
-        .isSubsetOf(
-            "there is no unescaped form",
-            "an unknown field is an error, never an empty text",
-            "a section shows or hides; it holds no list and no other record",
-            "lines that hold a mark alone stay: the text is HTML, where they do not show",
-            "white space at the edges of a value is dropped");
+    assertThat(rendered).as("cases rendered").isEqualTo(30);
+    assertThat(leftOut)
+        .containsExactlyInAnyOrderEntriesOf(
+            Map.of(
+                "there is no unescaped form", 22,
+                "an unknown field is an error, never an empty text", 6,
+                "a section shows or hides; it holds no list and no other record", 24,
+                "lines that hold a mark alone stay: the text is HTML, where they do not show", 24,
+                "white space at the edges of a value is dropped", 1));
   }
 
   private static Optional<String> reasonToLeaveOut(JsonNode test) {
@@ -96,7 +100,10 @@ public class MustacheSpecTest {
     if (template.contains("{{{") || template.matches("(?s).*\\{\\{\\s*&.*")) {
       return Optional.of("there is no unescaped form");
     }
-    if (name.contains("Standalone") || name.contains("Indented") || name.contains("Multiline")) {
+    if (name.contains("Standalone")
+        || name.contains("Indented")
+        || name.contains("Multiline")
+        || name.contains("Doubled")) {
       return Optional.of(
           "lines that hold a mark alone stay: the text is HTML, where they do not show");
     }
@@ -118,9 +125,6 @@ public class MustacheSpecTest {
         || name.contains("Parent")
         || name.contains("Variable test")
         || name.contains("Dotted Names - Arbitrary")
-        || name.contains("Doubled")
-        || name.contains("Nested")
-        || name.contains("Deeply")
         || test.get("template").asString().contains("{{.}}")
         || test.get("template").asString().contains("{{#.}}")
         || test.get("data").toString().contains("[");
