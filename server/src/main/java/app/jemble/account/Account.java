@@ -1,7 +1,12 @@
 package app.jemble.account;
 
-/** A colleague who signs in. */
-public record Account(long id, String login, String name, String email, String title, Role role) {
+/**
+ * A colleague who signs in.
+ *
+ * @param personId the colleague's own record among the people, or null
+ */
+public record Account(
+    long id, String login, String name, String email, String title, Role role, Long personId) {
 
   /** What a colleague may do. */
   public enum Role {

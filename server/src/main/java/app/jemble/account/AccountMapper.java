@@ -1,5 +1,6 @@
 package app.jemble.account;
 
+import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -10,14 +11,27 @@ interface AccountMapper {
 
   @Select(
       """
-      select id, login, name, email, title, upper(role) as role
+      select id, login, name, email, title, upper(role) as role, person_id
       from account
       where login = lower(btrim(#{login}))
       """)
   Account findByLogin(String login);
 
-  @Select("select id, login, name, email, title, upper(role) as role from account where id = #{id}")
+  @Select(
+      """
+      select id, login, name, email, title, upper(role) as role, person_id
+      from account
+      where id = #{id}
+      """)
   Account find(long id);
+
+  @Select(
+      """
+      select id, login, name, email, title, upper(role) as role, person_id
+      from account
+      order by name
+      """)
+  List<Account> all();
 
   @Select("select password_hash from account where login = lower(btrim(#{login}))")
   String passwordHash(String login);

@@ -1,6 +1,7 @@
 package app.jemble.account;
 
 import app.jemble.workspace.Problem;
+import java.util.List;
 import java.util.Locale;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -45,6 +46,11 @@ public class AccountService {
 
   public Account findByLogin(String login) {
     return mapper.findByLogin(login);
+  }
+
+  /** All colleagues in order of name. */
+  public List<Account> all() {
+    return mapper.all();
   }
 
   public boolean hasAny() {

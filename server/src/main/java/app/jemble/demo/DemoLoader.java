@@ -43,6 +43,7 @@ class DemoLoader implements ApplicationRunner {
   private final WorkspaceService workspace;
   private final DemoMailings mailings;
   private final DemoOpenEnds openEnds;
+  private final DemoAround around;
   private final DataSource database;
   private final JdbcClient sql;
   private final Clock clock;
@@ -53,6 +54,7 @@ class DemoLoader implements ApplicationRunner {
       WorkspaceService workspace,
       DemoMailings mailings,
       DemoOpenEnds openEnds,
+      DemoAround around,
       DataSource database,
       JdbcClient sql,
       Clock clock) {
@@ -61,6 +63,7 @@ class DemoLoader implements ApplicationRunner {
     this.workspace = workspace;
     this.mailings = mailings;
     this.openEnds = openEnds;
+    this.around = around;
     this.database = database;
     this.sql = sql;
     this.clock = clock;
@@ -75,10 +78,12 @@ class DemoLoader implements ApplicationRunner {
     addHouse();
     addColleagues();
     addPeople();
+    around.add();
     addTemplates();
     addPastMailings();
     openEnds.add();
-    sql.sql("analyze").update();
+    // So that a list is counted from its index alone.
+    sql.sql("vacuum analyze").update();
     LOG.info(
         "The demo has {} people ({} s).",
         settings.people(),
@@ -139,6 +144,7 @@ class DemoLoader implements ApplicationRunner {
         connection ->
             new DemoPeople(settings.seed(), clock.instant())
                 .write(connection, settings.people(), owners, DemoWords.HOUSES.size()));
+    continueIds();
     // Some mail came back long ago, and some people left a topic.
     sql.sql(
             """

@@ -2,63 +2,146 @@ package app.jemble.filter;
 
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
+import app.jemble.core.record.Related;
+import java.util.EnumMap;
 import java.util.Map;
-import java.util.function.Function;
 
-/** Where each field stands in the tables. */
+/** Where each field stands in the tables: of people, and of the records around them. */
 final class Columns {
 
-  private static final Map<String, String> COLUMNS =
+  private static final Map<String, Column> PERSON =
       Map.ofEntries(
-          Map.entry("kind", "p.kind"),
-          Map.entry("name", "p.name"),
-          Map.entry("honorific", "p.honorific"),
-          Map.entry("first_name", "p.first_name"),
-          Map.entry("last_name", "p.last_name"),
-          Map.entry("email", "p.email"),
-          Map.entry("phone", "p.phone"),
-          Map.entry("number", "p.number"),
-          Map.entry("plan", "m.plan"),
-          Map.entry("status", "m.status"),
-          Map.entry("joined_on", "m.joined_on"),
-          Map.entry("renews_on", "m.renews_on"),
-          Map.entry("dues_owed", "m.dues_owed"),
-          Map.entry("last_visit", "p.last_visit_at"),
-          Map.entry("created", "p.created_at"),
-          Map.entry("birthday", "p.birthday"),
-          Map.entry("tags", "p.tags_key"),
-          Map.entry("stage", "p.stage"),
-          Map.entry("source", "p.source"),
-          Map.entry("organisation.name", "o.name"),
-          Map.entry("address.street", "p.address_street"),
-          Map.entry("address.postcode", "p.address_postcode"),
-          Map.entry("address.place", "p.address_place"),
-          Map.entry("address.country", "p.address_country"),
-          Map.entry("owner.name", "w.name"));
+          Map.entry("kind", Column.of("p.kind")),
+          Map.entry("name", Column.of("p.name").foldedAs("p.name_key")),
+          Map.entry("honorific", Column.of("p.honorific")),
+          Map.entry("first_name", Column.of("p.first_name")),
+          Map.entry("last_name", Column.of("p.last_name")),
+          Map.entry("email", Column.of("p.email")),
+          Map.entry("phone", Column.of("p.phone")),
+          Map.entry("number", Column.of("p.number")),
+          Map.entry("plan", Column.joined("m.plan", "m")),
+          Map.entry("status", Column.joined("m.status", "m")),
+          Map.entry("joined_on", Column.joined("m.joined_on", "m")),
+          Map.entry("renews_on", Column.joined("m.renews_on", "m")),
+          Map.entry(
+              "dues_owed",
+              Column.joined("m.dues_owed", "m").shownAs("m.dues_owed || ' ' || m.currency")),
+          Map.entry("last_visit", Column.of("p.last_visit_at")),
+          Map.entry("created", Column.of("p.created_at")),
+          Map.entry("birthday", Column.of("p.birthday")),
+          Map.entry("tags", Column.of("p.tags_key").shownAs("array_to_string(p.tags, ', ')")),
+          Map.entry("stage", Column.of("p.stage")),
+          Map.entry("source", Column.of("p.source")),
+          Map.entry(
+              "introduced_by",
+              Column.of("p.introduced_by")
+                  .shownAs("(select i.name from person i where i.id = p.introduced_by)")),
+          Map.entry("owner", Column.joined("w.login", "w").shownAs("w.name")),
+          Map.entry("organisation.name", Column.joined("o.name", "o")),
+          Map.entry("address.street", Column.of("p.address_street")),
+          Map.entry("address.postcode", Column.of("p.address_postcode")),
+          Map.entry("address.place", Column.of("p.address_place")),
+          Map.entry("address.country", Column.of("p.address_country")),
+          Map.entry("time_zone", Column.of("p.time_zone")),
+          Map.entry("language", Column.of("p.language")),
+          Map.entry("asked_not", Column.of("p.asked_not")),
+          Map.entry("app_installed", Column.of("p.app_installed")),
+          Map.entry("list", Column.of(TagTable.LIST.array())),
+          Map.entry("topic_left", Column.of(TagTable.TOPIC_LEFT.array())),
+          Map.entry(
+              "last_heard", Column.of(lastHeard("at")).shownAs(lastHeard("kind || ' ' || r.at"))));
+
+  private static final Map<Related, Map<String, Column>> RELATED = new EnumMap<>(Related.class);
+
+  static {
+    RELATED.put(
+        Related.QUOTE,
+        Map.of(
+            "number", Column.of("q.number"),
+            "title", Column.of("q.title"),
+            "total", Column.of("q.total").shownAs("q.total || ' ' || q.currency"),
+            "stage", Column.of("q.stage"),
+            "sent_on", Column.of("q.sent_on"),
+            "valid_until", Column.of("q.valid_until"),
+            "owner", Column.of("qw.login").shownAs("qw.name")));
+    RELATED.put(
+        Related.TASK,
+        Map.of(
+            "title", Column.of("t.title"),
+            "kind", Column.of("t.kind"),
+            "due_on", Column.of("t.due_on"),
+            "done", Column.of("t.done_at is not null"),
+            "done_at", Column.of("t.done_at"),
+            "owner", Column.of("tw.login").shownAs("tw.name")));
+    RELATED.put(
+        Related.EVENT,
+        Map.of(
+            "name", Column.of("e.name"),
+            "starts", Column.of("e.starts_at"),
+            "place", Column.of("e.place"),
+            "attendance", Column.of("a.state")));
+    RELATED.put(
+        Related.OFFICE,
+        Map.of(
+            "name", Column.of("f.name"),
+            "body", Column.of("f.body"),
+            "since", Column.of("f.since"),
+            "until", Column.of("f.until")));
+    RELATED.put(
+        Related.MESSAGE,
+        Map.of(
+            "mailing", Column.of("s.mailing_id").shownAs("g.name"),
+            "subject", Column.of("s.subject"),
+            "sent", Column.of("s.sent_at"),
+            "opened", Column.of(heard("'OPENED', 'CLICKED', 'REPLIED'")),
+            "clicked", Column.of(heard("'CLICKED'")),
+            "replied", Column.of(heard("'REPLIED'")),
+            "returned", Column.of(heard("'RETURNED_HARD', 'RETURNED_SOFT'")),
+            "left", Column.of(heard("'LEFT'"))));
+  }
 
   private Columns() {}
 
   /**
-   * The SQL of a field's value; an attribute is taken out of its JSON and given its type.
+   * The column of a field; an attribute is taken out of its JSON and given its type.
    *
-   * @param param makes a placeholder for a value
+   * @param kind the records the field belongs to, null for people
    */
-  static String of(Field field, Function<Object, String> param) {
-    String column = COLUMNS.get(field.name());
+  static Column of(Related kind, Field field) {
+    Column column = (kind == null ? PERSON : RELATED.get(kind)).get(field.name());
     if (column != null) {
       return column;
     }
-    String value = "(p.attributes ->> " + param.apply(field.name()) + ")";
-    return switch (field.type()) {
-      case NUMBER, MONEY -> value + "::numeric";
-      case DAY -> value + "::date";
-      case INSTANT -> value + "::timestamptz";
-      case FLAG -> value + "::boolean";
-      default -> value;
-    };
+    // A field's name is letters, digits and underscores; Field sees to that.
+    String value = "(p.attributes ->> '" + field.name() + "')";
+    return Column.of(
+        switch (field.type()) {
+          case NUMBER, MONEY -> value + "::numeric";
+          case DAY -> value + "::date";
+          case INSTANT -> value + "::timestamptz";
+          case FLAG -> value + "::boolean";
+          default -> value;
+        });
   }
 
-  static String isEmpty(Field field, String column) {
-    return field.type() == FieldType.TAGS ? "cardinality(" + column + ") = 0" : column + " is null";
+  static String isEmpty(Field field, Column column) {
+    return field.type() == FieldType.TAGS
+        ? "cardinality(" + column.value() + ") = 0"
+        : column.value() + " is null";
+  }
+
+  /** Whoever clicked or replied has read it, whatever became of the open mark. */
+  private static String heard(String kinds) {
+    return "exists (select from response r where r.message_id = s.id and r.kind in ("
+        + kinds
+        + "))";
+  }
+
+  private static String lastHeard(String what) {
+    return """
+        (select r.%s from response r
+         where r.person_id = p.id and r.kind not in ('MACHINE_OPENED', 'MACHINE_CLICKED')
+         order by r.at desc limit 1)"""
+        .formatted(what);
   }
 }

@@ -5,7 +5,9 @@ import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
+import app.jemble.core.record.Related;
 import app.jemble.workspace.WorkspaceService;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -16,19 +18,34 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/fields")
 class FieldController {
 
-  /** The fields to filter by and those to merge. */
-  record Fields(List<FilterField> filter, List<MergeFieldName> merge) {}
+  /**
+   * The fields of people, and of the records around them.
+   *
+   * @param filter those to filter by, to show as a column, or to set
+   * @param merge those to merge
+   */
+  record Fields(List<ListField> filter, List<MergeFieldName> merge, List<RelatedFields> related) {}
 
-  /** A field to filter by, with what can be asked of it. */
-  record FilterField(
+  /**
+   * A field of a list, with what can be asked of it.
+   *
+   * @param column whether it can be shown as a column
+   * @param editable whether it can be set
+   */
+  record ListField(
       String name,
       String label,
       FieldType type,
       List<String> choices,
+      boolean column,
+      boolean editable,
       List<Comparison> comparisons) {}
 
-  /** A way to compare: its words and what follows them. */
-  record Comparison(Operator operator, String words, Operator.Takes takes) {}
+  /** A way to compare: its words, what follows them, and the words after that. */
+  record Comparison(Operator operator, String words, String after, Operator.Takes takes) {}
+
+  /** The records of one kind around people. */
+  record RelatedFields(Related kind, String one, String many, List<ListField> fields) {}
 
   /** A field to merge. */
   record MergeFieldName(String name, String label, FieldType type) {}
@@ -43,20 +60,29 @@ class FieldController {
   Fields fields() {
     FieldCatalogue catalogue = workspace.fields();
     return new Fields(
-        catalogue.all(FieldUse.FILTER).stream().map(FieldController::filterField).toList(),
+        listFields(catalogue),
         catalogue.all(FieldUse.MERGE).stream()
             .map(f -> new MergeFieldName(f.name(), f.label(), f.type()))
+            .toList(),
+        Arrays.stream(Related.values())
+            .map(r -> new RelatedFields(r, r.one(), r.many(), listFields(FieldCatalogue.of(r))))
             .toList());
   }
 
-  private static FilterField filterField(Field field) {
-    return new FilterField(
+  private static List<ListField> listFields(FieldCatalogue catalogue) {
+    return catalogue.all(FieldUse.FILTER).stream().map(FieldController::listField).toList();
+  }
+
+  private static ListField listField(Field field) {
+    return new ListField(
         field.name(),
         field.label(),
         field.type(),
         field.choices(),
+        field.allows(FieldUse.COLUMN),
+        field.allows(FieldUse.EDIT),
         Operator.of(field.type()).stream()
-            .map(o -> new Comparison(o, o.words(), o.takes()))
+            .map(o -> new Comparison(o, o.words(), o.after(), o.takes()))
             .toList());
   }
 }

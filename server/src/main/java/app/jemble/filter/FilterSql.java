@@ -5,18 +5,25 @@ import static app.jemble.core.record.Words.fold;
 import app.jemble.core.filter.AsOf;
 import app.jemble.core.filter.DayRange;
 import app.jemble.core.filter.Filter;
+import app.jemble.core.filter.FilterException;
 import app.jemble.core.filter.Operand;
 import app.jemble.core.filter.Operator;
+import app.jemble.core.filter.YearDays;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
+import app.jemble.core.record.Related;
+import java.time.MonthDay;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /**
- * A filter as an SQL condition over {@code person p left join membership m left join organisation o
- * left join account w}. Picks the same people as {@link app.jemble.core.filter.FilterMatch}. Every
- * value a person gave is a parameter; the text is made of this class's own words alone.
+ * A filter as an SQL condition over {@code person p} and the tables its fields need. Picks the same
+ * people as {@link app.jemble.core.filter.FilterMatch}. Every value a person gave is a parameter;
+ * the text is made of this class's own words alone.
  */
 public final class FilterSql {
 
@@ -24,25 +31,51 @@ public final class FilterSql {
    * A condition and its parameters.
    *
    * @param text with a placeholder {@code #{sql.params[i]}} for each parameter
+   * @param joins the aliases of the tables beside person that it speaks of
+   * @param readsEverything whether no index can help, so that it takes seconds among a million
    */
-  public record Fragment(String text, List<Object> params) {}
+  public record Fragment(
+      String text, List<Object> params, Set<String> joins, boolean readsEverything) {
 
-  private final List<Object> params = new ArrayList<>();
-  private final AsOf asOf;
-
-  private FilterSql(AsOf asOf) {
-    this.asOf = asOf;
+    /** Nobody. */
+    public static final Fragment NOBODY = new Fragment("false", List.of(), Set.of(), false);
   }
 
+  private final List<Object> params = new ArrayList<>();
+  private final Set<String> joins = new TreeSet<>();
+  private final AsOf asOf;
+  private boolean readsEverything;
+
+  /** The records whose fields are compared; null for people. */
+  private Related kind;
+
+  private FilterSql(AsOf asOf, Related kind) {
+    this.asOf = asOf;
+    this.kind = kind;
+  }
+
+  /** A condition on people. */
   public static Fragment of(Filter filter, AsOf asOf) {
-    FilterSql sql = new FilterSql(asOf);
+    return of(null, filter, asOf);
+  }
+
+  /** A condition on the records of one kind, with the aliases of {@link RelatedTables}. */
+  public static Fragment of(Related kind, Filter filter, AsOf asOf) {
+    FilterSql sql = new FilterSql(asOf, kind);
     String text = sql.phrase(filter);
-    return new Fragment(text, List.copyOf(sql.params));
+    return new Fragment(
+        text, Collections.unmodifiableList(sql.params), Set.copyOf(sql.joins), sql.readsEverything);
   }
 
   private String phrase(Filter filter) {
     if (filter instanceof Filter.Condition condition) {
       return "(" + condition(condition) + ")";
+    }
+    if (filter instanceof Filter.Has has) {
+      return has(has);
+    }
+    if (filter instanceof Filter.HasNo none) {
+      return "not exists (select " + related(none.kind(), none.where()) + ")";
     }
     Filter.Group group = (Filter.Group) filter;
     String joint = group.match() == Filter.Match.ALL ? " and " : " or ";
@@ -54,39 +87,87 @@ public final class FilterSql {
     };
   }
 
+  private String has(Filter.Has has) {
+    String found = related(has.kind(), has.where());
+    return has.atLeast() == 1
+        ? "exists (select " + found + ")"
+        : "(select count(*) from (select "
+            + found
+            + " limit "
+            + has.atLeast()
+            + ") c) = "
+            + has.atLeast();
+  }
+
+  private String related(Related wanted, Filter.Group where) {
+    Related outer = kind;
+    kind = wanted;
+    String condition = phrase(where);
+    kind = outer;
+    return "from "
+        + RelatedTables.from(wanted)
+        + " where "
+        + RelatedTables.ofPerson(wanted)
+        + " and "
+        + condition;
+  }
+
   /** Never null in SQL: an empty value gives true or false, so that "not" means what it says. */
   private String condition(Filter.Condition c) {
-    String column = Columns.of(c.field(), this::param);
+    TagTable table = kind == null ? TagTable.of(c.field().name()) : null;
+    if (table != null) {
+      return rows(c, table);
+    }
+    Column column = Columns.of(kind, c.field());
+    if (kind == null && !column.join().isEmpty()) {
+      joins.add(column.join());
+    }
+    String value = column.value();
     return switch (c.operator()) {
       case EMPTY -> Columns.isEmpty(c.field(), column);
       case FILLED -> "not (" + Columns.isEmpty(c.field(), column) + ")";
-      case YES -> "coalesce(" + column + ", false)";
-      case NO -> "coalesce(not " + column + ", false)";
-      case IS, IS_NOT, CONTAINS, STARTS_WITH -> text(c, column);
-      case ANY_OF -> column + " is not null and " + column + " = any(" + choices(c) + ")";
-      case NONE_OF -> column + " is null or " + column + " <> all(" + choices(c) + ")";
-      case HAS_ANY -> column + " && " + folded(c);
-      case HAS_ALL -> column + " @> " + folded(c);
-      case HAS_NONE -> "not (" + column + " && " + folded(c) + ")";
-      case IN_MONTH ->
-          column
-              + " is not null and extract(month from "
-              + local(c.field(), column)
-              + ") = "
-              + param(((Operand.Count) c.operand()).number());
-      default -> c.operand() instanceof Operand.Numbers ? number(c, column) : days(c, column);
+      case YES -> "coalesce(" + value + ", false)";
+      case NO -> "coalesce(not " + value + ", false)";
+      case IS, IS_NOT, CONTAINS, STARTS_WITH, ONE_OF -> text(c, column);
+      case ANY_OF -> value + " is not null and " + value + " = any(" + choices(c) + ")";
+      case NONE_OF -> value + " is null or " + value + " <> all(" + choices(c) + ")";
+      case IS_ME -> "coalesce(" + value + "::text = " + param(asOf.login()) + "::text, false)";
+      case HAS_ANY -> value + " && " + folded(c);
+      case HAS_ALL -> value + " @> " + folded(c);
+      case HAS_NONE -> "not (" + value + " && " + folded(c) + ")";
+      case IN_MONTH, COMES_ROUND -> dayOfYear(c, value);
+      case INTRODUCED -> introduced((Operand.Steps) c.operand());
+      default -> c.operand() instanceof Operand.Numbers ? number(c, value) : days(c, value);
     };
   }
 
-  private String text(Filter.Condition c, String column) {
-    String asked = fold(((Operand.Text) c.operand()).text());
-    String has = "fold(" + column + ")";
+  private String rows(Filter.Condition c, TagTable table) {
     return switch (c.operator()) {
-      case IS -> column + " is not null and " + has + " = " + param(asked);
-      case IS_NOT -> column + " is null or " + has + " <> " + param(asked);
-      case CONTAINS ->
-          column + " is not null and position(" + param(asked) + " in " + has + ") > 0";
-      default -> column + " is not null and starts_with(" + has + ", " + param(asked) + ")";
+      case EMPTY -> "not " + table.has("");
+      case FILLED -> table.has("");
+      case HAS_ANY -> table.has(" = any(" + folded(c) + ")");
+      case HAS_NONE -> "not " + table.has(" = any(" + folded(c) + ")");
+      default ->
+          ((Operand.Words) c.operand())
+              .words().stream()
+                  .map(w -> table.has(" = " + param(fold(w))))
+                  .collect(Collectors.joining(" and "));
+    };
+  }
+
+  private String text(Filter.Condition c, Column column) {
+    readsEverything = true;
+    String filled = column.value() + " is not null and ";
+    String has = column.fold();
+    if (c.operator() == Operator.ONE_OF) {
+      return filled + has + " = any(" + folded(c) + ")";
+    }
+    String asked = fold(((Operand.Text) c.operand()).text());
+    return switch (c.operator()) {
+      case IS -> filled + has + " = " + param(asked);
+      case IS_NOT -> column.value() + " is null or " + has + " <> " + param(asked);
+      case CONTAINS -> filled + "position(" + param(asked) + " in " + has + ") > 0";
+      default -> filled + "starts_with(" + has + ", " + param(asked) + ")";
     };
   }
 
@@ -131,19 +212,65 @@ public final class FilterSql {
     return text.toString();
   }
 
+  private String dayOfYear(Filter.Condition c, String column) {
+    String local = local(c.field(), column);
+    String filled = column + " is not null and ";
+    if (c.operator() == Operator.IN_MONTH) {
+      int month = Operand.month(c.operand(), asOf.today());
+      return filled + "extract(month from " + local + ") = " + param(month);
+    }
+    Set<MonthDay> days = YearDays.within(asOf.today(), ((Operand.Count) c.operand()).days());
+    Long[] numbers =
+        days.stream().map(d -> 100L * d.getMonthValue() + d.getDayOfMonth()).toArray(Long[]::new);
+    return filled
+        + "(extract(month from %1$s) * 100 + extract(day from %1$s))::bigint = any(%2$s)"
+            .formatted(local, param(numbers));
+  }
+
+  /** Walks down from the one who introduced, as far as asked; a circle ends with the steps. */
+  private String introduced(Operand.Steps asked) {
+    Long by = asked.person() == null ? asOf.person() : asked.person();
+    if (by == null) {
+      throw new FilterException(
+          "introduced_by",
+          "You are not among the people on record; ask an administrator to say which is yours.");
+    }
+    return """
+        p.id in (
+          with recursive brought (id, step) as (
+            select b.id, 1 from person b where b.introduced_by = %s::bigint
+            union
+            select b.id, step + 1 from person b join brought on b.introduced_by = brought.id
+            where step < %d)
+          select id from brought)"""
+        .formatted(param(by), asked.steps());
+  }
+
   private String local(Field field, String column) {
     return field.type() == FieldType.INSTANT
         ? "(" + column + " at time zone " + param(asOf.zone().getId()) + ")"
         : column;
   }
 
-  /** The stored spelling of each choice; a word that is no choice fits nobody. */
+  /** The stored spelling of each choice, or the keys; a word that is no choice fits nobody. */
   private String choices(Filter.Condition c) {
+    List<String> words = ((Operand.Words) c.operand()).words();
+    if (c.field().name().equals("mailing")) {
+      return param(words.stream().map(FilterSql::id).toArray(Long[]::new));
+    }
     List<String> known = new ArrayList<>();
-    for (String word : ((Operand.Words) c.operand()).words()) {
+    for (String word : words) {
+      if (c.field().type() == FieldType.REFERENCE) {
+        known.add(fold(word));
+      }
       c.field().choices().stream().filter(x -> fold(x).equals(fold(word))).forEach(known::add);
     }
     return param(known.toArray(String[]::new)) + "::text[]";
+  }
+
+  /** A key that is no number is nobody's. */
+  private static Long id(String key) {
+    return key.matches("\\d{1,18}") ? Long.valueOf(key) : Long.valueOf(-1);
   }
 
   private String folded(Filter.Condition c) {

@@ -1,13 +1,16 @@
 package app.jemble.mailing;
 
+import app.jemble.account.AccountService;
 import app.jemble.core.check.Finding;
 import app.jemble.core.check.ReleaseCheck;
+import app.jemble.core.filter.AsOf;
 import app.jemble.core.merge.Renderer;
 import app.jemble.core.pace.WallClock;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.Values;
+import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
 import app.jemble.people.PeopleService;
 import app.jemble.people.PersonRecord;
@@ -65,6 +68,8 @@ class AudienceService {
   private final PeopleService people;
   private final PersonValues personValues;
   private final WorkspaceService workspace;
+  private final AccountService accounts;
+  private final AskedNow asked;
   private final LetterService letters;
   private final ObjectMapper json;
   private final Clock clock;
@@ -73,12 +78,16 @@ class AudienceService {
       PeopleService people,
       PersonValues personValues,
       WorkspaceService workspace,
+      AccountService accounts,
+      AskedNow asked,
       LetterService letters,
       ObjectMapper json,
       Clock clock) {
     this.people = people;
     this.personValues = personValues;
     this.workspace = workspace;
+    this.accounts = accounts;
+    this.asked = asked;
     this.letters = letters;
     this.json = json;
     this.clock = clock;
@@ -117,10 +126,10 @@ class AudienceService {
   Entry one(Mailing mailing, long personId) {
     FieldCatalogue fields = workspace.fields();
     Letter letter = letters.of(mailing);
-    return people.records(null, List.of(personId)).stream()
-        .findFirst()
-        .map(p -> new Entry(p, letter.values(personValues.of(p, fields)), Reach.READY, false))
-        .orElse(null);
+    PersonRecord person = people.record(personId);
+    return person == null
+        ? null
+        : new Entry(person, letter.values(personValues.of(person, fields)), Reach.READY, false);
   }
 
   /** The instant a draft would start, or null for at once. */
@@ -135,8 +144,9 @@ class AudienceService {
     Set<Long> gone = people.whoLeft(mailing.topicId());
     Set<Long> leftOut = new HashSet<>(List.of(mailing.leftOut()));
     Set<String> addresses = new HashSet<>();
+    AsOf asOf = asked.by(accounts.find(mailing.senderId()));
     List<Entry> entries = new ArrayList<>();
-    for (PersonRecord person : people.records(filter(mailing), mailing.picks())) {
+    for (PersonRecord person : people.records(filter(mailing), mailing.picks(), asOf)) {
       Reach reach = reach(person, gone, leftOut, addresses);
       if (reach == Reach.READY) {
         addresses.add(EmailAddress.key(person.email()));

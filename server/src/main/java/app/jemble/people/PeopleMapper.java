@@ -1,6 +1,5 @@
 package app.jemble.people;
 
-import app.jemble.core.reach.Reach;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
@@ -11,18 +10,6 @@ import org.apache.ibatis.annotations.SelectProvider;
 
 @Mapper
 interface PeopleMapper {
-
-  /** How many people are of one reach. */
-  record ReachCount(Reach reach, long people) {}
-
-  @SelectProvider(type = PeopleSql.class, method = "tally")
-  List<ReachCount> tally(PeopleQuery query);
-
-  @SelectProvider(type = PeopleSql.class, method = "page")
-  List<PersonRow> page(PeopleQuery query);
-
-  @SelectProvider(type = PeopleSql.class, method = "ids")
-  List<Long> ids(PeopleQuery query);
 
   @SelectProvider(type = PeopleSql.class, method = "records")
   List<PersonRecord> records(PeopleQuery query);

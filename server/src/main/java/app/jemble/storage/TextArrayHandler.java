@@ -6,6 +6,8 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.AbstractCollection;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import org.apache.ibatis.type.BaseTypeHandler;
 import org.apache.ibatis.type.JdbcType;
@@ -40,6 +42,9 @@ public class TextArrayHandler extends BaseTypeHandler<List<String>> {
   }
 
   private static List<String> read(Array array) throws SQLException {
-    return array == null ? null : List.of((String[]) array.getArray());
+    // A text in it may be null, which List.of does not take.
+    return array == null
+        ? null
+        : Collections.unmodifiableList(Arrays.asList((String[]) array.getArray()));
   }
 }

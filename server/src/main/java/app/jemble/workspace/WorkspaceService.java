@@ -78,6 +78,6 @@ public class WorkspaceService {
         row.label(),
         FieldType.valueOf(row.type()),
         row.choices(),
-        Set.of(FieldUse.FILTER, FieldUse.MERGE));
+        Set.of(FieldUse.values()));
   }
 }

@@ -7,15 +7,18 @@ import app.jemble.core.filter.AsOf;
 import app.jemble.core.filter.Filter;
 import app.jemble.core.filter.FilterMatch;
 import app.jemble.core.filter.FilterSentence;
-import app.jemble.core.filter.Operator;
+import app.jemble.core.filter.FilterSentenceReader;
+import app.jemble.core.filter.RandomFilters;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
+import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
 import app.jemble.filter.FilterBody;
-import app.jemble.filter.FilterBody.ConditionBody;
+import app.jemble.filter.ListRow;
+import app.jemble.filter.ListService;
 import app.jemble.workspace.WorkspaceService;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -25,7 +28,6 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
@@ -34,10 +36,30 @@ public class FilterAgreementTest extends ServerTest {
 
   private static final int TREES = 2000;
 
-  private PeopleService service;
+  private static final List<String> AROUND =
+      List.of(
+          """
+          insert into office (person_id, name, body, since, until)
+          select 1 + id % 90, case id % 3 when 0 then 'Treasurer' when 1 then 'Harbour steward'
+                   else 'ÉTÉ %_' end,
+                 case id % 2 when 0 then 'Committee' end,
+                 case id % 4 when 0 then null else date '2024-02-29' + id::int end,
+                 case id % 5 when 0 then date '2026-12-01' end
+          from generate_series(1, 120) id""",
+          """
+          insert into person_list (name, created_at, created_by)
+          select name, now(), 1
+          from unnest(array['slipway', 'Racing', 'harbour supper', 'or', 'a” or “b']) name""",
+          """
+          insert into list_member (list_id, person_id)
+          select 1 + p % 5, p from generate_series(1, 120) p
+          union select 1 + p % 3, p from generate_series(1, 60) p
+          on conflict do nothing""");
+
+  private ListService lists;
   private FieldCatalogue fields;
   private AsOf asOf;
-  private final Map<Long, Values> known = new HashMap<>();
+  private Map<Long, Values> known;
 
   @Override
   protected int people() {
@@ -46,7 +68,7 @@ public class FilterAgreementTest extends ServerTest {
 
   @BeforeClass(dependsOnMethods = "startAll")
   public void readEveryone() {
-    service = application.getBean(PeopleService.class);
+    lists = application.getBean(ListService.class);
     WorkspaceService workspace = application.getBean(WorkspaceService.class);
     workspace.addAttribute(
         new Field("keys", "Keys", FieldType.NUMBER, List.of(), Set.of(FieldUse.FILTER)));
@@ -56,12 +78,16 @@ public class FilterAgreementTest extends ServerTest {
         new Field("checked", "Checked", FieldType.DAY, List.of(), Set.of(FieldUse.FILTER)));
     dirty();
     fields = workspace.fields();
-    asOf = new AsOf(clock.instant(), workspace.current().zoneId());
+    asOf = new AsOf(clock.instant(), workspace.current().zoneId(), "orla", 7L);
     PersonValues values = application.getBean(PersonValues.class);
-    for (PersonRecord person : service.records(FilterBody.EVERYONE, List.of())) {
-      known.put(person.id(), values.of(person, fields));
-    }
-    assertThat(known).hasSize(400);
+    Map<Long, Values> merged = new HashMap<>();
+    everyone().forEach(p -> merged.put(p.id(), values.of(p, fields)));
+    known = new KnownPeople(sql, fields).with(merged);
+    assertThat(known).as("the colleagues' own records among them").hasSize(403);
+  }
+
+  private List<PersonRecord> everyone() {
+    return application.getBean(PeopleService.class).records(FilterBody.EVERYONE, List.of(), asOf);
   }
 
   /** Gaps, odd writing and edges that generated people do not have. */
@@ -74,6 +100,8 @@ public class FilterAgreementTest extends ServerTest {
                   'insured', case id % 4 when 0 then true when 1 then false end,
                   'checked', case id % 5 when 0 then '2024-02-29' when 1 then '2026-01-01' end)),
                 source = case id % 6 when 0 then 'Boat  Show' when 1 then 'ÉTÉ %_\\' else source end,
+                introduced_by = case when id % 4 = 0 and 1 + (id * 7) % 60 <> id then 1 + (id * 7) % 60 end,
+                app_installed = id % 5 = 0,
                 organisation_id = case when id % 9 = 0 then 1 else organisation_id end,
                 last_visit_at = case id % 11
                   when 0 then '2026-03-28T23:59:59Z'::timestamptz
@@ -83,128 +111,109 @@ public class FilterAgreementTest extends ServerTest {
                   else last_visit_at end
             """)
         .update();
+    // Around people: none, one or several records, and gaps in them.
+    for (String statement : AROUND) {
+      sql.sql(statement).update();
+    }
   }
 
   @Test
   public void theDatabaseAndCorePickTheSamePeople() {
-    Random random = new Random(20260329);
+    RandomFilters trees = new RandomFilters(fields, words(), 20260329);
     int picking = 0;
     for (int i = 0; i < TREES; i++) {
-      FilterBody body = tree(random, 0);
-      Filter filter = body.toFilter(fields);
+      Filter.Group filter = trees.next();
+      String sentence = FilterSentence.of(filter);
+      assertThat(FilterSentenceReader.read(sentence, fields)).as(sentence).isEqualTo(filter);
       Set<Long> meant =
           known.entrySet().stream()
               .filter(p -> FilterMatch.holds(filter, p.getValue(), asOf))
               .map(Map.Entry::getKey)
               .collect(Collectors.toSet());
-      Set<Long> found = new HashSet<>(service.ids(body, null));
-      assertThat(found).as("tree %s: %s", i, FilterSentence.of(filter)).isEqualTo(meant);
+      Set<Long> found = new HashSet<>(found(filter));
+      assertThat(found).as("tree %s: %s", i, sentence).isEqualTo(meant);
       picking += meant.isEmpty() || meant.size() == known.size() ? 0 : 1;
     }
     assertThat(picking).as("trees that pick some and not all").isGreaterThan(TREES / 3);
   }
 
-  private FilterBody tree(Random random, int depth) {
-    Filter.Match match = Filter.Match.values()[random.nextInt(3)];
-    List<ConditionBody> conditions =
-        IntStream.range(0, random.nextInt(4)).mapToObj(c -> condition(random)).toList();
-    List<FilterBody> groups =
-        depth >= 2
-            ? List.of()
-            : IntStream.range(0, random.nextInt(3)).mapToObj(g -> tree(random, depth + 1)).toList();
-    return new FilterBody(match, conditions, groups);
+  private List<Long> found(Filter.Group filter) {
+    return lists.ids(null, FilterBody.of(filter), ListService.Which.ALL, asOf);
   }
 
-  private ConditionBody condition(Random random) {
-    List<Field> all = fields.all(FieldUse.FILTER);
-    Field field = all.get(random.nextInt(all.size()));
-    List<Operator> operators = Operator.of(field.type());
-    Operator operator = operators.get(random.nextInt(operators.size()));
-    List<String> values = new ArrayList<>();
-    switch (operator.takes()) {
-      case NOTHING -> {}
-      case ONE -> values.add(value(field, random));
-      case TWO -> {
-        values.add(value(field, random));
-        values.add(value(field, random));
+  /** Pieces of what people have, and what nobody has or is hard to quote. */
+  private List<String> words() {
+    List<String> words =
+        new ArrayList<>(List.of("ete %_", "O'", "ß", "\\", "x", "САША", "boat  show", "a” or “b"));
+    List<Field> texts =
+        fields.all(FieldUse.FILTER).stream().filter(f -> f.type() == FieldType.TEXT).toList();
+    Random random = new Random(1);
+    for (int i = 0; i < 60; i++) {
+      Values person = known.get(1L + random.nextInt(known.size()));
+      FieldValue value = person.get(texts.get(random.nextInt(texts.size())).name());
+      if (value instanceof FieldValue.Text has) {
+        words.add(has.text());
+        words.add(has.text().substring(0, 1 + has.text().length() / 3));
       }
-      case SOME ->
-          IntStream.range(0, 1 + random.nextInt(3)).forEach(n -> values.add(word(field, random)));
-      case DAYS -> values.add(Integer.toString(random.nextInt(700)));
-      case MONTH -> values.add(Integer.toString(1 + random.nextInt(12)));
     }
-    return new ConditionBody(field.name(), operator, values);
-  }
-
-  private String value(Field field, Random random) {
-    return switch (field.type()) {
-      case NUMBER, MONEY -> any(random, "0", "3", "42.00", "60", "-1", "1e2");
-      case DAY, INSTANT ->
-          any(random, "2026-03-29", "2026-10-25", "2024-02-29", "2026-01-01", "1970-06-01")
-              .formatted();
-      default -> text(field, random);
-    };
-  }
-
-  /** A piece of somebody's value, or one that nobody has. */
-  private String text(Field field, Random random) {
-    String odd = any(random, "ete %_", "O'", "ß", "\\", "x", "САША", "boat  show");
-    if (random.nextInt(4) == 0) {
-      return odd;
-    }
-    long id = 1 + random.nextInt(known.size());
-    return known.get(id).get(field.name()) instanceof app.jemble.core.record.FieldValue.Text has
-        ? has.text().substring(0, 1 + random.nextInt(has.text().length())).strip().isEmpty()
-            ? odd
-            : has.text().substring(0, 1 + random.nextInt(has.text().length())).strip() + ""
-        : odd;
-  }
-
-  private static String word(Field field, Random random) {
-    if (field.type() == FieldType.TAGS) {
-      return any(random, "slipway", "Racing", "YOUTH", "harbour supper", "no such tag");
-    }
-    List<String> choices = field.choices();
-    return random.nextInt(8) == 0
-        ? "no such choice"
-        : choices.get(random.nextInt(choices.size())).toUpperCase(java.util.Locale.ROOT);
-  }
-
-  private static String any(Random random, String... words) {
-    return words[random.nextInt(words.length)];
+    words.removeIf(String::isBlank);
+    return words;
   }
 
   @Test
   public void theTallyAddsUpToWhoMatches() {
-    Random random = new Random(7);
+    RandomFilters trees = new RandomFilters(fields, words(), 7);
     for (int i = 0; i < 50; i++) {
-      FilterBody body = tree(random, 0);
-      long tallied = service.tally(body).values().stream().mapToLong(Long::longValue).sum();
-      assertThat(tallied).isEqualTo(service.ids(body, null).size());
+      Filter.Group filter = trees.next();
+      long tallied =
+          lists.tally(null, FilterBody.of(filter), asOf).values().stream()
+              .mapToLong(Long::longValue)
+              .sum();
+      assertThat(tallied).isEqualTo(found(filter).size());
     }
   }
 
+  /**
+   * Every column can be shown and sorted by, each way, and every page goes on where the last ended.
+   */
   @Test
-  public void pagesHoldEveryoneOnceInOrderOfName() {
-    List<PersonRow> all = new ArrayList<>();
-    List<PersonRow> page = service.page(FilterBody.EVERYONE, null, null, null);
-    while (!page.isEmpty()) {
-      all.addAll(page);
-      PersonRow last = page.get(page.size() - 1);
-      page = service.page(FilterBody.EVERYONE, null, last.nameKey(), last.id());
+  public void pagesHoldEveryoneOnceInAnyOrder() {
+    List<String> columns = new ArrayList<>();
+    fields.all(FieldUse.COLUMN).forEach(f -> columns.add(f.name()));
+    List<String> sorts = new ArrayList<>(columns);
+    sorts.add(null);
+    for (String sortBy : sorts) {
+      for (boolean descending : new boolean[] {false, true}) {
+        ListService.Shape shape = new ListService.Shape(columns, sortBy, descending);
+        List<ListRow> all = new ArrayList<>();
+        List<ListRow> page = page(shape, null);
+        while (!page.isEmpty()) {
+          all.addAll(page);
+          ListRow last = page.get(page.size() - 1);
+          page = page(shape, new ListService.After(last.key(), last.id()));
+        }
+        assertThat(all.stream().map(ListRow::id).distinct().count())
+            .as("%s %s", sortBy, descending)
+            .isEqualTo(known.size());
+        assertThat(all).as("%s %s", sortBy, descending).hasSize(known.size());
+        assertThat(all.get(0).cells()).hasSize(columns.size());
+      }
     }
-    assertThat(all.stream().map(PersonRow::id).distinct().count()).isEqualTo(known.size());
-    assertThat(all).hasSize(known.size());
+  }
+
+  private List<ListRow> page(ListService.Shape shape, ListService.After after) {
+    return lists.page(null, FilterBody.EVERYONE, ListService.Which.ALL, shape, after, asOf);
   }
 
   /** The list's reach is written in SQL once more; it must be core's. */
   @Test
   public void theReachOfTheListIsCores() {
     Map<Long, PersonRecord> records = new HashMap<>();
-    service.records(FilterBody.EVERYONE, List.of()).forEach(p -> records.put(p.id(), p));
+    everyone().forEach(p -> records.put(p.id(), p));
     Set<Reach> seen = new HashSet<>();
     for (Reach reach : Reach.values()) {
-      for (long id : service.ids(FilterBody.EVERYONE, reach)) {
+      ListService.Which ofReach = new ListService.Which(reach, null);
+      for (long id : lists.ids(null, FilterBody.EVERYONE, ofReach, asOf)) {
         PersonRecord p = records.remove(id);
         Reach.Facts facts =
             new Reach.Facts(p.email(), p.askedNot(), false, p.doNotWrite(), false, false);

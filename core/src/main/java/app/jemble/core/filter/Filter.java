@@ -1,6 +1,7 @@
 package app.jemble.core.filter;
 
 import app.jemble.core.record.Field;
+import app.jemble.core.record.Related;
 import java.util.List;
 import java.util.Objects;
 
@@ -44,6 +45,41 @@ public sealed interface Filter {
             field.name(), field.label() + " cannot be compared with “" + operator.words() + "”.");
       }
       Objects.requireNonNull(operand);
+    }
+  }
+
+  /**
+   * Has records of a kind around it.
+   *
+   * @param kind which records
+   * @param atLeast how many of them, 1 or more
+   * @param where what each of those must hold; a group without parts takes any
+   */
+  record Has(Related kind, int atLeast, Group where) implements Filter {
+
+    /** More than this nobody asks for, and each costs time. */
+    public static final int MOST = 1000;
+
+    public Has {
+      Objects.requireNonNull(kind);
+      Objects.requireNonNull(where);
+      if (atLeast < 1 || atLeast > MOST) {
+        throw new FilterException(
+            kind.name(), "Ask for at least 1 and at most " + MOST + " " + kind.many() + ".");
+      }
+    }
+  }
+
+  /**
+   * Has no such record around it.
+   *
+   * @param kind which records
+   * @param where what none of them may hold; a group without parts stands for any
+   */
+  record HasNo(Related kind, Group where) implements Filter {
+    public HasNo {
+      Objects.requireNonNull(kind);
+      Objects.requireNonNull(where);
     }
   }
 }

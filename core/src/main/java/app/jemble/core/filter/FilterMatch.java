@@ -3,9 +3,11 @@ package app.jemble.core.filter;
 import static app.jemble.core.record.Words.fold;
 
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.Related;
 import app.jemble.core.record.Values;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -30,8 +32,18 @@ public final class FilterMatch {
         case NONE -> group.parts().stream().noneMatch(p -> holds(p, person, asOf));
       };
     }
+    if (filter instanceof Filter.Has has) {
+      return count(has.kind(), has.where(), person, asOf) >= has.atLeast();
+    }
+    if (filter instanceof Filter.HasNo none) {
+      return count(none.kind(), none.where(), person, asOf) == 0;
+    }
     Filter.Condition condition = (Filter.Condition) filter;
     return compare(condition, person.get(condition.field().name()), asOf);
+  }
+
+  private static long count(Related kind, Filter where, Values person, AsOf asOf) {
+    return person.related(kind).stream().filter(r -> holds(where, r, asOf)).count();
   }
 
   private static boolean compare(Filter.Condition c, FieldValue value, AsOf asOf) {
@@ -50,10 +62,15 @@ public final class FilterMatch {
           c.operand() instanceof Operand.Numbers
               ? compareNumber(c, number(value))
               : range(c, asOf).holds(day(value, asOf));
-      case BEFORE, AFTER, ON, IN_LAST_DAYS, IN_NEXT_DAYS, DAYS_AGO ->
+      case BEFORE, AFTER, ON, IN_PERIOD, IN_LAST, IN_NEXT, AGO ->
           range(c, asOf).holds(day(value, asOf));
-      case IN_MONTH -> day(value, asOf).getMonthValue() == ((Operand.Count) c.operand()).number();
-      case ANY_OF -> words(c).contains(fold(((FieldValue.Text) value).text()));
+      case IN_MONTH -> day(value, asOf).getMonthValue() == Operand.month(c.operand(), asOf.today());
+      case COMES_ROUND ->
+          YearDays.within(asOf.today(), ((Operand.Count) c.operand()).days())
+              .contains(MonthDay.from(day(value, asOf)));
+      case IS_ME -> ((FieldValue.Text) value).text().equals(asOf.login());
+      case INTRODUCED -> introduced((Operand.Steps) c.operand(), value, asOf);
+      case ONE_OF, ANY_OF -> words(c).contains(fold(((FieldValue.Text) value).text()));
       case NONE_OF -> !words(c).contains(fold(((FieldValue.Text) value).text()));
       case HAS_ANY -> tags(value).stream().anyMatch(words(c)::contains);
       case HAS_ALL -> tags(value).containsAll(words(c));
@@ -86,6 +103,12 @@ public final class FilterMatch {
       case AT_LEAST -> order >= 0;
       default -> order >= 0 && has.compareTo(asked.to()) <= 0;
     };
+  }
+
+  private static boolean introduced(Operand.Steps asked, FieldValue value, AsOf asOf) {
+    Long by = asked.person() == null ? asOf.person() : asked.person();
+    List<Long> chain = ((FieldValue.Introducers) value).ids();
+    return by != null && chain.subList(0, Math.min(asked.steps(), chain.size())).contains(by);
   }
 
   private static DayRange range(Filter.Condition c, AsOf asOf) {

@@ -3,10 +3,11 @@ package app.jemble.core.filter;
 import app.jemble.core.record.Field;
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Locale;
 
-/** What a condition compares with, read and checked. */
+/** What a condition compares with, read and checked. {@link OperandReader} makes them of texts. */
 public sealed interface Operand {
 
   /** After an operator that takes nothing. */
@@ -14,108 +15,134 @@ public sealed interface Operand {
 
   record Text(String text) implements Operand {}
 
+  /** Words, choices, or the keys of a reference. */
   record Words(List<String> words) implements Operand {
     public Words {
       words = List.copyOf(words);
     }
   }
 
-  /** One number, or both ends of a range. */
-  record Numbers(BigDecimal from, BigDecimal to) implements Operand {}
+  /** One number, or both ends of a range; 42.00 and 42 are one. */
+  record Numbers(BigDecimal from, BigDecimal to) implements Operand {
+    public Numbers {
+      from = plain(from);
+      to = plain(to);
+    }
+
+    private static BigDecimal plain(BigDecimal number) {
+      BigDecimal shortest = number.stripTrailingZeros();
+      return shortest.scale() < 0 ? shortest.setScale(0) : shortest;
+    }
+  }
 
   /** One day, or both ends of a range. */
   record Days(LocalDate from, LocalDate to) implements Operand {}
 
-  /** A count of days, or a month of the year (1 to 12). */
-  record Count(int number) implements Operand {}
+  /** So many days, weeks or months. */
+  record Span(int number, Unit unit) implements Operand {
+    LocalDate before(LocalDate day) {
+      return day.minus(number, unit.chrono);
+    }
+
+    LocalDate after(LocalDate day) {
+      return day.plus(number, unit.chrono);
+    }
+  }
+
+  /** What a span counts. */
+  enum Unit {
+    DAYS(ChronoUnit.DAYS),
+    WEEKS(ChronoUnit.WEEKS),
+    MONTHS(ChronoUnit.MONTHS);
+
+    private final ChronoUnit chrono;
+
+    Unit(ChronoUnit chrono) {
+      this.chrono = chrono;
+    }
+
+    /** As it stands after a number: "day", "weeks". */
+    String words(int number) {
+      String many = name().toLowerCase(Locale.ROOT);
+      return number == 1 ? many.substring(0, many.length() - 1) : many;
+    }
+  }
+
+  /** A whole number of days. */
+  record Count(int days) implements Operand {}
+
+  /** A month of the year, 1 to 12. */
+  record Month(int number) implements Operand {}
 
   /**
-   * Reads an operand from the words that a person or a stored filter gave.
+   * A month named from today's.
    *
-   * @throws FilterException when they are not what the operator takes; the message says what would
-   *     be
+   * @param months -1 last, 0 this, 1 next
    */
+  record MonthFromNow(int months) implements Operand {
+    int number(LocalDate today) {
+      return today.withDayOfMonth(1).plusMonths(months).getMonthValue();
+    }
+  }
+
+  /** Within a period named from today. */
+  record During(Period period) implements Operand {}
+
+  /**
+   * Introduced by somebody, directly or through others.
+   *
+   * @param person the id of a person, or null for the one who asks
+   * @param steps 1 for directly, to 9
+   */
+  record Steps(Long person, int steps) implements Operand {}
+
+  /** The month of the year that a month operand names. */
+  static int month(Operand operand, LocalDate today) {
+    return operand instanceof Month month ? month.number() : ((MonthFromNow) operand).number(today);
+  }
+
+  /** The texts that {@link #read} makes it of, for an operator that takes so many. */
+  default List<String> texts(Operator.Takes takes) {
+    if (this instanceof Text t) {
+      return List.of(t.text());
+    }
+    if (this instanceof Words w) {
+      return w.words();
+    }
+    if (this instanceof Numbers n) {
+      return ends(takes, n.from().toPlainString(), n.to().toPlainString());
+    }
+    if (this instanceof Days d) {
+      return ends(takes, d.from().toString(), d.to().toString());
+    }
+    if (this instanceof Span s) {
+      return List.of(Integer.toString(s.number()), s.unit().words(2));
+    }
+    if (this instanceof Count c) {
+      return List.of(Integer.toString(c.days()));
+    }
+    if (this instanceof Month m) {
+      return List.of(Integer.toString(m.number()));
+    }
+    if (this instanceof MonthFromNow m) {
+      return List.of(m.months() == 0 ? "this" : m.months() < 0 ? "last" : "next");
+    }
+    if (this instanceof During d) {
+      return List.of(d.period().words());
+    }
+    if (this instanceof Steps s) {
+      return List.of(
+          s.person() == null ? "me" : s.person().toString(), Integer.toString(s.steps()));
+    }
+    return List.of();
+  }
+
+  private static List<String> ends(Operator.Takes takes, String from, String to) {
+    return takes == Operator.Takes.TWO ? List.of(from, to) : List.of(from);
+  }
+
+  /** See {@link OperandReader#read}. */
   static Operand read(Field field, Operator operator, List<String> given) {
-    return switch (operator.takes()) {
-      case NOTHING -> new None();
-      case ONE -> readValues(field, only(field, given, 1));
-      case TWO -> readValues(field, only(field, given, 2));
-      case SOME -> readWords(field, given);
-      case DAYS -> new Count(readWhole(field, only(field, given, 1).get(0), 0, 36_500));
-      case MONTH -> new Count(readWhole(field, only(field, given, 1).get(0), 1, 12));
-    };
-  }
-
-  private static List<String> only(Field field, List<String> given, int count) {
-    if (given.size() != count || given.stream().anyMatch(String::isBlank)) {
-      throw new FilterException(
-          field.name(),
-          field.label()
-              + " needs "
-              + (count == 1 ? "a value" : count + " values")
-              + " to compare with.");
-    }
-    return given;
-  }
-
-  private static Operand readWords(Field field, List<String> given) {
-    List<String> words = given.stream().filter(w -> !w.isBlank()).toList();
-    if (words.isEmpty()) {
-      throw new FilterException(field.name(), field.label() + " needs at least one choice.");
-    }
-    return new Words(words);
-  }
-
-  private static Operand readValues(Field field, List<String> given) {
-    String first = given.get(0);
-    String last = given.get(given.size() - 1);
-    return switch (field.type()) {
-      case NUMBER, MONEY -> new Numbers(readNumber(field, first), readNumber(field, last));
-      case DAY, INSTANT -> new Days(readDay(field, first), readDay(field, last));
-      default -> new Text(first.strip());
-    };
-  }
-
-  private static BigDecimal readNumber(Field field, String text) {
-    try {
-      return new BigDecimal(text.strip());
-    } catch (NumberFormatException notANumber) {
-      throw new FilterException(
-          field.name(), field.label() + " takes a number such as 42.50, not “" + text + "”.");
-    }
-  }
-
-  private static LocalDate readDay(Field field, String text) {
-    try {
-      LocalDate day = LocalDate.parse(text.strip());
-      if (day.getYear() >= 1 && day.getYear() <= 9999) {
-        return day;
-      }
-    } catch (DateTimeParseException notADay) {
-      // answered below, as for a year out of range
-    }
-    throw new FilterException(
-        field.name(), field.label() + " takes a day such as 2025-05-01, not “" + text + "”.");
-  }
-
-  private static int readWhole(Field field, String text, int least, int most) {
-    try {
-      int number = Integer.parseInt(text.strip());
-      if (number >= least && number <= most) {
-        return number;
-      }
-    } catch (NumberFormatException notANumber) {
-      // answered below, as for a number out of range
-    }
-    throw new FilterException(
-        field.name(),
-        field.label()
-            + " takes a whole number from "
-            + least
-            + " to "
-            + most
-            + ", not “"
-            + text
-            + "”.");
+    return new OperandReader(field).read(operator, given);
   }
 }

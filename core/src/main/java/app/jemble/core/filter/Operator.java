@@ -1,5 +1,16 @@
 package app.jemble.core.filter;
 
+import static app.jemble.core.record.FieldType.CHOICE;
+import static app.jemble.core.record.FieldType.DAY;
+import static app.jemble.core.record.FieldType.FLAG;
+import static app.jemble.core.record.FieldType.INSTANT;
+import static app.jemble.core.record.FieldType.INTRODUCER;
+import static app.jemble.core.record.FieldType.MONEY;
+import static app.jemble.core.record.FieldType.NUMBER;
+import static app.jemble.core.record.FieldType.REFERENCE;
+import static app.jemble.core.record.FieldType.TAGS;
+import static app.jemble.core.record.FieldType.TEXT;
+
 import app.jemble.core.record.FieldType;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -8,32 +19,36 @@ import java.util.Set;
 
 /** How a field is compared; the words are those of the filter's sentence. */
 public enum Operator {
-  IS("is", Takes.ONE, FieldType.TEXT),
-  IS_NOT("is not", Takes.ONE, FieldType.TEXT),
-  CONTAINS("contains", Takes.ONE, FieldType.TEXT),
-  STARTS_WITH("starts with", Takes.ONE, FieldType.TEXT),
-  EQUALS("is", Takes.ONE, FieldType.NUMBER, FieldType.MONEY),
-  DIFFERS("is other than", Takes.ONE, FieldType.NUMBER, FieldType.MONEY),
-  LESS("is less than", Takes.ONE, FieldType.NUMBER, FieldType.MONEY),
-  AT_MOST("is at most", Takes.ONE, FieldType.NUMBER, FieldType.MONEY),
-  MORE("is more than", Takes.ONE, FieldType.NUMBER, FieldType.MONEY),
-  AT_LEAST("is at least", Takes.ONE, FieldType.NUMBER, FieldType.MONEY),
-  BEFORE("is before", Takes.ONE, FieldType.DAY, FieldType.INSTANT),
-  AFTER("is after", Takes.ONE, FieldType.DAY, FieldType.INSTANT),
-  ON("is on", Takes.ONE, FieldType.DAY, FieldType.INSTANT),
-  BETWEEN(
-      "is between", Takes.TWO, FieldType.NUMBER, FieldType.MONEY, FieldType.DAY, FieldType.INSTANT),
-  IN_LAST_DAYS("was in the last days", Takes.DAYS, FieldType.DAY, FieldType.INSTANT),
-  IN_NEXT_DAYS("is in the next days", Takes.DAYS, FieldType.DAY, FieldType.INSTANT),
-  DAYS_AGO("is more days ago than", Takes.DAYS, FieldType.DAY, FieldType.INSTANT),
-  IN_MONTH("is in the month of", Takes.MONTH, FieldType.DAY, FieldType.INSTANT),
-  ANY_OF("is any of", Takes.SOME, FieldType.CHOICE),
-  NONE_OF("is none of", Takes.SOME, FieldType.CHOICE),
-  HAS_ANY("has any of", Takes.SOME, FieldType.TAGS),
-  HAS_ALL("has all of", Takes.SOME, FieldType.TAGS),
-  HAS_NONE("has none of", Takes.SOME, FieldType.TAGS),
-  YES("is yes", Takes.NOTHING, FieldType.FLAG),
-  NO("is no", Takes.NOTHING, FieldType.FLAG),
+  IS("is", Takes.ONE, TEXT),
+  IS_NOT("is not", Takes.ONE, TEXT),
+  CONTAINS("contains", Takes.ONE, TEXT),
+  STARTS_WITH("starts with", Takes.ONE, TEXT),
+  ONE_OF("is one of", Takes.SOME, TEXT),
+  EQUALS("is", Takes.ONE, NUMBER, MONEY),
+  DIFFERS("is other than", Takes.ONE, NUMBER, MONEY),
+  LESS("is less than", Takes.ONE, NUMBER, MONEY),
+  AT_MOST("is at most", Takes.ONE, NUMBER, MONEY),
+  MORE("is more than", Takes.ONE, NUMBER, MONEY),
+  AT_LEAST("is at least", Takes.ONE, NUMBER, MONEY),
+  BEFORE("is before", Takes.ONE, DAY, INSTANT),
+  AFTER("is after", Takes.ONE, DAY, INSTANT),
+  ON("is on", Takes.ONE, DAY, INSTANT),
+  BETWEEN("is between", Takes.TWO, NUMBER, MONEY, DAY, INSTANT),
+  IN_PERIOD("is", Takes.PERIOD, DAY, INSTANT),
+  IN_LAST("was in the last", Takes.SPAN, DAY, INSTANT),
+  IN_NEXT("is in the next", Takes.SPAN, DAY, INSTANT),
+  AGO("is more than", "ago", Takes.SPAN, DAY, INSTANT),
+  IN_MONTH("is in", "of any year", Takes.MONTH, DAY, INSTANT),
+  COMES_ROUND("comes round within", Takes.DAYS, DAY, INSTANT),
+  ANY_OF("is any of", Takes.SOME, CHOICE, REFERENCE),
+  NONE_OF("is none of", Takes.SOME, CHOICE, REFERENCE),
+  IS_ME("is me", Takes.NOTHING, REFERENCE),
+  HAS_ANY("has any of", Takes.SOME, TAGS),
+  HAS_ALL("has all of", Takes.SOME, TAGS),
+  HAS_NONE("has none of", Takes.SOME, TAGS),
+  YES("is yes", Takes.NOTHING, FLAG),
+  NO("is no", Takes.NOTHING, FLAG),
+  INTRODUCED("is", Takes.STEPS, INTRODUCER),
   EMPTY("is empty", Takes.NOTHING, FieldType.values()),
   FILLED("is filled", Takes.NOTHING, FieldType.values());
 
@@ -45,26 +60,44 @@ public enum Operator {
     ONE,
     /** two values of the field's type, both ends counted in */
     TWO,
-    /** one or more words */
+    /** one or more words, or keys of a reference */
     SOME,
-    /** a whole number of days, 0 to 36,500 */
+    /** a whole number of days, 0 to 366 */
     DAYS,
-    /** a month, 1 to 12 */
-    MONTH
+    /** a whole number, 0 to 36,500, then days, weeks or months */
+    SPAN,
+    /** a month, 1 to 12, or last, this, next */
+    MONTH,
+    /** a {@link Period} in lower case, with a blank between its words */
+    PERIOD,
+    /** {@code me} or the id of a person, then a whole number of steps, 1 to 9 */
+    STEPS
   }
 
   private final String words;
+  private final String after;
   private final Takes takes;
   private final Set<FieldType> types;
 
   Operator(String words, Takes takes, FieldType... types) {
+    this(words, "", takes, types);
+  }
+
+  Operator(String words, String after, Takes takes, FieldType... types) {
     this.words = words;
+    this.after = after;
     this.takes = takes;
     this.types = EnumSet.copyOf(Arrays.asList(types));
   }
 
+  /** What stands between the field and the operand. */
   public String words() {
     return words;
+  }
+
+  /** What stands after the operand; mostly nothing. */
+  public String after() {
+    return after;
   }
 
   public Takes takes() {

@@ -9,5 +9,9 @@ public enum FieldType {
   INSTANT,
   FLAG,
   CHOICE,
-  TAGS
+  TAGS,
+  /** A colleague by login, or a mailing by number; compared by that key. */
+  REFERENCE,
+  /** Another person, and whoever stands behind that one: who introduced whom. */
+  INTRODUCER
 }

@@ -4,5 +4,8 @@ package app.jemble.core.record;
 public enum FieldUse {
   FILTER,
   MERGE,
-  SORT
+  /** Shown as a column of a list, which can then be sorted by it, and exported. */
+  COLUMN,
+  /** Set by hand, by an act on many, or by an import. */
+  EDIT
 }

@@ -64,6 +64,20 @@ public sealed interface FieldValue {
     }
   }
 
+  /**
+   * Who introduced a person, and who introduced those, nearest first; never empty.
+   *
+   * @param ids of people on record
+   */
+  record Introducers(List<Long> ids) implements FieldValue {
+    public Introducers {
+      ids = List.copyOf(ids);
+      if (ids.isEmpty()) {
+        throw new IllegalArgumentException("nobody at all is an empty value");
+      }
+    }
+  }
+
   /** Nothing known. */
   record Empty() implements FieldValue {}
 
@@ -87,6 +101,10 @@ public sealed interface FieldValue {
 
   static FieldValue tags(List<String> tags) {
     return tags == null || tags.isEmpty() ? EMPTY : new Tags(tags);
+  }
+
+  static FieldValue introducers(List<Long> ids) {
+    return ids == null || ids.isEmpty() ? EMPTY : new Introducers(ids);
   }
 
   default boolean isEmpty() {

@@ -29,24 +29,59 @@ public class DateRulesTest {
     return new Object[][] {
       // now, zone, operator, operand, the person's day, whether it holds
       {"2024-02-29T12:00:00Z", LONDON, Operator.ON, "2024-02-29", "2024-02-29", true},
-      {"2024-03-01T12:00:00Z", LONDON, Operator.IN_LAST_DAYS, "2", "2024-02-29", true},
-      {"2023-03-01T12:00:00Z", LONDON, Operator.IN_LAST_DAYS, "2", "2023-02-28", true},
-      {"2024-03-01T12:00:00Z", LONDON, Operator.IN_LAST_DAYS, "2", "2024-02-28", false},
-      {"2024-02-28T12:00:00Z", LONDON, Operator.IN_NEXT_DAYS, "2", "2024-02-29", true},
-      {"2024-02-28T12:00:00Z", LONDON, Operator.IN_NEXT_DAYS, "2", "2024-03-01", false},
-      {"2026-01-31T12:00:00Z", LONDON, Operator.IN_NEXT_DAYS, "2", "2026-02-01", true},
-      {"2026-01-01T12:00:00Z", LONDON, Operator.IN_LAST_DAYS, "2", "2025-12-31", true},
-      {"2026-03-08T12:00:00Z", LONDON, Operator.DAYS_AGO, "7", "2026-02-28", true},
-      {"2026-03-08T12:00:00Z", LONDON, Operator.DAYS_AGO, "7", "2026-03-01", false},
+      {"2024-03-01T12:00:00Z", LONDON, Operator.IN_LAST, "2", "2024-02-29", true},
+      {"2023-03-01T12:00:00Z", LONDON, Operator.IN_LAST, "2", "2023-02-28", true},
+      {"2024-03-01T12:00:00Z", LONDON, Operator.IN_LAST, "2", "2024-02-28", false},
+      {"2024-02-28T12:00:00Z", LONDON, Operator.IN_NEXT, "2", "2024-02-29", true},
+      {"2024-02-28T12:00:00Z", LONDON, Operator.IN_NEXT, "2", "2024-03-01", false},
+      {"2026-01-31T12:00:00Z", LONDON, Operator.IN_NEXT, "2", "2026-02-01", true},
+      {"2026-01-01T12:00:00Z", LONDON, Operator.IN_LAST, "2", "2025-12-31", true},
+      {"2026-03-08T12:00:00Z", LONDON, Operator.AGO, "7", "2026-02-28", true},
+      {"2026-03-08T12:00:00Z", LONDON, Operator.AGO, "7", "2026-03-01", false},
       {"2026-06-01T12:00:00Z", LONDON, Operator.IN_MONTH, "2", "1996-02-29", true},
       {"2026-06-01T12:00:00Z", LONDON, Operator.IN_MONTH, "3", "1996-02-29", false},
       {"2026-06-01T12:00:00Z", LONDON, Operator.BEFORE, "2025-05-01", "2025-04-30", true},
       {"2026-06-01T12:00:00Z", LONDON, Operator.BEFORE, "2025-05-01", "2025-05-01", false},
       {"2026-06-01T12:00:00Z", LONDON, Operator.AFTER, "2025-05-01", "2025-05-01", false},
+      // weeks begin on Monday (ISO 8601): 1 January 2027 is a Friday of week 53 of 2026, which
+      // began on Monday 28 December (the week numbers are those of ISO 8601's own example year)
+      {"2027-01-01T12:00:00Z", LONDON, Operator.IN_PERIOD, "this week", "2026-12-28", true},
+      {"2027-01-01T12:00:00Z", LONDON, Operator.IN_PERIOD, "this week", "2027-01-03", true},
+      {"2027-01-01T12:00:00Z", LONDON, Operator.IN_PERIOD, "this week", "2027-01-04", false},
+      {"2027-01-01T12:00:00Z", LONDON, Operator.IN_PERIOD, "last week", "2026-12-27", true},
+      {"2027-01-01T12:00:00Z", LONDON, Operator.IN_PERIOD, "next week", "2027-01-04", true},
+      {"2026-11-23T00:00:00Z", LONDON, Operator.IN_PERIOD, "this week", "2026-11-22", false},
+      {"2024-03-31T12:00:00Z", LONDON, Operator.IN_PERIOD, "last month", "2024-02-29", true},
+      {"2024-03-31T12:00:00Z", LONDON, Operator.IN_PERIOD, "last month", "2024-03-01", false},
+      {"2026-01-31T12:00:00Z", LONDON, Operator.IN_PERIOD, "next month", "2026-02-28", true},
+      {"2026-01-31T12:00:00Z", LONDON, Operator.IN_PERIOD, "next month", "2026-03-01", false},
+      {"2024-02-29T12:00:00Z", LONDON, Operator.IN_PERIOD, "last year", "2023-12-31", true},
+      {"2024-02-29T12:00:00Z", LONDON, Operator.IN_PERIOD, "next year", "2025-12-31", true},
+      {"2026-06-01T12:00:00Z", LONDON, Operator.IN_PERIOD, "today", "2026-06-01", true},
+      {"2026-06-01T12:00:00Z", LONDON, Operator.IN_PERIOD, "yesterday", "2026-05-31", true},
+      {"2026-06-01T12:00:00Z", LONDON, Operator.IN_PERIOD, "tomorrow", "2026-06-02", true},
+      // spans of weeks and months; a month back from the 31st is the shorter month's last day
+      {"2026-06-15T12:00:00Z", LONDON, Operator.IN_LAST, "2 weeks", "2026-06-02", true},
+      {"2026-06-15T12:00:00Z", LONDON, Operator.IN_LAST, "2 weeks", "2026-06-01", false},
+      {"2024-03-31T12:00:00Z", LONDON, Operator.IN_LAST, "1 months", "2024-03-01", true},
+      {"2024-03-31T12:00:00Z", LONDON, Operator.IN_LAST, "1 months", "2024-02-29", false},
+      {"2024-03-30T12:00:00Z", LONDON, Operator.AGO, "1 months", "2024-02-28", true},
+      {"2024-03-30T12:00:00Z", LONDON, Operator.AGO, "1 months", "2024-02-29", false},
+      // days that come round; 29 February falls on 28 February in a common year
+      {"2026-02-28T12:00:00Z", LONDON, Operator.COMES_ROUND, "0", "1996-02-29", true},
+      {"2026-02-27T12:00:00Z", LONDON, Operator.COMES_ROUND, "1", "1996-02-29", true},
+      {"2026-03-01T12:00:00Z", LONDON, Operator.COMES_ROUND, "0", "1996-02-29", false},
+      {"2028-02-28T12:00:00Z", LONDON, Operator.COMES_ROUND, "0", "1996-02-29", false},
+      {"2028-02-29T12:00:00Z", LONDON, Operator.COMES_ROUND, "0", "1996-02-29", true},
+      {"2026-12-30T12:00:00Z", LONDON, Operator.COMES_ROUND, "7", "1970-01-06", true},
+      {"2026-12-30T12:00:00Z", LONDON, Operator.COMES_ROUND, "7", "1970-01-07", false},
+      {"2026-12-30T12:00:00Z", LONDON, Operator.IN_MONTH, "next", "2019-01-07", true},
+      {"2026-01-30T12:00:00Z", LONDON, Operator.IN_MONTH, "last", "2019-12-07", true},
+      {"2026-03-31T12:00:00Z", LONDON, Operator.IN_MONTH, "this", "2019-03-01", true},
       // just after midnight in London it is still yesterday in Halifax
-      {"2026-06-01T00:30:00Z", LONDON, Operator.IN_NEXT_DAYS, "1", "2026-06-01", true},
-      {"2026-06-01T00:30:00Z", HALIFAX, Operator.IN_NEXT_DAYS, "1", "2026-06-01", false},
-      {"2026-06-01T00:30:00Z", HALIFAX, Operator.IN_NEXT_DAYS, "1", "2026-05-31", true},
+      {"2026-06-01T00:30:00Z", LONDON, Operator.IN_NEXT, "1", "2026-06-01", true},
+      {"2026-06-01T00:30:00Z", HALIFAX, Operator.IN_NEXT, "1", "2026-06-01", false},
+      {"2026-06-01T00:30:00Z", HALIFAX, Operator.IN_NEXT, "1", "2026-05-31", true},
     };
   }
 
@@ -114,6 +149,8 @@ public class DateRulesTest {
 
   private static Filter.Condition condition(String name, Operator operator, String operand) {
     Field field = FieldCatalogue.standard().find(name).orElseThrow();
-    return new Filter.Condition(field, operator, Operand.read(field, operator, List.of(operand)));
+    boolean span = operator.takes() == Operator.Takes.SPAN;
+    List<String> given = span ? List.of(operand.split(" ")) : List.of(operand);
+    return new Filter.Condition(field, operator, Operand.read(field, operator, given));
   }
 }

@@ -1,0 +1,81 @@
+package app.jemble.filter;
+
+import app.jemble.core.record.Field;
+import app.jemble.core.record.Related;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * A question about a list of people or of the records around them.
+ *
+ * @param kind the records of the list; null for people
+ * @param sql the filter's condition
+ * @param picks only these records, or null
+ * @param reach only people of this reach, or null
+ * @param cells the fields to show
+ * @param order what the list is sorted by
+ * @param afterKey with afterId: only records that come after this one; null when it has no value
+ * @param fromId with toId: only people whose id lies from here to before there, or null
+ * @param today the workspace's day
+ * @param limit at most so many
+ */
+public record ListQuery(
+    Related kind,
+    FilterSql.Fragment sql,
+    Long[] picks,
+    String reach,
+    List<Field> cells,
+    ListSql.Order order,
+    String afterKey,
+    Long afterId,
+    Long fromId,
+    Long toId,
+    LocalDate today,
+    int limit) {
+
+  static ListQuery of(Related kind, FilterSql.Fragment sql, LocalDate today) {
+    return new ListQuery(
+        kind,
+        sql,
+        null,
+        null,
+        List.of(),
+        ListSql.order(kind, null, false),
+        null,
+        null,
+        null,
+        null,
+        today,
+        0);
+  }
+
+  ListQuery of(String wantedReach, Long[] wantedPicks) {
+    return new ListQuery(
+        kind,
+        sql,
+        wantedPicks,
+        wantedReach,
+        cells,
+        order,
+        afterKey,
+        afterId,
+        fromId,
+        toId,
+        today,
+        limit);
+  }
+
+  ListQuery page(List<Field> shown, ListSql.Order by, String key, Long id, int most) {
+    return new ListQuery(kind, sql, picks, reach, shown, by, key, id, fromId, toId, today, most);
+  }
+
+  /** Only people with ids from here to before there. */
+  ListQuery slice(long from, long to) {
+    return new ListQuery(
+        kind, sql, picks, reach, cells, order, afterKey, afterId, from, to, today, limit);
+  }
+
+  String tallyBy() {
+    return ListSql.tallyBy(kind);
+  }
+}

@@ -1,0 +1,135 @@
+package app.jemble.filter;
+
+import app.jemble.core.filter.AsOf;
+import app.jemble.core.filter.Filter;
+import app.jemble.core.filter.FilterException;
+import app.jemble.core.reach.Reach;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.FieldUse;
+import app.jemble.core.record.Related;
+import app.jemble.workspace.WorkspaceService;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/** Lists of people and of the records around them: counted, paged, picked from. */
+@Service
+public class ListService {
+
+  /** So many rows a page. */
+  public static final int PAGE = 100;
+
+  private static final int MOST_COLUMNS = 40;
+
+  /**
+   * What is shown of a list, and in which order.
+   *
+   * @param columns the names of fields
+   * @param sortBy the name of a field; null sorts people by name
+   * @param descending greatest first
+   */
+  public record Shape(List<String> columns, String sortBy, boolean descending) {}
+
+  /**
+   * Where a page begins: after this record.
+   *
+   * @param key what that record is sorted by; null when it has no value
+   */
+  public record After(String key, long id) {}
+
+  private final ListMapper mapper;
+  private final WorkspaceService workspace;
+
+  ListService(ListMapper mapper, WorkspaceService workspace) {
+    this.mapper = mapper;
+    this.workspace = workspace;
+  }
+
+  /** The next records in the order of the list, after the given one. */
+  public List<ListRow> page(
+      Related kind, FilterBody filter, Which which, Shape shape, After after, AsOf asOf) {
+    List<String> columns = shape.columns() == null ? List.of() : shape.columns();
+    if (columns.size() > MOST_COLUMNS) {
+      throw new FilterException("columns", "At most " + MOST_COLUMNS + " columns are shown.");
+    }
+    List<Field> cells = columns.stream().map(c -> column(kind, c)).toList();
+    Field sortBy = shape.sortBy() == null ? null : column(kind, shape.sortBy());
+    return mapper.page(
+        query(kind, filter, which, asOf)
+            .page(
+                cells,
+                ListSql.order(kind, sortBy, shape.descending()),
+                after == null ? null : after.key(),
+                after == null ? null : after.id(),
+                PAGE));
+  }
+
+  /** How many records a filter picks, split by what a tally of such records says. */
+  public Map<String, Long> tally(Related kind, FilterBody filter, AsOf asOf) {
+    return parts(query(kind, filter, Which.ALL, asOf));
+  }
+
+  /** The ids of all records a filter picks. */
+  public List<Long> ids(Related kind, FilterBody filter, Which which, AsOf asOf) {
+    return mapper.ids(query(kind, filter, which, asOf));
+  }
+
+  /** The people whom the records belong to, once each. */
+  public List<Long> peopleOf(Related kind, FilterBody filter, Which which, AsOf asOf) {
+    return mapper.peopleOf(query(kind, filter, which, asOf));
+  }
+
+  /** A filter's condition in SQL. */
+  public FilterSql.Fragment condition(Related kind, FilterBody filter, AsOf asOf) {
+    return FilterSql.of(kind, read(kind, filter), asOf);
+  }
+
+  /** The fields of people, or of the records of a kind. */
+  public FieldCatalogue fields(Related kind) {
+    return kind == null ? workspace.fields() : FieldCatalogue.of(kind);
+  }
+
+  ListQuery query(Related kind, FilterBody body, Which which, AsOf asOf) {
+    ListQuery query = ListQuery.of(kind, condition(kind, body, asOf), asOf.today());
+    Long[] picks = which.picks() == null ? null : which.picks().toArray(Long[]::new);
+    return query.of(which.reach() == null ? null : which.reach().name(), picks);
+  }
+
+  private Filter.Group read(Related kind, FilterBody body) {
+    return kind == null ? body.toFilter(workspace.fields()) : body.toFilter(kind);
+  }
+
+  Map<String, Long> parts(ListQuery query) {
+    Map<String, Long> parts = new LinkedHashMap<>();
+    for (ListMapper.Part part : mapper.tally(query)) {
+      parts.put(part.part(), part.records());
+    }
+    return parts;
+  }
+
+  /** The greatest id of a person, up to which a count in slices goes. */
+  long lastPerson() {
+    return mapper.lastPerson();
+  }
+
+  private Field column(Related kind, String name) {
+    return fields(kind)
+        .find(name)
+        .filter(f -> f.allows(FieldUse.COLUMN) || f.name().equals("name"))
+        .orElseThrow(
+            () ->
+                new FilterException("columns", "There is no column named “" + name + "” to show."));
+  }
+
+  /**
+   * Which of the records that a filter picks.
+   *
+   * @param reach only people of this reach; null for all
+   * @param picks only these; null for all
+   */
+  public record Which(Reach reach, List<Long> picks) {
+    public static final Which ALL = new Which(null, null);
+  }
+}
