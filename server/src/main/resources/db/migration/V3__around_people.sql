@@ -117,8 +117,7 @@ create table change (
   person_id bigint not null references person on delete cascade,
   field     text not null,
   before    jsonb,
-  after     jsonb,
-  version   int
+  after     jsonb
 );
 
 create index change_of_batch on change (batch_id);
@@ -128,13 +127,20 @@ alter table account add column person_id bigint unique references person on dele
 
 alter table attribute add column required boolean not null default false;
 
+-- The version of a person is the number of the last change in the history.
 alter table person
+  drop column version,
   add column app_installed boolean not null default false,
   add column archived_at timestamptz,
   add column merged_into bigint references person,
   -- On the do-not-write list; kept in step with it by the triggers below.
   add column suppressed boolean not null default false,
   add constraint nobody_introduces_themselves check (introduced_by <> id);
+
+-- Looked at when a statement ends: two people may change numbers in one.
+alter table person
+  drop constraint person_number_key,
+  add constraint person_number_key unique (number) deferrable initially immediate;
 
 update person set suppressed = true where email_key in (select email_key from do_not_write);
 
@@ -151,7 +157,6 @@ alter table person add column reach text not null generated always as (
 
 create index person_introduced_by on person (introduced_by) where introduced_by is not null;
 create index person_by_kind_and_reach on person (kind, reach) where archived_at is null;
-create index person_by_number on person (lower(number));
 
 create function person_suppressed() returns trigger language plpgsql as $$
 begin

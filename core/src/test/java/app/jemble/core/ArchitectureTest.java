@@ -14,7 +14,7 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import org.testng.annotations.Test;
 
-/** What core may lean on: the JDK, and jsoup for reading HTML (docs/decisions.md says why). */
+/** What core may lean on: the JDK, and what docs/decisions.md gives a reason for. */
 public class ArchitectureTest {
 
   private final JavaClasses core =
@@ -23,11 +23,16 @@ public class ArchitectureTest {
           .importPackages("app.jemble.core");
 
   @Test
-  public void coreLeansOnTheJdkAndJsoupAlone() {
+  public void coreLeansOnTheJdkJsoupAndPhoneNumbersAlone() {
     classes()
         .should()
         .onlyDependOnClassesThat()
-        .resideInAnyPackage("app.jemble.core..", "java..", "javax.crypto..", "org.jsoup..")
+        .resideInAnyPackage(
+            "app.jemble.core..",
+            "java..",
+            "javax.crypto..",
+            "org.jsoup..",
+            "com.google.i18n.phonenumbers..")
         .check(core);
   }
 

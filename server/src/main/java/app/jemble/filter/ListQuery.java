@@ -11,6 +11,8 @@ import java.util.List;
  * @param kind the records of the list; null for people
  * @param sql the filter's condition
  * @param picks only these records, or null
+ * @param leftOut without these records, or null
+ * @param archived people who were put away, instead of the others
  * @param reach only people of this reach, or null
  * @param cells the fields to show
  * @param order what the list is sorted by
@@ -23,6 +25,8 @@ public record ListQuery(
     Related kind,
     FilterSql.Fragment sql,
     Long[] picks,
+    Long[] leftOut,
+    boolean archived,
     String reach,
     List<Field> cells,
     ListSql.Order order,
@@ -39,6 +43,8 @@ public record ListQuery(
         sql,
         null,
         null,
+        false,
+        null,
         List.of(),
         ListSql.order(kind, null, false),
         null,
@@ -49,30 +55,34 @@ public record ListQuery(
         0);
   }
 
-  ListQuery of(String wantedReach, Long[] wantedPicks) {
+  ListQuery of(String wantedReach, Long[] wanted, Long[] unwanted, boolean away) {
     return new ListQuery(
         kind,
         sql,
-        wantedPicks,
+        wanted,
+        unwanted,
+        away,
         wantedReach,
         cells,
         order,
-        afterKey,
-        afterId,
-        fromId,
-        toId,
+        null,
+        null,
+        null,
+        null,
         today,
         limit);
   }
 
   ListQuery page(List<Field> shown, ListSql.Order by, String key, Long id, int most) {
-    return new ListQuery(kind, sql, picks, reach, shown, by, key, id, fromId, toId, today, most);
+    return new ListQuery(
+        kind, sql, picks, leftOut, archived, reach, shown, by, key, id, null, null, today, most);
   }
 
   /** Only people with ids from here to before there. */
   ListQuery slice(long from, long to) {
     return new ListQuery(
-        kind, sql, picks, reach, cells, order, afterKey, afterId, from, to, today, limit);
+        kind, sql, picks, leftOut, archived, reach, cells, order, null, null, from, to, today,
+        limit);
   }
 
   String tallyBy() {

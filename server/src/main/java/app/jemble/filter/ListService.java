@@ -21,7 +21,7 @@ public class ListService {
   /** So many rows a page. */
   public static final int PAGE = 100;
 
-  private static final int MOST_COLUMNS = 40;
+  static final int MOST_COLUMNS = 40;
 
   /**
    * What is shown of a list, and in which order.
@@ -67,8 +67,8 @@ public class ListService {
   }
 
   /** How many records a filter picks, split by what a tally of such records says. */
-  public Map<String, Long> tally(Related kind, FilterBody filter, AsOf asOf) {
-    return parts(query(kind, filter, Which.ALL, asOf));
+  public Map<String, Long> tally(Related kind, FilterBody filter, Which which, AsOf asOf) {
+    return parts(query(kind, filter, which, asOf));
   }
 
   /** The ids of all records a filter picks. */
@@ -93,8 +93,15 @@ public class ListService {
 
   ListQuery query(Related kind, FilterBody body, Which which, AsOf asOf) {
     ListQuery query = ListQuery.of(kind, condition(kind, body, asOf), asOf.today());
-    Long[] picks = which.picks() == null ? null : which.picks().toArray(Long[]::new);
-    return query.of(which.reach() == null ? null : which.reach().name(), picks);
+    return query.of(
+        which.reach() == null ? null : which.reach().name(),
+        array(which.picks()),
+        array(which.leftOut()),
+        which.archived());
+  }
+
+  private static Long[] array(List<Long> ids) {
+    return ids == null ? null : ids.toArray(Long[]::new);
   }
 
   private Filter.Group read(Related kind, FilterBody body) {
@@ -128,8 +135,18 @@ public class ListService {
    *
    * @param reach only people of this reach; null for all
    * @param picks only these; null for all
+   * @param leftOut without these; null for none
+   * @param archived those put away, instead of the others
    */
-  public record Which(Reach reach, List<Long> picks) {
-    public static final Which ALL = new Which(null, null);
+  public record Which(Reach reach, List<Long> picks, List<Long> leftOut, boolean archived) {
+    public static final Which ALL = new Which(null, null, null, false);
+
+    public static Which of(Reach reach) {
+      return new Which(reach, null, null, false);
+    }
+
+    public static Which only(List<Long> picks) {
+      return new Which(null, picks, null, false);
+    }
   }
 }

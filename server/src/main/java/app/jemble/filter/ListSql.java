@@ -135,12 +135,13 @@ public final class ListSql {
   }
 
   private static String where(ListQuery query) {
-    return "\nwhere p.archived_at is null and "
+    String id = RelatedTables.id(query.kind());
+    return "\nwhere p.archived_at is "
+        + (query.archived() ? "not null and " : "null and ")
         + query.sql().text()
         + (query.reach() == null ? "" : "\nand p.reach = #{reach}")
-        + (query.picks() == null
-            ? ""
-            : "\nand " + RelatedTables.id(query.kind()) + " = any(#{picks})");
+        + (query.picks() == null ? "" : "\nand " + id + " = any(#{picks})")
+        + (query.leftOut() == null ? "" : "\nand " + id + " <> all(#{leftOut})");
   }
 
   private static String after(ListQuery query) {

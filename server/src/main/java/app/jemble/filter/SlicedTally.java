@@ -55,8 +55,9 @@ public class SlicedTally {
   }
 
   /** Counts in one go where an index helps or people are few, else slice by slice. */
-  public void count(FilterBody filter, AsOf asOf, Listener listener) throws IOException {
-    ListQuery query = lists.query(null, filter, ListService.Which.ALL, asOf);
+  public void count(FilterBody filter, ListService.Which which, AsOf asOf, Listener listener)
+      throws IOException {
+    ListQuery query = lists.query(null, filter, which, asOf);
     long last = lists.lastPerson();
     if (!query.sql().readsEverything() || last <= 2 * SLICE) {
       listener.counted(new Progress(last, last, lists.parts(query)));

@@ -7,8 +7,8 @@ import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
 import app.jemble.filter.ListRow;
 import app.jemble.filter.ListService;
+import app.jemble.filter.Selection;
 import app.jemble.filter.SlicedTally;
-import app.jemble.workspace.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
@@ -16,8 +16,6 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -42,16 +40,12 @@ class PeopleController {
   record ReachPart(Reach reach, String words, long people) {}
 
   /**
-   * @param reach only people of this reach; null for all
-   * @param picks only these people; null for all
    * @param columns the names of the fields to show
    * @param sortBy the name of a field; null for the name
    * @param after the last person of the page before; null for the first page
    */
   record PageQuestion(
-      FilterBody filter,
-      @Schema(nullable = true) Reach reach,
-      @Schema(nullable = true) List<Long> picks,
+      Selection who,
       List<String> columns,
       @Schema(nullable = true) String sortBy,
       boolean descending,
@@ -63,25 +57,19 @@ class PeopleController {
   private final ListService lists;
   private final SlicedTally sliced;
   private final AskedNow asked;
-  private final PersonPage personPage;
   private final ObjectMapper json;
 
-  PeopleController(
-      ListService lists,
-      SlicedTally sliced,
-      AskedNow asked,
-      PersonPage personPage,
-      ObjectMapper json) {
+  PeopleController(ListService lists, SlicedTally sliced, AskedNow asked, ObjectMapper json) {
     this.lists = lists;
     this.sliced = sliced;
     this.asked = asked;
-    this.personPage = personPage;
     this.json = json;
   }
 
   @PostMapping("/tally")
-  PeopleTally tally(@RequestBody FilterBody filter) {
-    return tally(sentence(filter), lists.tally(null, filter, asked.byMe()), 0, 0);
+  PeopleTally tally(@RequestBody Selection who) {
+    Map<String, Long> counts = lists.tally(null, who.filter(), who.which(), asked.byMe());
+    return tally(sentence(who.filter()), counts, 0, 0);
   }
 
   /**
@@ -89,14 +77,15 @@ class PeopleController {
    * been looked at. Whoever stops reading ends the counting.
    */
   @PostMapping(path = "/tally/watch", produces = MediaType.APPLICATION_NDJSON_VALUE)
-  ResponseEntity<StreamingResponseBody> watch(@RequestBody FilterBody filter) {
+  ResponseEntity<StreamingResponseBody> watch(@RequestBody Selection who) {
     AsOf asOf = asked.byMe();
-    String sentence = sentence(filter);
-    lists.condition(null, filter, asOf);
+    String sentence = sentence(who.filter());
+    lists.condition(null, who.filter(), asOf);
     return ResponseEntity.ok(
         out ->
             sliced.count(
-                filter,
+                who.filter(),
+                who.which(),
                 asOf,
                 so -> {
                   PeopleTally tally = tally(sentence, so.parts(), so.looked(), so.of());
@@ -126,19 +115,10 @@ class PeopleController {
     After after = question.after();
     return lists.page(
         null,
-        question.filter(),
-        new ListService.Which(question.reach(), question.picks()),
+        question.who().filter(),
+        question.who().which(),
         new ListService.Shape(question.columns(), question.sortBy(), question.descending()),
         after == null ? null : new ListService.After(after.key(), after.id()),
         asked.byMe());
-  }
-
-  @GetMapping("/{id}")
-  PersonPage.Person person(@PathVariable long id) {
-    PersonPage.Person person = personPage.find(id);
-    if (person == null) {
-      throw Problem.notFound("There is no such person any more.");
-    }
-    return person;
   }
 }

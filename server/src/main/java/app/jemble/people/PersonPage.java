@@ -1,31 +1,97 @@
 package app.jemble.people;
 
+import app.jemble.change.ChangeService;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldType;
+import app.jemble.core.record.FieldUse;
+import app.jemble.filter.AskedNow;
+import app.jemble.filter.FilterBody;
+import app.jemble.filter.ListRow;
+import app.jemble.filter.ListService;
+import app.jemble.workspace.Problem;
+import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
-import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
-/** One person with what passed between us. */
+/** One person with all fields, reach, what stands around them and what passed between us. */
 @Service
 class PersonPage {
 
+  /**
+   * @param version the number of the last change, to be given back with the next one
+   * @param archivedAt when they were put away, or null
+   * @param mergedInto the person this record became part of, or null
+   * @param likely others who may be the same person
+   */
   record Person(
       long id,
       String name,
       String kind,
-      @Schema(nullable = true) String plan,
-      @Schema(nullable = true) LocalDate joinedOn,
-      @Schema(nullable = true) String email,
-      @Schema(nullable = true) String phone,
-      @Schema(nullable = true) String timeZone,
-      @Schema(nullable = true) String place,
-      @Schema(nullable = true) String organisation,
-      List<String> tags,
+      long version,
+      @Schema(nullable = true) Instant archivedAt,
+      @Schema(nullable = true) PersonName mergedInto,
+      @Schema(nullable = true) PersonName introducedBy,
+      List<PersonField> fields,
+      List<ChannelReach> reach,
+      List<OfficeHeld> offices,
+      List<QuoteMade> quotes,
+      List<TaskOpen> tasks,
+      List<Likely> likely) {}
+
+  record PersonName(long id, String name) {}
+
+  /**
+   * A field and its value.
+   *
+   * @param text the value as it is written into the field; null when there is none
+   */
+  record PersonField(
+      String name,
+      String label,
+      FieldType type,
+      List<String> choices,
+      boolean editable,
+      @Schema(nullable = true) String text) {}
+
+  /** Whether a person can be reached on a channel, and if not, why. */
+  record ChannelReach(
+      Channel channel,
+      String words,
+      @Schema(nullable = true) String address,
       Reach reach,
-      String reachWords,
-      List<Happening> between) {}
+      String reachWords) {}
+
+  record OfficeHeld(
+      long id,
+      String name,
+      @Schema(nullable = true) String body,
+      @Schema(nullable = true) String since,
+      @Schema(nullable = true) String until) {}
+
+  record QuoteMade(
+      long id,
+      String number,
+      String title,
+      String total,
+      String stage,
+      @Schema(nullable = true) String sentOn) {}
+
+  record TaskOpen(
+      long id,
+      String kind,
+      String title,
+      @Schema(nullable = true) String dueOn,
+      boolean done,
+      @Schema(nullable = true) String owner) {}
+
+  /** Somebody who may be the same person, and what makes it likely. */
+  record Likely(long id, String name, String why) {}
 
   /**
    * Something that passed between us.
@@ -38,34 +104,102 @@ class PersonPage {
   record Happening(String kind, String mailing, long messageId, Instant at, String detail) {}
 
   private final PersonPageMapper mapper;
+  private final ListService lists;
+  private final WorkspaceService workspace;
+  private final ChangeService changes;
+  private final AskedNow asked;
 
-  PersonPage(PersonPageMapper mapper) {
+  PersonPage(
+      PersonPageMapper mapper,
+      ListService lists,
+      WorkspaceService workspace,
+      ChangeService changes,
+      AskedNow asked) {
     this.mapper = mapper;
+    this.lists = lists;
+    this.workspace = workspace;
+    this.changes = changes;
+    this.asked = asked;
   }
 
-  /** Null when there is no such person. */
+  /** A problem when there is no such person. */
   Person find(long id) {
     PersonPageMapper.PersonHead head = mapper.head(id);
     if (head == null) {
-      return null;
+      throw Problem.notFound("There is no such person any more.");
     }
-    Reach reach =
-        Reach.byEmail(
-            new Reach.Facts(head.email(), head.askedNot(), false, head.doNotWrite(), false, false));
     return new Person(
-        head.id(),
+        id,
         head.name(),
         head.kind(),
-        head.plan(),
-        head.joinedOn(),
-        head.email(),
-        head.phone(),
-        head.timeZone(),
-        head.place(),
-        head.organisation(),
-        head.tags(),
-        reach,
-        reach.words(),
-        mapper.between(id));
+        changes.version(id),
+        head.archivedAt(),
+        named(head.mergedInto(), head.mergedIntoName()),
+        named(head.introducedBy(), head.introducedByName()),
+        fields(id, head.archivedAt() != null),
+        reach(head),
+        mapper.offices(id),
+        mapper.quotes(id),
+        mapper.tasks(id),
+        mapper.likely(id));
+  }
+
+  /** What passed between us after nothing, or before the given place, newest first. */
+  List<Happening> between(long id, Instant before) {
+    return mapper.between(id, before);
+  }
+
+  private static PersonName named(Long id, String name) {
+    return id == null ? null : new PersonName(id, name);
+  }
+
+  private List<PersonField> fields(long id, boolean archived) {
+    List<Field> all = workspace.fields().all(FieldUse.COLUMN);
+    ListService.Which only = new ListService.Which(null, List.of(id), null, archived);
+    List<String> names = all.stream().map(Field::name).toList();
+    ListRow row =
+        lists
+            .page(
+                null,
+                FilterBody.EVERYONE,
+                only,
+                new ListService.Shape(names, null, false),
+                null,
+                asked.byMe())
+            .get(0);
+    List<PersonField> fields = new ArrayList<>();
+    for (int i = 0; i < all.size(); i++) {
+      Field f = all.get(i);
+      fields.add(
+          new PersonField(
+              f.name(),
+              f.label(),
+              f.type(),
+              f.choices(),
+              f.allows(FieldUse.EDIT),
+              row.cells().get(i)));
+    }
+    return fields;
+  }
+
+  private static List<ChannelReach> reach(PersonPageMapper.PersonHead head) {
+    return Arrays.stream(Channel.values())
+        .map(
+            channel -> {
+              String address = head.address(channel);
+              boolean mail = channel == Channel.EMAIL;
+              Reach reach =
+                  Reach.by(
+                      channel,
+                      new Reach.Facts(
+                          address,
+                          head.askedNot(),
+                          false,
+                          mail && head.doNotWrite(),
+                          false,
+                          false));
+              return new ChannelReach(channel, channel.words(), address, reach, reach.words());
+            })
+        .toList();
   }
 }

@@ -1,8 +1,10 @@
 package app.jemble.people;
 
-import java.time.LocalDate;
+import app.jemble.core.reach.Channel;
+import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
 @Mapper
@@ -13,43 +15,108 @@ interface PersonPageMapper {
       long id,
       String name,
       String kind,
-      String plan,
-      LocalDate joinedOn,
       String email,
       String phone,
-      String timeZone,
-      String place,
-      String organisation,
-      List<String> tags,
+      boolean appInstalled,
+      String postal,
       boolean askedNot,
-      boolean doNotWrite) {}
+      boolean doNotWrite,
+      Instant archivedAt,
+      Long mergedInto,
+      String mergedIntoName,
+      Long introducedBy,
+      String introducedByName) {
+
+    String address(Channel channel) {
+      return switch (channel) {
+        case EMAIL -> email;
+        case TEXT -> phone;
+        case APP -> appInstalled ? "installed" : null;
+        case POST -> postal;
+      };
+    }
+  }
 
   @Select(
       """
-      select p.id, p.name, p.kind, m.plan, m.joined_on, p.email, p.phone, p.time_zone,
-             p.address_place as place, o.name as organisation, p.tags, p.asked_not,
-             d.email_key is not null as do_not_write
+      select p.id, p.name, p.kind, p.email, p.phone, p.app_installed,
+             case when p.address_street is not null and p.address_place is not null
+                  then concat_ws(', ', p.address_street, p.address_postcode, p.address_place, p.address_country) end
+               as postal,
+             p.asked_not, p.suppressed as do_not_write, p.archived_at,
+             p.merged_into, into_one.name as merged_into_name,
+             p.introduced_by, by_one.name as introduced_by_name
       from person p
-      left join membership m on m.person_id = p.id
-      left join organisation o on o.id = p.organisation_id
-      left join do_not_write d on d.email_key = p.email_key
+      left join person into_one on into_one.id = p.merged_into
+      left join person by_one on by_one.id = p.introduced_by
       where p.id = #{id}
       """)
   PersonHead head(long id);
 
   @Select(
       """
-      select 'SENT' as kind, g.name as mailing, s.id as message_id, s.sent_at as at, '' as detail
-      from message s
-      join mailing g on g.id = s.mailing_id
-      where s.person_id = #{id} and s.state = 'sent'
-      union all
-      select r.kind, g.name, r.message_id, r.at, r.detail
-      from response r
-      join mailing g on g.id = r.mailing_id
-      where r.person_id = #{id}
-      order by at desc
-      limit 40
+      select id, name, body, since::text as since, until::text as until
+      from office
+      where person_id = #{id}
+      order by until desc nulls first, since desc nulls last, id
       """)
-  List<PersonPage.Happening> between(long id);
+  List<PersonPage.OfficeHeld> offices(long id);
+
+  @Select(
+      """
+      select id, number, title, total || ' ' || currency as total, stage, sent_on::text as sent_on
+      from quote
+      where person_id = #{id}
+      order by sent_on desc nulls first, id desc
+      """)
+  List<PersonPage.QuoteMade> quotes(long id);
+
+  @Select(
+      """
+      select t.id, t.kind, t.title, t.due_on::text as due_on, t.done_at is not null as done, a.name as owner
+      from task t
+      left join account a on a.id = t.owner_id
+      where t.person_id = #{id}
+      order by done, t.due_on nulls last, t.id desc
+      limit 50
+      """)
+  List<PersonPage.TaskOpen> tasks(long id);
+
+  /** The same address, phone, or name at the same postcode. */
+  @Select(
+      """
+      select o.id, o.name,
+             case when o.email_key = p.email_key then 'same e-mail'
+                  when o.phone = p.phone then 'same phone'
+                  else 'same name and postcode' end as why
+      from person p
+      join person o on o.id <> p.id and o.archived_at is null
+        and (o.email_key = p.email_key or (o.name_key = p.name_key
+             and (o.phone = p.phone or o.address_postcode = p.address_postcode)))
+      where p.id = #{id} and p.archived_at is null
+      order by o.id
+      limit 5
+      """)
+  List<PersonPage.Likely> likely(long id);
+
+  /** Messages of a record that became part of this one belong to it as well. */
+  @Select(
+      """
+      select *
+      from (
+        select 'SENT' as kind, g.name as mailing, s.id as message_id, s.sent_at as at, s.subject as detail
+        from message s
+        join mailing g on g.id = s.mailing_id
+        where s.person_id in (select id from person where id = #{id} or merged_into = #{id}) and s.state = 'sent'
+        union all
+        select r.kind, g.name, r.message_id, r.at, r.detail
+        from response r
+        join mailing g on g.id = r.mailing_id
+        where r.person_id in (select id from person where id = #{id} or merged_into = #{id})
+      ) h
+      where #{before}::timestamptz is null or h.at < #{before}
+      order by h.at desc
+      limit 60
+      """)
+  List<PersonPage.Happening> between(@Param("id") long id, @Param("before") Instant before);
 }

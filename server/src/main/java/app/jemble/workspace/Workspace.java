@@ -2,6 +2,7 @@ package app.jemble.workspace;
 
 import java.time.Duration;
 import java.time.ZoneId;
+import java.util.Currency;
 import java.util.Locale;
 
 /** The house that writes: its name, its clock, its mail domain. */
@@ -20,6 +21,16 @@ public record Workspace(
 
   public Locale locale() {
     return Locale.forLanguageTag(language);
+  }
+
+  /** The country (ISO 3166-1 alpha-2) of phone numbers written without one. */
+  public String region() {
+    return locale().getCountry().isEmpty() ? "GB" : locale().getCountry();
+  }
+
+  /** The currency (ISO 4217) of amounts written without one. */
+  public String currency() {
+    return Currency.getInstance(new Locale.Builder().setRegion(region()).build()).getCurrencyCode();
   }
 
   public Duration hold() {

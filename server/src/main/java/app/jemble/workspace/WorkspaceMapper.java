@@ -1,16 +1,19 @@
 package app.jemble.workspace;
 
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface WorkspaceMapper {
 
   /** An attribute as it is stored. */
-  record AttributeRow(String name, String label, String type, List<String> choices) {}
+  record AttributeRow(
+      String name, String label, String type, List<String> choices, boolean required) {}
 
   @Select(
       """
@@ -30,15 +33,26 @@ interface WorkspaceMapper {
       """)
   int create(@Param("w") Workspace workspace);
 
-  @Select("select name, label, type, choices from attribute order by label")
+  @Select("select name, label, type, choices, required from attribute order by label")
   List<AttributeRow> attributes();
 
   @Insert(
       """
-      insert into attribute (name, label, type, choices)
-      values (#{a.name}, #{a.label}, #{a.type}, #{a.choices})
+      insert into attribute (name, label, type, choices, required)
+      values (#{a.name}, #{a.label}, #{a.type}, #{a.choices}, #{a.required})
       """)
   int addAttribute(@Param("a") AttributeRow attribute);
+
+  @Update(
+      """
+      update attribute
+      set label = #{a.label}, choices = #{a.choices}, required = #{a.required}
+      where name = #{a.name}
+      """)
+  int changeAttribute(@Param("a") AttributeRow attribute);
+
+  @Delete("delete from attribute where name = #{name}")
+  int removeAttribute(String name);
 
   /** A topic of mailings, which people can leave. */
   record TopicRow(long id, String name) {}

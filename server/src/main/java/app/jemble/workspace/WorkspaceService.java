@@ -1,7 +1,9 @@
 package app.jemble.workspace;
 
+import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.FieldReader;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import app.jemble.workspace.WorkspaceMapper.AttributeRow;
@@ -58,10 +60,54 @@ public class WorkspaceService {
         .plus(mapper.attributes().stream().map(WorkspaceService::field).toList());
   }
 
+  /** Reads values as people of this workspace write them. */
+  public FieldReader reader(DayOrder days) {
+    Workspace house = current();
+    return new FieldReader(house.zoneId(), house.region(), house.currency(), days);
+  }
+
   public void addAttribute(Field attribute) {
-    mapper.addAttribute(
-        new AttributeRow(
-            attribute.name(), attribute.label(), attribute.type().name(), attribute.choices()));
+    addAttribute(attribute, false);
+  }
+
+  /**
+   * Adds a field of people.
+   *
+   * @param required whether every person must have a value; people on record before are left alone
+   */
+  public void addAttribute(Field attribute, boolean required) {
+    mapper.addAttribute(row(attribute, required));
+  }
+
+  /** Changes an attribute's label, choices, or whether it is required; false when there is none. */
+  public boolean changeAttribute(Field attribute, boolean required) {
+    return mapper.changeAttribute(row(attribute, required)) > 0;
+  }
+
+  /** Takes an attribute out of the catalogue; the values stay with the people. */
+  public boolean removeAttribute(String name) {
+    return mapper.removeAttribute(name) > 0;
+  }
+
+  /** An attribute and whether it is required. */
+  public record Attribute(Field field, boolean required) {}
+
+  public List<Attribute> attributes() {
+    return mapper.attributes().stream().map(r -> new Attribute(field(r), r.required())).toList();
+  }
+
+  /** The names of the attributes that every person must have a value of. */
+  public List<String> requiredAttributes() {
+    return attributes().stream().filter(Attribute::required).map(a -> a.field().name()).toList();
+  }
+
+  private static AttributeRow row(Field attribute, boolean required) {
+    return new AttributeRow(
+        attribute.name(),
+        attribute.label(),
+        attribute.type().name(),
+        attribute.choices(),
+        required);
   }
 
   public List<Topic> topics() {

@@ -166,7 +166,7 @@ public class FilterAgreementTest extends ServerTest {
     for (int i = 0; i < 50; i++) {
       Filter.Group filter = trees.next();
       long tallied =
-          lists.tally(null, FilterBody.of(filter), asOf).values().stream()
+          lists.tally(null, FilterBody.of(filter), ListService.Which.ALL, asOf).values().stream()
               .mapToLong(Long::longValue)
               .sum();
       assertThat(tallied).isEqualTo(found(filter).size());
@@ -212,7 +212,7 @@ public class FilterAgreementTest extends ServerTest {
     everyone().forEach(p -> records.put(p.id(), p));
     Set<Reach> seen = new HashSet<>();
     for (Reach reach : Reach.values()) {
-      ListService.Which ofReach = new ListService.Which(reach, null);
+      ListService.Which ofReach = ListService.Which.of(reach);
       for (long id : lists.ids(null, FilterBody.EVERYONE, ofReach, asOf)) {
         PersonRecord p = records.remove(id);
         Reach.Facts facts =

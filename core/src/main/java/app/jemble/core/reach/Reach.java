@@ -1,10 +1,12 @@
 package app.jemble.core.reach;
 
 import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.PhoneNumber;
 
 /**
- * Whether a person can be written to by e-mail. The constants stand in the order in which they are
- * asked: the first that holds is the person's one reason, so counts of them add up to the audience.
+ * Whether a person can be written to on a channel. The constants stand in the order in which they
+ * are asked: the first that holds is the person's one reason, so counts of them add up to the
+ * audience.
  */
 public enum Reach {
   NO_ADDRESS("no address"),
@@ -30,7 +32,8 @@ public enum Reach {
   /**
    * What is known of one person for one mailing.
    *
-   * @param address the e-mail address, null or blank when there is none
+   * @param address the address on the channel: of e-mail, a phone number, a postal address, or what
+   *     stands for the installed app; null or blank when there is none
    * @param askedNot asked not to be written to at all
    * @param leftTopic left the topic of this mailing
    * @param doNotWrite the address is on the do-not-write list
@@ -47,10 +50,15 @@ public enum Reach {
 
   /** The first reason that holds, or {@link #READY}. */
   public static Reach byEmail(Facts facts) {
+    return by(Channel.EMAIL, facts);
+  }
+
+  /** The first reason that holds on a channel, or {@link #READY}. */
+  public static Reach by(Channel channel, Facts facts) {
     if (facts.address() == null || facts.address().isBlank()) {
       return NO_ADDRESS;
     }
-    if (!EmailAddress.isValid(facts.address())) {
+    if (!isValid(channel, facts.address())) {
       return NOT_VALID;
     }
     if (facts.askedNot()) {
@@ -66,5 +74,14 @@ public enum Reach {
       return SAME_ADDRESS;
     }
     return facts.leftOut() ? LEFT_OUT : READY;
+  }
+
+  /** RFC 5321 and 5322 for e-mail, E.164 for phones. */
+  private static boolean isValid(Channel channel, String address) {
+    return switch (channel) {
+      case EMAIL -> EmailAddress.isValid(address);
+      case TEXT -> PhoneNumber.international(address, "ZZ").isPresent();
+      case APP, POST -> true;
+    };
   }
 }

@@ -1,0 +1,78 @@
+package app.jemble.account;
+
+import app.jemble.core.record.FieldType;
+import app.jemble.workspace.AttributeService;
+import app.jemble.workspace.Problem;
+import app.jemble.workspace.WorkspaceService;
+import java.util.List;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The fields that the workspace adds to people; administrators change them. */
+@RestController
+@RequestMapping("/api/attributes")
+class AttributeController {
+
+  record AttributeBody(
+      String name, String label, FieldType type, List<String> choices, boolean required) {}
+
+  record AttributeDraft(String label, FieldType type, List<String> choices, boolean required) {}
+
+  record AttributeAdded(String name) {}
+
+  private final AttributeService attributes;
+  private final WorkspaceService workspace;
+  private final AccountService accounts;
+
+  AttributeController(
+      AttributeService attributes, WorkspaceService workspace, AccountService accounts) {
+    this.attributes = attributes;
+    this.workspace = workspace;
+    this.accounts = accounts;
+  }
+
+  @GetMapping
+  List<AttributeBody> all() {
+    return workspace.attributes().stream()
+        .map(
+            a ->
+                new AttributeBody(
+                    a.field().name(),
+                    a.field().label(),
+                    a.field().type(),
+                    a.field().choices(),
+                    a.required()))
+        .toList();
+  }
+
+  @PostMapping
+  AttributeAdded add(@RequestBody AttributeDraft draft) {
+    administratorsOnly();
+    return new AttributeAdded(
+        attributes.add(draft.label(), draft.type(), draft.choices(), draft.required()));
+  }
+
+  @PutMapping("/{name}")
+  void change(@PathVariable String name, @RequestBody AttributeDraft draft) {
+    administratorsOnly();
+    attributes.change(name, draft.label(), draft.choices(), draft.required());
+  }
+
+  @DeleteMapping("/{name}")
+  void remove(@PathVariable String name) {
+    administratorsOnly();
+    attributes.remove(name);
+  }
+
+  private void administratorsOnly() {
+    if (accounts.current().role() != Account.Role.ADMINISTRATOR) {
+      throw Problem.forbidden("Only an administrator changes the fields of the workspace.");
+    }
+  }
+}

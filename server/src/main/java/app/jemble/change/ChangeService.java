@@ -1,0 +1,207 @@
+package app.jemble.change;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldValue;
+import app.jemble.workspace.Problem;
+import app.jemble.workspace.WorkspaceService;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Changes of people, one or many at once, each kept with its before and after and taken back whole.
+ */
+@Service
+public class ChangeService {
+
+  /** A change as people read it. */
+  public record Told(
+      long id, long batchId, String field, String before, String after, Instant at, String by) {}
+
+  /**
+   * What was taken back.
+   *
+   * @param words the act
+   * @param people whom it had changed
+   */
+  public record Undone(String words, long people) {}
+
+  private static final Set<String> NEVER_EMPTY = Set.of("kind", "plan", "status", "joined_on");
+
+  private final ChangeMapper mapper;
+  private final AccountService accounts;
+  private final WorkspaceService workspace;
+  private final FieldJson json;
+  private final ObjectProvider<Undoing> undoings;
+  private final Clock clock;
+
+  ChangeService(
+      ChangeMapper mapper,
+      AccountService accounts,
+      WorkspaceService workspace,
+      FieldJson json,
+      ObjectProvider<Undoing> undoings,
+      Clock clock) {
+    this.mapper = mapper;
+    this.accounts = accounts;
+    this.workspace = workspace;
+    this.json = json;
+    this.undoings = undoings;
+    this.clock = clock;
+  }
+
+  /** Begins an act of the colleague who is signed in; its words stand in the history. */
+  public long begin(String words) {
+    return mapper.begin(clock.instant(), accounts.currentWriter().id(), words);
+  }
+
+  /** Says in the end what an act has come to. */
+  public void name(long batch, String words) {
+    mapper.name(batch, words);
+  }
+
+  /** Sets a field of many people; answers how many had another value before. */
+  public long set(long batch, Field field, FieldValue value, List<Long> people) {
+    if (value.isEmpty() && NEVER_EMPTY.contains(field.name())) {
+      throw Problem.wrong(field.name(), field.label() + " cannot be empty.");
+    }
+    long begun = prepare(batch, field, value, people);
+    try {
+      long changed =
+          begun
+              + mapper.setField(
+                  new ChangeSql.SetField(
+                      batch, field, json.write(value), people.toArray(Long[]::new)));
+      if (field.name().equals("email")) {
+        judgeAddresses(batch);
+      }
+      return changed;
+    } catch (DuplicateKeyException taken) {
+      throw Problem.wrong(
+          field.name(),
+          "Another person already has the "
+              + field.label().toLowerCase(Locale.ROOT)
+              + " “"
+              + json.words(json.write(value))
+              + "”.");
+    }
+  }
+
+  /** What a value needs to exist before it can be set; answers how many have it with that. */
+  private long prepare(long batch, Field field, FieldValue value, List<Long> people) {
+    if (field.name().equals("organisation.name") && value instanceof FieldValue.Text name) {
+      mapper.addOrganisation(name.text());
+    }
+    if (field.name().equals("plan") && value instanceof FieldValue.Text plan) {
+      LocalDate today = clock.instant().atZone(workspace.current().zoneId()).toLocalDate();
+      List<Long> joined = mapper.beginMemberships(people.toArray(Long[]::new), plan.text(), today);
+      note(batch, joined, Memberships.FIELD, null, json.write(plan));
+      return joined.size();
+    }
+    return 0;
+  }
+
+  /** Adds a tag to many people, or takes it from them; answers how many changed. */
+  public long setTag(long batch, String tag, boolean add, List<Long> people) {
+    return mapper.setTag(new ChangeSql.SetTag(batch, tag, add, people.toArray(Long[]::new)));
+  }
+
+  /** Notes what was done to people besides their fields; values are JSON. */
+  public void note(long batch, List<Long> people, String field, String before, String after) {
+    if (!people.isEmpty()) {
+      mapper.note(batch, people.toArray(Long[]::new), field, before, after);
+    }
+  }
+
+  /** Notes for each person what was made for them: the id of a task, say. */
+  public void noteEach(long batch, List<Long> people, String field, List<Long> made) {
+    mapper.noteEach(batch, people.toArray(Long[]::new), field, made.toArray(Long[]::new));
+  }
+
+  /**
+   * Takes an act back. What somebody changed again since stays as it is.
+   *
+   * @throws Problem when it is not the colleague's own, or has been taken back before
+   */
+  @Transactional
+  public Undone undo(long id) {
+    Account me = accounts.currentWriter();
+    ChangeMapper.BatchRow batch = mapper.lockBatch(id);
+    if (batch == null) {
+      throw Problem.notFound("There is no such act in the history.");
+    }
+    if (batch.undoneAt() != null) {
+      throw Problem.conflict("This has been taken back already.");
+    }
+    boolean mine = batch.byId() != null && batch.byId() == me.id();
+    if (!mine && me.role() != Account.Role.ADMINISTRATOR) {
+      throw Problem.forbidden("Only who did this, or an administrator, can take it back.");
+    }
+    List<String> fields = mapper.fieldsOf(id);
+    // What else was made of them is taken back last: a person made by an import may go then.
+    fields.stream().filter(f -> own(f) == null).forEach(f -> setBack(id, f));
+    fields.stream().filter(f -> own(f) != null).forEach(f -> own(f).undo(f, mapper.noted(id, f)));
+    if (fields.contains("email")) {
+      judgeAddresses(id);
+    }
+    long people = mapper.peopleOf(id);
+    mapper.undone(id, clock.instant(), me.id());
+    return new Undone(batch.words(), people);
+  }
+
+  private void setBack(long batch, String field) {
+    mapper.setBack(new ChangeSql.SetBack(batch, field));
+  }
+
+  private Undoing own(String field) {
+    return undoings.stream().filter(u -> u.takes(field)).findFirst().orElse(null);
+  }
+
+  /** Whether mail can be sent to an address is decided by core, and kept beside the address. */
+  private void judgeAddresses(long batch) {
+    List<Long> valid = new ArrayList<>();
+    List<Long> wrong = new ArrayList<>();
+    for (ChangeMapper.Address address : mapper.addressesOf(batch)) {
+      (EmailAddress.isValid(address.email()) ? valid : wrong).add(address.id());
+    }
+    mapper.setValid(valid.toArray(Long[]::new), true);
+    mapper.setValid(wrong.toArray(Long[]::new), false);
+  }
+
+  /** What was changed of a person after the given change, newest first. */
+  public List<Told> history(long person, long since) {
+    return mapper.history(person, since).stream()
+        .map(
+            c ->
+                new Told(
+                    c.id(),
+                    c.batchId(),
+                    c.field(),
+                    json.words(c.before()),
+                    json.words(c.after()),
+                    c.at(),
+                    c.by()))
+        .toList();
+  }
+
+  /** The number of a person's last change. */
+  public long version(long person) {
+    return mapper.version(person);
+  }
+
+  /** Keeps a person from being changed by others until the transaction ends; false if gone. */
+  public boolean lock(long person) {
+    return mapper.lockPerson(person) != null;
+  }
+}

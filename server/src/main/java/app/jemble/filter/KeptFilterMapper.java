@@ -1,0 +1,83 @@
+package app.jemble.filter;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface KeptFilterMapper {
+
+  /** A kept filter as it is stored. */
+  record KeptRow(
+      long id,
+      String name,
+      String filter,
+      String layout,
+      boolean shared,
+      long ownerId,
+      String owner) {}
+
+  @Select(
+      """
+      select k.id, k.name, k.filter::text as filter, k.layout::text as layout, k.shared, k.owner_id,
+             a.name as owner
+      from kept_filter k
+      join account a on a.id = k.owner_id
+      where k.subject = #{subject} and (k.shared or k.owner_id = #{me})
+      order by k.owner_id <> #{me}, fold(k.name), k.id
+      """)
+  List<KeptRow> all(@Param("subject") String subject, @Param("me") long me);
+
+  @Select(
+      value =
+          """
+          insert into kept_filter (subject, name, filter, layout, shared, owner_id, changed_at)
+          values (#{subject}, #{name}, #{filter}::jsonb, #{layout}::jsonb, #{shared}, #{owner}, #{at})
+          on conflict (subject, owner_id, name) do update
+          set filter = excluded.filter, layout = excluded.layout, shared = excluded.shared,
+              changed_at = excluded.changed_at
+          returning id
+          """,
+      affectData = true)
+  long keep(
+      @Param("subject") String subject,
+      @Param("name") String name,
+      @Param("filter") String filter,
+      @Param("layout") String layout,
+      @Param("shared") boolean shared,
+      @Param("owner") long owner,
+      @Param("at") Instant at);
+
+  @Update(
+      """
+      update kept_filter set name = #{name}, shared = #{shared}
+      where id = #{id} and owner_id = #{owner}
+      """)
+  int rename(
+      @Param("id") long id,
+      @Param("name") String name,
+      @Param("shared") boolean shared,
+      @Param("owner") long owner);
+
+  @Delete("delete from kept_filter where id = #{id} and owner_id = #{owner}")
+  int remove(@Param("id") long id, @Param("owner") long owner);
+
+  @Select("select layout::text from layout where account_id = #{account} and subject = #{subject}")
+  String layout(@Param("account") long account, @Param("subject") String subject);
+
+  @Insert(
+      """
+      insert into layout (account_id, subject, layout)
+      values (#{account}, #{subject}, #{layout}::jsonb)
+      on conflict (account_id, subject) do update set layout = excluded.layout
+      """)
+  int setLayout(
+      @Param("account") long account,
+      @Param("subject") String subject,
+      @Param("layout") String layout);
+}

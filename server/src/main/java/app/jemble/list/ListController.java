@@ -1,0 +1,47 @@
+package app.jemble.list;
+
+import java.util.List;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Lists by name. People are put on them by acts on a selection. */
+@RestController
+@RequestMapping("/api/lists")
+class ListController {
+
+  record ListName(String name) {}
+
+  record ListMade(long id) {}
+
+  private final PersonLists lists;
+
+  ListController(PersonLists lists) {
+    this.lists = lists;
+  }
+
+  @GetMapping
+  List<PersonLists.PersonList> all() {
+    return lists.all();
+  }
+
+  @PostMapping
+  ListMade create(@RequestBody ListName list) {
+    return new ListMade(lists.create(list.name()));
+  }
+
+  @PutMapping("/{id}")
+  void rename(@PathVariable long id, @RequestBody ListName list) {
+    lists.rename(id, list.name());
+  }
+
+  @DeleteMapping("/{id}")
+  void delete(@PathVariable long id) {
+    lists.delete(id);
+  }
+}

@@ -1,0 +1,2 @@
+/** Lists: people picked by hand and kept together. */
+package app.jemble.list;

@@ -1,0 +1,204 @@
+package app.jemble.people;
+
+import app.jemble.account.AccountService;
+import app.jemble.change.ChangeService;
+import app.jemble.core.record.DayOrder;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldException;
+import app.jemble.core.record.FieldUse;
+import app.jemble.core.record.FieldValue;
+import app.jemble.filter.AskedNow;
+import app.jemble.filter.ListService;
+import app.jemble.filter.Selection;
+import app.jemble.list.PersonLists;
+import app.jemble.task.TaskService;
+import app.jemble.workspace.Problem;
+import app.jemble.workspace.WorkspaceService;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What is done with many people at once: each act is one step in the history, and taken back whole.
+ */
+@Service
+class ActService {
+
+  /** What can be done with a selection. */
+  enum Kind {
+    TAG,
+    UNTAG,
+    SET,
+    ADD_TO_LIST,
+    TAKE_OFF_LIST,
+    MAKE_TASK,
+    ARCHIVE,
+    RESTORE
+  }
+
+  /**
+   * An act.
+   *
+   * @param field of SET: the field
+   * @param value of SET: its value as people write it; of TAG and UNTAG: the tag
+   * @param list of ADD_TO_LIST and TAKE_OFF_LIST
+   * @param task of MAKE_TASK
+   */
+  @Schema(name = "PeopleAct")
+  record Act(
+      Selection who,
+      Kind kind,
+      @Schema(nullable = true) String field,
+      @Schema(nullable = true) String value,
+      @Schema(nullable = true) Long list,
+      @Schema(nullable = true) TaskService.Draft task) {}
+
+  /**
+   * What was done.
+   *
+   * @param id the act, to take it back
+   * @param words what was done, as a sentence
+   * @param changed how many people it changed
+   * @param of how many were selected; the others were so already
+   */
+  record ActDone(long id, String words, long changed, long of) {}
+
+  /** Fields that no two people share. */
+  private static final Set<String> ONE_EACH = Set.of("number", "email");
+
+  private final ChangeService changes;
+  private final PersonLists personLists;
+  private final TaskService tasks;
+  private final ListService lists;
+  private final WorkspaceService workspace;
+  private final AccountService accounts;
+  private final AskedNow asked;
+  private final Clock clock;
+
+  ActService(
+      ChangeService changes,
+      PersonLists personLists,
+      TaskService tasks,
+      ListService lists,
+      WorkspaceService workspace,
+      AccountService accounts,
+      AskedNow asked,
+      Clock clock) {
+    this.changes = changes;
+    this.personLists = personLists;
+    this.tasks = tasks;
+    this.lists = lists;
+    this.workspace = workspace;
+    this.accounts = accounts;
+    this.asked = asked;
+    this.clock = clock;
+  }
+
+  @Transactional
+  ActDone act(Act act) {
+    if (act.who() == null || act.who().filter() == null || act.kind() == null) {
+      throw Problem.wrong("who", "Say whom it is about, and what is to be done.");
+    }
+    long batch = changes.begin(act.kind().name());
+    List<Long> people = lists.ids(null, act.who().filter(), act.who().which(), asked.byMe());
+    if (people.isEmpty()) {
+      throw Problem.wrong("who", "Nobody is picked any more.");
+    }
+    long changed = apply(batch, act, people);
+    String words = words(act);
+    changes.name(batch, words + " (" + changed + (changed == 1 ? " person)" : " people)"));
+    return new ActDone(batch, words, changed, people.size());
+  }
+
+  private long apply(long batch, Act act, List<Long> people) {
+    return switch (act.kind()) {
+      case TAG -> changes.setTag(batch, tag(act), true, people);
+      case UNTAG -> changes.setTag(batch, tag(act), false, people);
+      case SET -> set(batch, act, people);
+      case ADD_TO_LIST -> personLists.add(batch, list(act), people);
+      case TAKE_OFF_LIST -> personLists.remove(batch, list(act), people);
+      case MAKE_TASK -> tasks.make(batch, task(act), people);
+      case ARCHIVE ->
+          changes.set(batch, PersonService.ARCHIVED, FieldValue.moment(clock.instant()), people);
+      case RESTORE -> changes.set(batch, PersonService.ARCHIVED, FieldValue.EMPTY, people);
+    };
+  }
+
+  private long set(long batch, Act act, List<Long> people) {
+    Field field = field(act);
+    if (ONE_EACH.contains(field.name())) {
+      throw Problem.wrong("field", field.label() + " is set one by one: no two people share it.");
+    }
+    FieldValue value = read(field, act.value());
+    if (field.name().equals("owner")
+        && value instanceof FieldValue.Text login
+        && accounts.findByLogin(login.text()) == null) {
+      throw Problem.wrong("value", "There is no colleague named “" + login.text() + "”.");
+    }
+    return changes.set(batch, field, value, people);
+  }
+
+  private FieldValue read(Field field, String value) {
+    try {
+      return workspace.reader(DayOrder.DAY_FIRST).read(field, value);
+    } catch (FieldException wrong) {
+      throw Problem.wrong("value", wrong.getMessage());
+    }
+  }
+
+  private Field field(Act act) {
+    return workspace
+        .fields()
+        .find(act.field() == null ? "" : act.field())
+        .filter(f -> f.allows(FieldUse.EDIT))
+        .orElseThrow(
+            () -> Problem.wrong("field", "“" + act.field() + "” is no field that can be set."));
+  }
+
+  private static String tag(Act act) {
+    String tag = act.value() == null ? "" : act.value().strip();
+    if (tag.isEmpty() || tag.length() > 60 || tag.matches(".*[,;|\\p{Cntrl}].*")) {
+      throw Problem.wrong(
+          "value", "A tag is a word or a few, at most 60 letters, without a comma.");
+    }
+    return tag;
+  }
+
+  private static long list(Act act) {
+    if (act.list() == null) {
+      throw Problem.wrong("list", "Say which list.");
+    }
+    return act.list();
+  }
+
+  private static TaskService.Draft task(Act act) {
+    if (act.task() == null) {
+      throw Problem.wrong("task", "Say what is to be done.");
+    }
+    return act.task();
+  }
+
+  private String words(Act act) {
+    return switch (act.kind()) {
+      case TAG -> "Tagged “" + tag(act) + "”";
+      case UNTAG -> "Took the tag “" + tag(act) + "” away";
+      case SET ->
+          act.value() == null || act.value().isBlank()
+              ? "Emptied " + label(act)
+              : "Set " + label(act) + " to “" + act.value().strip() + "”";
+      case ADD_TO_LIST -> "Put on the list “" + personLists.name(list(act)) + "”";
+      case TAKE_OFF_LIST -> "Took off the list “" + personLists.name(list(act)) + "”";
+      case MAKE_TASK -> "Made the task “" + act.task().title().strip() + "”";
+      case ARCHIVE -> "Archived";
+      case RESTORE -> "Took back from the archive";
+    };
+  }
+
+  private String label(Act act) {
+    return field(act).label().toLowerCase(Locale.ROOT);
+  }
+}

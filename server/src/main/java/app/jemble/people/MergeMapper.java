@@ -1,0 +1,28 @@
+package app.jemble.people;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.SelectProvider;
+import org.apache.ibatis.annotations.UpdateProvider;
+
+/**
+ * The one place that knows every table that hangs on a person: a merge moves all of it, or nothing.
+ */
+@Mapper
+interface MergeMapper {
+
+  /** The keys of the rows that were moved; what the one who stays has already stays behind. */
+  @SelectProvider(type = MergeSql.class, method = "move", affectData = true)
+  List<Long> move(MergeSql.Move move);
+
+  @UpdateProvider(type = MergeSql.class, method = "moveBack")
+  int moveBack(MergeSql.MoveBack move);
+
+  @Select("select a.login from person p join account a on a.id = p.owner_id where p.id = #{id}")
+  String ownerLogin(long id);
+
+  @Select("select id from person where introduced_by = #{other} and id <> #{stays}")
+  List<Long> introducedBy(@Param("other") long other, @Param("stays") long stays);
+}

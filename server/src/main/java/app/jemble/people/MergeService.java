@@ -1,0 +1,143 @@
+package app.jemble.people;
+
+import app.jemble.account.AccountService;
+import app.jemble.change.ChangeService;
+import app.jemble.change.Undoing;
+import app.jemble.core.record.DayOrder;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.FieldType;
+import app.jemble.core.record.FieldUse;
+import app.jemble.core.record.FieldValue;
+import app.jemble.workspace.Problem;
+import app.jemble.workspace.WorkspaceService;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.util.List;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Makes one person of two records: the one that stays takes the values that were chosen from the
+ * other, and all that stood around the other; the other is put away and points to the one.
+ */
+@Service
+class MergeService implements Undoing {
+
+  private static final String MOVED = "moved:";
+
+  private static final Field MERGED_INTO =
+      new Field("merged_into", "Merged into", FieldType.NUMBER, List.of(), Set.of());
+
+  private static final Field INTRODUCED_BY =
+      FieldCatalogue.standard().find("introduced_by").orElseThrow();
+
+  /**
+   * @param other the record that becomes part of this one
+   * @param take the names of the fields whose values are the other's
+   */
+  record Merge(long other, List<String> take) {}
+
+  record Merged(long act) {}
+
+  private final ChangeService changes;
+  private final PersonPage page;
+  private final MergeMapper mapper;
+  private final WorkspaceService workspace;
+  private final AccountService accounts;
+  private final Clock clock;
+
+  MergeService(
+      ChangeService changes,
+      PersonPage page,
+      MergeMapper mapper,
+      WorkspaceService workspace,
+      AccountService accounts,
+      Clock clock) {
+    this.changes = changes;
+    this.page = page;
+    this.mapper = mapper;
+    this.workspace = workspace;
+    this.accounts = accounts;
+    this.clock = clock;
+  }
+
+  @Transactional
+  Merged merge(long stays, Merge merge) {
+    accounts.currentWriter();
+    if (stays == merge.other()) {
+      throw Problem.wrong("other", "A person cannot be merged with the same record.");
+    }
+    // In one order whoever asks, so that two merges at once do not wait for each other.
+    if (!changes.lock(Math.min(stays, merge.other()))
+        || !changes.lock(Math.max(stays, merge.other()))) {
+      throw Problem.notFound("One of the two is not on record any more.");
+    }
+    PersonPage.Person kept = page.find(stays);
+    PersonPage.Person other = page.find(merge.other());
+    if (kept.archivedAt() != null || other.archivedAt() != null) {
+      throw Problem.conflict("One of the two has been archived; take it back first.");
+    }
+    long batch = changes.begin("Merged " + other.name() + " into " + kept.name());
+    List<Long> away = List.of(other.id());
+    for (MergeSql.Hanging what : MergeSql.Hanging.values()) {
+      List<Long> moved = mapper.move(new MergeSql.Move(what, other.id(), stays));
+      if (!moved.isEmpty()) {
+        String field = MOVED + what.name() + ":" + stays;
+        changes.noteEach(batch, moved.stream().map(m -> other.id()).toList(), field, moved);
+      }
+    }
+    introduced(batch, stays, other.id());
+    changes.set(batch, PersonService.ARCHIVED, FieldValue.moment(clock.instant()), away);
+    changes.set(batch, MERGED_INTO, new FieldValue.Amount(BigDecimal.valueOf(stays)), away);
+    takeOver(batch, stays, other, merge.take() == null ? List.of() : merge.take());
+    return new Merged(batch);
+  }
+
+  /** Whom the other introduced was introduced by the one who stays. */
+  private void introduced(long batch, long stays, long other) {
+    List<Long> brought = mapper.introducedBy(other, stays);
+    if (!brought.isEmpty()) {
+      changes.set(batch, INTRODUCED_BY, new FieldValue.Introducers(List.of(stays)), brought);
+    }
+  }
+
+  /** A value that no two people share is given up by the one before the other takes it. */
+  private void takeOver(long batch, long stays, PersonPage.Person other, List<String> take) {
+    for (PersonPage.PersonField value : other.fields()) {
+      if (!take.contains(value.name())) {
+        continue;
+      }
+      Field field =
+          workspace
+              .fields()
+              .find(value.name())
+              .filter(f -> f.allows(FieldUse.EDIT))
+              .orElseThrow(() -> Problem.wrong("take", value.label() + " cannot be taken over."));
+      if (field.name().equals("number")) {
+        changes.set(batch, field, FieldValue.EMPTY, List.of(other.id()));
+      }
+      String text = field.name().equals("owner") ? mapper.ownerLogin(other.id()) : value.text();
+      FieldValue read = workspace.reader(DayOrder.DAY_FIRST).read(field, text);
+      changes.set(batch, field, read, List.of(stays));
+    }
+  }
+
+  @Override
+  public boolean takes(String field) {
+    return field.startsWith(MOVED);
+  }
+
+  /** Moves back what was moved, from the one who stayed to the one it is noted for. */
+  @Override
+  public void undo(String field, List<Noted> changes) {
+    String[] whatAndWho = field.substring(MOVED.length()).split(":");
+    MergeSql.Hanging what = MergeSql.Hanging.valueOf(whatAndWho[0]);
+    long stayed = Long.parseLong(whatAndWho[1]);
+    for (Noted moved : changes) {
+      long key = Long.parseLong(moved.after());
+      mapper.moveBack(new MergeSql.MoveBack(what, key, moved.personId(), stayed));
+    }
+  }
+}

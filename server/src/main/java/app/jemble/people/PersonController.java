@@ -1,0 +1,128 @@
+package app.jemble.people;
+
+import app.jemble.change.ChangeService;
+import app.jemble.workspace.Problem;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** One person, and acts on many. */
+@RestController
+@RequestMapping("/api/people")
+class PersonController {
+
+  /** A new person's values by field name, as people write them. */
+  record NewPerson(Map<String, String> values) {}
+
+  record PersonAdded(long id) {}
+
+  /**
+   * @param version the number of the last change that the writer has seen
+   * @param values by field name, as people write them; null empties the field
+   */
+  record PersonChange(long version, Map<String, String> values) {}
+
+  /** What became of a change; see PersonService.Saved. */
+  record PersonSaved(
+      long version,
+      @Schema(nullable = true) Long act,
+      List<ChangeTold> conflicts,
+      List<ChangeTold> meanwhile) {}
+
+  /** A change in the history. */
+  record ChangeTold(
+      long id, long act, String field, String before, String after, Instant at, String by) {}
+
+  private final PersonPage page;
+  private final PersonService people;
+  private final ActService acts;
+  private final MergeService merging;
+  private final ChangeService changes;
+  private final PersonMapper mapper;
+
+  PersonController(
+      PersonPage page,
+      PersonService people,
+      ActService acts,
+      MergeService merging,
+      ChangeService changes,
+      PersonMapper mapper) {
+    this.page = page;
+    this.people = people;
+    this.acts = acts;
+    this.merging = merging;
+    this.changes = changes;
+    this.mapper = mapper;
+  }
+
+  @GetMapping("/{id}")
+  PersonPage.Person person(@PathVariable long id) {
+    return page.find(id);
+  }
+
+  /** What passed between us, newest first; {@code before} goes on where a page ended. */
+  @GetMapping("/{id}/between")
+  List<PersonPage.Happening> between(
+      @PathVariable long id, @RequestParam(required = false) Instant before) {
+    return page.between(id, before);
+  }
+
+  @GetMapping("/{id}/history")
+  List<ChangeTold> history(@PathVariable long id) {
+    return told(changes.history(id, 0));
+  }
+
+  @PostMapping
+  PersonAdded add(@RequestBody NewPerson person) {
+    return new PersonAdded(people.add(given(person.values())));
+  }
+
+  @PutMapping("/{id}")
+  PersonSaved change(@PathVariable long id, @RequestBody PersonChange change) {
+    PersonService.Saved saved = people.change(id, change.version(), given(change.values()));
+    return new PersonSaved(
+        saved.version(), saved.act(), told(saved.conflicts()), told(saved.meanwhile()));
+  }
+
+  @PostMapping("/{id}/merge")
+  MergeService.Merged merge(@PathVariable long id, @RequestBody MergeService.Merge merge) {
+    return merging.merge(id, merge);
+  }
+
+  /** Does something with many people at once. */
+  @PostMapping("/acts")
+  ActService.ActDone act(@RequestBody ActService.Act act) {
+    return acts.act(act);
+  }
+
+  /** Tags in use, those of most people first. */
+  @GetMapping("/tags")
+  List<String> tags() {
+    return mapper.tags();
+  }
+
+  private static Map<String, String> given(Map<String, String> values) {
+    if (values == null || values.isEmpty()) {
+      throw Problem.wrong("values", "Say what is to be set.");
+    }
+    return values;
+  }
+
+  private static List<ChangeTold> told(List<ChangeService.Told> changes) {
+    return changes.stream()
+        .map(
+            c ->
+                new ChangeTold(
+                    c.id(), c.batchId(), c.field(), c.before(), c.after(), c.at(), c.by()))
+        .toList();
+  }
+}

@@ -1,0 +1,61 @@
+package app.jemble.task;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface TaskMapper {
+
+  /** A task that was made, and for whom. */
+  record MadeRow(long id, long personId) {}
+
+  /** Whose it is: the named colleague's, else the owner's of each person, else the maker's. */
+  @Select(
+      value =
+          """
+          insert into task (person_id, kind, title, due_on, owner_id, created_at, created_by)
+          select p.id, #{t.kind}, #{t.title}, #{t.dueOn},
+                 coalesce((select a.id from account a where a.login = #{t.owner}), p.owner_id, #{by}),
+                 #{at}, #{by}
+          from person p
+          where p.id = any(#{people})
+          returning id, person_id
+          """,
+      affectData = true)
+  List<MadeRow> make(
+      @Param("t") TaskService.Draft task,
+      @Param("people") Long[] people,
+      @Param("at") Instant at,
+      @Param("by") long by);
+
+  @Delete("delete from task where id = any(#{tasks})")
+  int takeBack(@Param("tasks") Long[] tasks);
+
+  /** Those that changed. */
+  @Select(
+      value =
+          """
+          update task
+          set done_at = #{at}
+          where id = any(#{tasks}) and (done_at is null) = (#{at}::timestamptz is not null)
+          returning id
+          """,
+      affectData = true)
+  List<Long> setDone(@Param("tasks") Long[] tasks, @Param("at") Instant at);
+
+  @Update("update task set due_on = #{day} where id = any(#{tasks})")
+  int move(@Param("tasks") Long[] tasks, @Param("day") LocalDate day);
+
+  @Update(
+      """
+      update task set owner_id = (select id from account where login = #{login})
+      where id = any(#{tasks})
+      """)
+  int handOver(@Param("tasks") Long[] tasks, @Param("login") String login);
+}

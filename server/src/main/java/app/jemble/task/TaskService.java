@@ -1,0 +1,119 @@
+package app.jemble.task;
+
+import app.jemble.account.AccountService;
+import app.jemble.change.ChangeService;
+import app.jemble.change.Undoing;
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.Related;
+import app.jemble.workspace.Problem;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Tasks: made for many people at once, done, moved and handed over, many at once. */
+@Service
+public class TaskService implements Undoing {
+
+  private static final String FIELD = "task";
+
+  /**
+   * A task to make.
+   *
+   * @param kind call, write or to do
+   * @param dueOn its day; null for none
+   * @param owner a colleague by login; null for the owner of each person
+   */
+  @Schema(name = "TaskDraft")
+  public record Draft(
+      String kind,
+      String title,
+      @Schema(nullable = true) LocalDate dueOn,
+      @Schema(nullable = true) String owner) {}
+
+  private final TaskMapper mapper;
+  private final ChangeService changes;
+  private final AccountService accounts;
+  private final Clock clock;
+
+  TaskService(TaskMapper mapper, ChangeService changes, AccountService accounts, Clock clock) {
+    this.mapper = mapper;
+    this.changes = changes;
+    this.accounts = accounts;
+    this.clock = clock;
+  }
+
+  /** Makes one task a person; answers how many. */
+  public long make(long batch, Draft draft, List<Long> people) {
+    List<TaskMapper.MadeRow> made =
+        mapper.make(
+            sound(draft),
+            people.toArray(Long[]::new),
+            clock.instant(),
+            accounts.currentWriter().id());
+    changes.noteEach(
+        batch,
+        made.stream().map(TaskMapper.MadeRow::personId).toList(),
+        FIELD,
+        made.stream().map(TaskMapper.MadeRow::id).toList());
+    return made.size();
+  }
+
+  /** Marks tasks done, or not done; answers those that changed. */
+  @Transactional
+  public List<Long> setDone(List<Long> tasks, boolean done) {
+    accounts.currentWriter();
+    return mapper.setDone(tasks.toArray(Long[]::new), done ? clock.instant() : null);
+  }
+
+  /** Gives tasks another day. */
+  @Transactional
+  public int move(List<Long> tasks, LocalDate day) {
+    accounts.currentWriter();
+    if (day == null) {
+      throw Problem.wrong("dueOn", "Say to which day the tasks are moved.");
+    }
+    return mapper.move(tasks.toArray(Long[]::new), day);
+  }
+
+  /** Gives tasks to a colleague. */
+  @Transactional
+  public int handOver(List<Long> tasks, String login) {
+    accounts.currentWriter();
+    known(login);
+    return mapper.handOver(tasks.toArray(Long[]::new), login);
+  }
+
+  @Override
+  public boolean takes(String field) {
+    return field.equals(FIELD);
+  }
+
+  @Override
+  public void undo(String field, List<Noted> changes) {
+    mapper.takeBack(changes.stream().map(c -> Long.valueOf(c.after())).toArray(Long[]::new));
+  }
+
+  private Draft sound(Draft draft) {
+    List<String> kinds = FieldCatalogue.of(Related.TASK).find("kind").orElseThrow().choices();
+    if (draft.kind() == null || !kinds.contains(draft.kind())) {
+      throw Problem.wrong("kind", "A task is one of " + String.join(", ", kinds) + ".");
+    }
+    String title = draft.title() == null ? "" : draft.title().strip();
+    if (title.isEmpty() || title.length() > 200) {
+      throw Problem.wrong("title", "Say in at most 200 letters what is to be done.");
+    }
+    if (draft.owner() != null) {
+      known(draft.owner());
+    }
+    return new Draft(draft.kind(), title, draft.dueOn(), draft.owner());
+  }
+
+  private void known(String login) {
+    if (login == null || accounts.findByLogin(login) == null) {
+      throw Problem.wrong("owner", "There is no colleague named “" + login + "”.");
+    }
+  }
+}
