@@ -50,6 +50,15 @@ public final class Api {
         json(path).POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
   }
 
+  /** A file as the body of a request. */
+  public Answer upload(String path, byte[] file) {
+    return send(
+        request(path)
+            .header("Content-Type", "application/octet-stream")
+            .header(header, token)
+            .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
+  }
+
   public Answer put(String path, Object body) {
     return send(json(path).PUT(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
   }

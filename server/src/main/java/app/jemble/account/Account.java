@@ -19,5 +19,10 @@ public record Account(
     public boolean mayWrite() {
       return this != READER;
     }
+
+    /** Taking people's data out of the house is for those who may change it. */
+    public boolean mayExport() {
+      return mayWrite();
+    }
   }
 }

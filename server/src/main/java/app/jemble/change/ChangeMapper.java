@@ -36,6 +36,23 @@ interface ChangeMapper {
   @SelectProvider(type = ChangeSql.class, method = "setTag", affectData = true)
   long setTag(ChangeSql.SetTag act);
 
+  @SelectProvider(type = ChangeSql.class, method = "setEach", affectData = true)
+  long setEach(ChangeSql.SetEach act);
+
+  @SelectProvider(type = ChangeSql.class, method = "differing")
+  List<Long> differing(ChangeSql.SetEach act);
+
+  @SelectProvider(type = ChangeSql.class, method = "addEach", affectData = true)
+  List<Long> addEach(ChangeSql.AddEach act);
+
+  @Insert(
+      """
+      insert into organisation (name)
+      select distinct given.name from unnest(#{names}::text[]) given (name)
+      where not exists (select from organisation o where o.name = given.name)
+      """)
+  int addOrganisations(@Param("names") List<String> names);
+
   @UpdateProvider(type = ChangeSql.class, method = "setBack")
   int setBack(ChangeSql.SetBack undo);
 
@@ -104,10 +121,6 @@ interface ChangeMapper {
 
   @Select("select coalesce(max(id), 0) from change where person_id = #{person}")
   long version(long person);
-
-  @Insert(
-      "insert into organisation (name) select #{name} where not exists (select from organisation where name = #{name})")
-  int addOrganisation(String name);
 
   /** Those who had none. */
   @Select(

@@ -101,15 +101,57 @@ public class ChangeService {
   /** What a value needs to exist before it can be set; answers how many have it with that. */
   private long prepare(long batch, Field field, FieldValue value, List<Long> people) {
     if (field.name().equals("organisation.name") && value instanceof FieldValue.Text name) {
-      mapper.addOrganisation(name.text());
+      mapper.addOrganisations(List.of(name.text()));
     }
     if (field.name().equals("plan") && value instanceof FieldValue.Text plan) {
-      LocalDate today = clock.instant().atZone(workspace.current().zoneId()).toLocalDate();
-      List<Long> joined = mapper.beginMemberships(people.toArray(Long[]::new), plan.text(), today);
-      note(batch, joined, Memberships.FIELD, null, json.write(plan));
-      return joined.size();
+      return beginMemberships(batch, plan.text(), people);
     }
     return 0;
+  }
+
+  /**
+   * Sets a field of several people, each to a value of their own; answers how many changed.
+   *
+   * @param values of each of them in turn, as {@link FieldJson} writes them
+   */
+  public long setEach(long batch, Field field, List<Long> people, List<String> values) {
+    long changed =
+        mapper.setEach(new ChangeSql.SetEach(batch, field, people.toArray(Long[]::new), values));
+    if (field.name().equals("email")) {
+      judgeAddresses(batch);
+    }
+    return changed;
+  }
+
+  /** Whose value {@link #setEach} would change. */
+  public List<Long> differing(Field field, List<Long> people, List<String> values) {
+    return mapper.differing(new ChangeSql.SetEach(0, field, people.toArray(Long[]::new), values));
+  }
+
+  /** Begins memberships for those of the people who have none; answers how many. */
+  public long beginMemberships(long batch, String plan, List<Long> people) {
+    LocalDate today = today();
+    List<Long> begun = mapper.beginMemberships(people.toArray(Long[]::new), plan, today);
+    note(batch, begun, Memberships.FIELD, null, json.write(FieldValue.text(plan)));
+    return begun.size();
+  }
+
+  /**
+   * Adds people with their values; answers their ids in the order given.
+   *
+   * @param values of each, a JSON object by field name with values as {@link FieldJson} writes them
+   */
+  public List<Long> addEach(long batch, List<Field> fields, List<String> values) {
+    return mapper.addEach(new ChangeSql.AddEach(batch, fields, values, clock.instant(), today()));
+  }
+
+  /** Sees to it that organisations of these names exist. */
+  public void needOrganisations(List<String> names) {
+    mapper.addOrganisations(names);
+  }
+
+  private LocalDate today() {
+    return clock.instant().atZone(workspace.current().zoneId()).toLocalDate();
   }
 
   /** Adds a tag to many people, or takes it from them; answers how many changed. */

@@ -1,6 +1,13 @@
 package app.jemble.change;
 
 import app.jemble.core.record.Field;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Fields of one person or of many set in one statement, with the values before and after kept. */
 public final class ChangeSql {
@@ -56,6 +63,117 @@ public final class ChangeSql {
             + PEOPLE
             + (act.add() ? " and not " : " and ")
             + "p.tags_key @> array[fold(#{tag})]");
+  }
+
+  /**
+   * One field of several people, each to a value of their own.
+   *
+   * @param people whose
+   * @param values of each of them in turn, as JSON
+   */
+  public record SetEach(long batch, Field field, Long[] people, List<String> values) {}
+
+  /** Tags are added to those there are; other values take the place of what there is. */
+  public static String setEach(SetEach act) {
+    return set(Settable.of(act.field()), each(Settable.of(act.field())));
+  }
+
+  /** Whose value would change by {@link #setEach}. */
+  public static String differing(SetEach act) {
+    return "select id from (\n"
+        + each(Settable.of(act.field()))
+        + "\n) wanted where before is distinct from after";
+  }
+
+  private static String each(Settable field) {
+    String after =
+        field.field().equals("tags")
+            ? """
+              to_jsonb(p.tags || array(
+                select t from jsonb_array_elements_text(given.value::jsonb) t
+                where fold(t) <> all(p.tags_key)))"""
+            : "nullif(given.value::jsonb, 'null')";
+    return "select p.id, %s as before, %s as after".formatted(field.read(), after)
+        + """
+
+        from unnest(#{people}::bigint[], #{values}::text[]) given (person, value)
+        join person p on p.id = given.person
+        left join membership m on m.person_id = p.id""";
+  }
+
+  /**
+   * New people.
+   *
+   * @param values of each, as a JSON object by field name
+   */
+  public record AddEach(
+      long batch, List<Field> fields, List<String> values, Instant at, LocalDate today) {}
+
+  /** Adds people with all their values, and memberships for those with a plan; answers the ids. */
+  public static String addEach(AddEach act) {
+    List<Settable> fields = act.fields().stream().map(Settable::of).toList();
+    return """
+        with given as (
+          select nextval(pg_get_serial_sequence('person', 'id')) as id, v::jsonb as v, place
+          from unnest(#{values}::text[]) with ordinality as g (v, place)
+        ), person_added as (
+          insert into person (id, created_at%s)
+          select id, #{at}%s from given
+        ), membership_added as (
+          insert into membership (person_id, plan, status, joined_on%s)
+          select id, v ->> 'plan', coalesce(v ->> 'status', 'active'),
+                 coalesce((v ->> 'joined_on')::date, #{today})%s
+          from given
+          where jsonb_exists(v, 'plan')
+        ), noted as (
+          insert into change (batch_id, person_id, field, after)
+          select #{batch}, id, 'person', 'true' from given
+        )
+        select id from given order by place
+        """
+        .formatted(
+            columns(fields, Settable.Table.PERSON),
+            expressions(fields, Settable.Table.PERSON),
+            columns(fields, Settable.Table.MEMBERSHIP),
+            expressions(fields, Settable.Table.MEMBERSHIP));
+  }
+
+  private static final Set<String> WITH_THE_PLAN = Set.of("plan", "status", "joined_on");
+
+  private static String columns(List<Settable> fields, Settable.Table table) {
+    return insertable(fields, table).map(a -> ", " + a[0]).collect(Collectors.joining());
+  }
+
+  private static String expressions(List<Settable> fields, Settable.Table table) {
+    return insertable(fields, table).map(a -> ", " + a[1]).collect(Collectors.joining());
+  }
+
+  /** Column and expression of each assignment; the attributes are one column together. */
+  private static Stream<String[]> insertable(List<Settable> fields, Settable.Table table) {
+    List<String[]> all = new ArrayList<>();
+    List<String> attributes = new ArrayList<>();
+    for (Settable field : fields) {
+      if (field.table() != table || WITH_THE_PLAN.contains(field.field())) {
+        continue;
+      }
+      String value = "(v -> '" + field.field() + "')";
+      if (field.isAttribute()) {
+        attributes.add("'" + field.field() + "', " + value);
+        continue;
+      }
+      for (String assignment : field.assign(value).split(",(?= currency = )")) {
+        all.add(assignment.strip().split(" = ", 2));
+      }
+    }
+    if (!attributes.isEmpty()) {
+      String object =
+          "jsonb_strip_nulls(jsonb_build_object(" + String.join(", ", attributes) + "))";
+      all.add(new String[] {"attributes", object});
+    }
+    if (table == Settable.Table.PERSON && all.stream().noneMatch(a -> a[0].equals("kind"))) {
+      all.add(new String[] {"kind", "'contact'"});
+    }
+    return all.stream();
   }
 
   private static String set(Settable field, String wanted) {

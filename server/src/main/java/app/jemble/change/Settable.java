@@ -146,6 +146,11 @@ record Settable(String field, Table table, String read, String write) {
             + "', %1$s) end");
   }
 
+  /** Whether it stands among the attributes that the workspace added. */
+  boolean isAttribute() {
+    return !KNOWN.containsKey(field);
+  }
+
   /** The assignment of a value. */
   String assign(String value) {
     return write.contains("%1$s") ? write.formatted(value) : write.replace("%s", value);

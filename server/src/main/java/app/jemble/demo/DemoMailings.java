@@ -14,6 +14,7 @@ import app.jemble.core.response.Standing;
 import app.jemble.outbox.Handover;
 import app.jemble.outbox.NewMessage;
 import app.jemble.outbox.SharedTexts;
+import app.jemble.storage.CopyIn;
 import app.jemble.workspace.WorkspaceService;
 import java.security.SecureRandom;
 import java.sql.Connection;

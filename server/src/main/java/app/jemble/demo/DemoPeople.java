@@ -4,6 +4,7 @@ import static app.jemble.demo.DemoWords.any;
 
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.Words;
+import app.jemble.storage.CopyIn;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Duration;

@@ -29,7 +29,8 @@ final class Columns {
           Map.entry("last_visit", Column.of("p.last_visit_at")),
           Map.entry("created", Column.of("p.created_at")),
           Map.entry("birthday", Column.of("p.birthday")),
-          Map.entry("tags", Column.of("p.tags_key").shownAs("array_to_string(p.tags, ', ')")),
+          Map.entry(
+              "tags", Column.of("p.tags_key").shownAs("nullif(array_to_string(p.tags, ', '), '')")),
           Map.entry("stage", Column.of("p.stage")),
           Map.entry("source", Column.of("p.source")),
           Map.entry(

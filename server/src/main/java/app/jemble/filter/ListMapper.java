@@ -2,8 +2,10 @@ package app.jemble.filter;
 
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.SelectProvider;
+import org.apache.ibatis.cursor.Cursor;
 
 @Mapper
 interface ListMapper {
@@ -13,6 +15,10 @@ interface ListMapper {
 
   @SelectProvider(type = ListSql.class, method = "page")
   List<ListRow> page(ListQuery query);
+
+  @SelectProvider(type = ListSql.class, method = "page")
+  @Options(fetchSize = 1000)
+  Cursor<ListRow> stream(ListQuery query);
 
   @SelectProvider(type = ListSql.class, method = "ids")
   List<Long> ids(ListQuery query);

@@ -9,10 +9,15 @@ import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.Related;
 import app.jemble.workspace.WorkspaceService;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
+import org.apache.ibatis.cursor.Cursor;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Lists of people and of the records around them: counted, paged, picked from. */
 @Service
@@ -50,20 +55,42 @@ public class ListService {
   /** The next records in the order of the list, after the given one. */
   public List<ListRow> page(
       Related kind, FilterBody filter, Which which, Shape shape, After after, AsOf asOf) {
+    return mapper.page(
+        query(kind, filter, which, asOf)
+            .page(
+                columns(kind, shape),
+                order(kind, shape),
+                after == null ? null : after.key(),
+                after == null ? null : after.id(),
+                PAGE));
+  }
+
+  /** Gives each person that a filter picks to a taker, in the order of the list, as a stream. */
+  @Transactional(readOnly = true)
+  public void forEach(
+      FilterBody filter, Which which, Shape shape, AsOf asOf, Consumer<ListRow> taker) {
+    ListQuery all =
+        query(null, filter, which, asOf)
+            .page(columns(null, shape), order(null, shape), null, null, Integer.MAX_VALUE);
+    try (Cursor<ListRow> rows = mapper.stream(all)) {
+      rows.forEach(taker);
+    } catch (IOException closing) {
+      throw new UncheckedIOException(closing);
+    }
+  }
+
+  /** The fields of the columns that are shown; a problem at the first that cannot be. */
+  public List<Field> columns(Related kind, Shape shape) {
     List<String> columns = shape.columns() == null ? List.of() : shape.columns();
     if (columns.size() > MOST_COLUMNS) {
       throw new FilterException("columns", "At most " + MOST_COLUMNS + " columns are shown.");
     }
-    List<Field> cells = columns.stream().map(c -> column(kind, c)).toList();
+    return columns.stream().map(c -> column(kind, c)).toList();
+  }
+
+  private ListSql.Order order(Related kind, Shape shape) {
     Field sortBy = shape.sortBy() == null ? null : column(kind, shape.sortBy());
-    return mapper.page(
-        query(kind, filter, which, asOf)
-            .page(
-                cells,
-                ListSql.order(kind, sortBy, shape.descending()),
-                after == null ? null : after.key(),
-                after == null ? null : after.id(),
-                PAGE));
+    return ListSql.order(kind, sortBy, shape.descending());
   }
 
   /** How many records a filter picks, split by what a tally of such records says. */

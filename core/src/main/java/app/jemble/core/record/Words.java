@@ -39,7 +39,7 @@ public final class Words {
   }
 
   /** Edit distance (Levenshtein 1966): single letters inserted, dropped or changed. */
-  static int distance(String a, String b) {
+  public static int distance(String a, String b) {
     int[] row = new int[b.length() + 1];
     for (int j = 0; j <= b.length(); j++) {
       row[j] = j;

@@ -1,4 +1,4 @@
-package app.jemble.demo;
+package app.jemble.storage;
 
 import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
@@ -9,14 +9,14 @@ import java.util.stream.Collectors;
 import org.postgresql.PGConnection;
 
 /** Rows written into one table by COPY, in CSV (RFC 4180 quoting; an unquoted nothing is null). */
-final class CopyIn implements AutoCloseable {
+public final class CopyIn implements AutoCloseable {
 
   private static final int FLUSH_AT = 1 << 16;
 
   private final org.postgresql.copy.CopyIn copy;
   private final StringBuilder buffer = new StringBuilder(FLUSH_AT + 8192);
 
-  CopyIn(Connection connection, String table, String... columns) throws SQLException {
+  public CopyIn(Connection connection, String table, String... columns) throws SQLException {
     this.copy =
         connection
             .unwrap(PGConnection.class)
@@ -25,7 +25,7 @@ final class CopyIn implements AutoCloseable {
   }
 
   /** One row; a null is null, a list becomes an array, octets become bytea. */
-  void row(Object... values) throws SQLException {
+  public void row(Object... values) throws SQLException {
     for (int i = 0; i < values.length; i++) {
       if (i > 0) {
         buffer.append(',');

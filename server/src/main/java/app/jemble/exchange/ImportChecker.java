@@ -1,0 +1,144 @@
+package app.jemble.exchange;
+
+import app.jemble.account.AccountService;
+import app.jemble.change.ChangeService;
+import app.jemble.change.FieldJson;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.workspace.WorkspaceService;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
+
+/** The dry run: what would become of each row, with nothing changed. */
+@Service
+class ImportChecker {
+
+  static final int CHUNK = 2000;
+  private static final List<String> OF_MEMBERS =
+      List.of("status", "joined_on", "renews_on", "dues_owed");
+
+  private final ImportMapper mapper;
+  private final WorkspaceService workspace;
+  private final AccountService accounts;
+  private final ChangeService changes;
+  private final FieldJson fieldJson;
+  private final ObjectMapper json;
+  private final Clock clock;
+
+  ImportChecker(
+      ImportMapper mapper,
+      WorkspaceService workspace,
+      AccountService accounts,
+      ChangeService changes,
+      FieldJson fieldJson,
+      ObjectMapper json,
+      Clock clock) {
+    this.mapper = mapper;
+    this.workspace = workspace;
+    this.accounts = accounts;
+    this.changes = changes;
+    this.fieldJson = fieldJson;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  void check(long id, ImportChoices choices) {
+    FieldCatalogue fields = workspace.fields();
+    readRows(id, choices, fields);
+    mapper.analyze();
+    mapper.refuseTwice(id);
+    mapper.match(id);
+    if (choices.columns().contains("number")) {
+      mapper.refuseTakenNumbers(id);
+      mapper.refuseNumbersTwice(id);
+    }
+    mapper.refuseWithoutPlan(id, OF_MEMBERS);
+    for (String required : workspace.requiredAttributes()) {
+      mapper.refuseWithout(id, required, fields.find(required).orElseThrow().label());
+    }
+    mapper.markNew(id);
+    compare(id, fields);
+  }
+
+  private void readRows(long id, ImportChoices choices, FieldCatalogue fields) {
+    RowReader reader =
+        new RowReader(choices, fields, workspace.reader(choices.days()), accounts.all(), fieldJson);
+    int after = 0;
+    int done = 0;
+    while (true) {
+      List<ImportMapper.RawRow> rows = mapper.rawRows(id, after, CHUNK);
+      if (rows.isEmpty()) {
+        return;
+      }
+      List<RowReader.Read> read = rows.stream().map(r -> reader.read(r.cells())).toList();
+      mapper.putValues(
+          id,
+          rows.stream().map(r -> (long) r.rowNo()).toArray(Long[]::new),
+          read.stream().map(RowReader.Read::values).toList(),
+          list(read.stream().map(RowReader.Read::problem).toArray(String[]::new)),
+          list(read.stream().map(RowReader.Read::key).toArray(String[]::new)));
+      after = rows.get(rows.size() - 1).rowNo();
+      done += rows.size();
+      mapper.progress(id, done, clock.instant());
+    }
+  }
+
+  /** A list that may hold nulls. */
+  private static List<String> list(String[] texts) {
+    return Arrays.asList(texts);
+  }
+
+  /** Whoever is on record is changed by a row, or is so already. */
+  private void compare(long id, FieldCatalogue fields) {
+    int after = 0;
+    while (true) {
+      List<ImportMapper.ReadRow> rows = mapper.unjudged(id, after, CHUNK);
+      if (rows.isEmpty()) {
+        return;
+      }
+      Map<Long, Boolean> differs = differing(rows, fields);
+      mapper.mark(id, rowNumbers(rows, differs, true), "changed");
+      mapper.mark(id, rowNumbers(rows, differs, false), "same");
+      after = rows.get(rows.size() - 1).rowNo();
+      mapper.progress(id, rows.size(), clock.instant());
+    }
+  }
+
+  private static Long[] rowNumbers(
+      List<ImportMapper.ReadRow> rows, Map<Long, Boolean> differs, boolean wanted) {
+    return rows.stream()
+        .filter(r -> differs.getOrDefault(r.personId(), false) == wanted)
+        .map(r -> (long) r.rowNo())
+        .toArray(Long[]::new);
+  }
+
+  private Map<Long, Boolean> differing(List<ImportMapper.ReadRow> rows, FieldCatalogue fields) {
+    Map<Long, Boolean> differs = new HashMap<>();
+    Map<String, List<Long>> people = new HashMap<>();
+    Map<String, List<String>> values = new HashMap<>();
+    for (ImportMapper.ReadRow row : rows) {
+      JsonNode all = json.readTree(row.values());
+      all.properties()
+          .forEach(
+              e -> {
+                people.computeIfAbsent(e.getKey(), f -> new ArrayList<>()).add(row.personId());
+                values
+                    .computeIfAbsent(e.getKey(), f -> new ArrayList<>())
+                    .add(e.getValue().toString());
+              });
+    }
+    people.forEach(
+        (name, whose) -> {
+          Field field = fields.find(name).orElseThrow();
+          changes.differing(field, whose, values.get(name)).forEach(p -> differs.put(p, true));
+        });
+    return differs;
+  }
+}

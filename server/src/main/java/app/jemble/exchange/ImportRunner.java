@@ -1,0 +1,150 @@
+package app.jemble.exchange;
+
+import app.jemble.change.ChangeService;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.list.PersonLists;
+import app.jemble.workspace.WorkspaceService;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.IntConsumer;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
+
+/** Takes the sound rows of a checked import into the records, as one act. */
+@Service
+class ImportRunner {
+
+  private final ImportMapper mapper;
+  private final ChangeService changes;
+  private final PersonLists lists;
+  private final WorkspaceService workspace;
+  private final ObjectMapper json;
+
+  ImportRunner(
+      ImportMapper mapper,
+      ChangeService changes,
+      PersonLists lists,
+      WorkspaceService workspace,
+      ObjectMapper json) {
+    this.mapper = mapper;
+    this.changes = changes;
+    this.lists = lists;
+    this.workspace = workspace;
+    this.json = json;
+  }
+
+  /** Within the caller's transaction: all of it, or nothing. */
+  void run(long batch, ImportRun run, ImportChoices choices, IntConsumer progress) {
+    FieldCatalogue fields = workspace.fields();
+    int done = addNew(batch, run, choices, fields, progress);
+    change(batch, run, fields, done, progress);
+    if (choices.list() != null) {
+      lists.add(batch, choices.list(), mapper.people(run.id()));
+    }
+  }
+
+  private int addNew(
+      long batch,
+      ImportRun run,
+      ImportChoices choices,
+      FieldCatalogue fields,
+      IntConsumer progress) {
+    List<Field> mapped = mapped(choices, fields);
+    int after = 0;
+    int done = 0;
+    while (true) {
+      List<ImportMapper.ReadRow> rows = mapper.rows(run.id(), "new", after, ImportChecker.CHUNK);
+      if (rows.isEmpty()) {
+        return done;
+      }
+      List<String> values = rows.stream().map(r -> withKind(r.values(), choices.kind())).toList();
+      needOrganisations(values);
+      List<Long> people = changes.addEach(batch, mapped, values);
+      mapper.putPeople(
+          run.id(),
+          rows.stream().map(r -> (long) r.rowNo()).toArray(Long[]::new),
+          people.toArray(Long[]::new));
+      after = rows.get(rows.size() - 1).rowNo();
+      done += rows.size();
+      progress.accept(done);
+    }
+  }
+
+  private String withKind(String values, String kind) {
+    return values.contains("\"kind\":")
+        ? values
+        : values.equals("{}")
+            ? "{\"kind\": \"" + kind + "\"}"
+            : "{\"kind\": \"" + kind + "\", " + values.substring(1);
+  }
+
+  private void needOrganisations(List<String> values) {
+    Set<String> names = new TreeSet<>();
+    for (String row : values) {
+      JsonNode name = json.readTree(row).get("organisation.name");
+      if (name != null) {
+        names.add(name.asString());
+      }
+    }
+    if (!names.isEmpty()) {
+      changes.needOrganisations(List.copyOf(names));
+    }
+  }
+
+  private static List<Field> mapped(ImportChoices choices, FieldCatalogue fields) {
+    Set<String> names = new TreeSet<>(Set.of("kind"));
+    for (String column : choices.columns()) {
+      if ("name".equals(column)) {
+        names.addAll(List.of("first_name", "last_name"));
+      } else if (column != null) {
+        names.add(column);
+      }
+    }
+    return names.stream().map(n -> fields.find(n).orElseThrow()).toList();
+  }
+
+  private void change(
+      long batch, ImportRun run, FieldCatalogue fields, int before, IntConsumer progress) {
+    int after = 0;
+    int done = before;
+    while (true) {
+      List<ImportMapper.ReadRow> rows =
+          mapper.rows(run.id(), "changed", after, ImportChecker.CHUNK);
+      if (rows.isEmpty()) {
+        return;
+      }
+      needOrganisations(rows.stream().map(ImportMapper.ReadRow::values).toList());
+      changeEach(batch, rows, fields);
+      after = rows.get(rows.size() - 1).rowNo();
+      done += rows.size();
+      progress.accept(done);
+    }
+  }
+
+  private void changeEach(long batch, List<ImportMapper.ReadRow> rows, FieldCatalogue fields) {
+    Map<String, List<Long>> people = new LinkedHashMap<>();
+    Map<String, List<String>> values = new LinkedHashMap<>();
+    Map<String, List<Long>> joining = new LinkedHashMap<>();
+    for (ImportMapper.ReadRow row : rows) {
+      for (Map.Entry<String, JsonNode> e : json.readTree(row.values()).properties()) {
+        people.computeIfAbsent(e.getKey(), f -> new ArrayList<>()).add(row.personId());
+        values.computeIfAbsent(e.getKey(), f -> new ArrayList<>()).add(e.getValue().toString());
+        if (e.getKey().equals("plan")) {
+          joining
+              .computeIfAbsent(e.getValue().asString(), p -> new ArrayList<>())
+              .add(row.personId());
+        }
+      }
+    }
+    joining.forEach((plan, whose) -> changes.beginMemberships(batch, plan, whose));
+    people.forEach(
+        (name, whose) ->
+            changes.setEach(batch, fields.find(name).orElseThrow(), whose, values.get(name)));
+  }
+}

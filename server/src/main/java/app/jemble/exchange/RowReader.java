@@ -1,0 +1,150 @@
+package app.jemble.exchange;
+
+import static app.jemble.core.record.Words.fold;
+
+import app.jemble.account.Account;
+import app.jemble.change.FieldJson;
+import app.jemble.core.exchange.ColumnMatch;
+import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.FieldException;
+import app.jemble.core.record.FieldReader;
+import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.FullName;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Reads the cells of a row as values of fields, and finds what the person is known by. */
+final class RowReader {
+
+  /**
+   * A row as it was read.
+   *
+   * @param values a JSON object by field name; empty cells are left out
+   * @param problem why the row cannot be taken, or null
+   * @param key what the person is known by: e: and an e-mail, n: and a number, p: with name and
+   *     postcode; null when the row says none of them
+   */
+  record Read(String values, String problem, String key) {}
+
+  private final List<Field> columns = new ArrayList<>();
+  private final ImportChoices choices;
+  private final FieldReader reader;
+  private final FieldJson json;
+  private final Map<String, String> logins = new LinkedHashMap<>();
+  private final Field first;
+  private final Field last;
+
+  RowReader(
+      ImportChoices choices,
+      FieldCatalogue fields,
+      FieldReader reader,
+      List<Account> colleagues,
+      FieldJson json) {
+    this.choices = choices;
+    this.reader = reader;
+    this.json = json;
+    for (String column : choices.columns()) {
+      columns.add(column == null ? null : fields.find(column).orElseThrow());
+    }
+    first = fields.find("first_name").orElseThrow();
+    last = fields.find("last_name").orElseThrow();
+    for (Account colleague : colleagues) {
+      logins.put(fold(colleague.login()), colleague.login());
+      logins.put(fold(colleague.name()), colleague.login());
+    }
+  }
+
+  Read read(List<String> cells) {
+    Map<String, FieldValue> values = new LinkedHashMap<>();
+    try {
+      for (int i = 0; i < columns.size() && i < cells.size(); i++) {
+        Field field = columns.get(i);
+        if (field != null && !cells.get(i).isBlank()) {
+          take(field, cells.get(i), values);
+        }
+      }
+    } catch (FieldException wrong) {
+      return new Read(write(values), wrong.getMessage(), null);
+    }
+    return judge(values);
+  }
+
+  private void take(Field field, String cell, Map<String, FieldValue> values) {
+    if (field.name().equals(ColumnMatch.WHOLE_NAME)) {
+      FullName name = FullName.of(cell);
+      put(first, reader.read(first, name.first()), values);
+      put(last, reader.read(last, name.last()), values);
+    } else if (field.name().equals("owner")) {
+      String login = logins.get(fold(cell.strip()));
+      if (login == null) {
+        throw new FieldException("owner", "There is no colleague named “" + cell.strip() + "”.");
+      }
+      put(field, FieldValue.text(login), values);
+    } else {
+      put(field, reader.read(field, cell), values);
+    }
+  }
+
+  private static void put(Field field, FieldValue value, Map<String, FieldValue> values) {
+    if (!value.isEmpty()) {
+      values.put(field.name(), value);
+    }
+  }
+
+  private Read judge(Map<String, FieldValue> values) {
+    if (values.isEmpty()) {
+      return new Read("{}", "There is nothing in this row.", null);
+    }
+    String key = key(values);
+    if (key == null) {
+      return new Read(write(values), "There is no " + wanted() + " to know this person by.", null);
+    }
+    return new Read(write(values), null, key);
+  }
+
+  /** By what was chosen; where a row lacks it, by name and postcode. */
+  private String key(Map<String, FieldValue> values) {
+    String chosen =
+        switch (choices.sameBy()) {
+          case EMAIL -> prefixed("e:", EmailAddress.key(text(values, "email")));
+          case NUMBER -> prefixed("n:", text(values, "number"));
+          case NAME_AND_POSTCODE -> null;
+        };
+    String name = (text(values, "first_name") + " " + text(values, "last_name")).strip();
+    String postcode = text(values, "address.postcode").replace(" ", "");
+    boolean both = !name.isEmpty() && !postcode.isEmpty();
+    return chosen != null ? chosen : both ? "p:" + fold(name) + "|" + fold(postcode) : null;
+  }
+
+  private String wanted() {
+    return switch (choices.sameBy()) {
+      case EMAIL -> "e-mail, nor name and postcode,";
+      case NUMBER -> "number, nor name and postcode,";
+      case NAME_AND_POSTCODE -> "name with a postcode";
+    };
+  }
+
+  private static String prefixed(String prefix, String value) {
+    return value.isEmpty() ? null : prefix + value;
+  }
+
+  private static String text(Map<String, FieldValue> values, String field) {
+    return values.get(field) instanceof FieldValue.Text t ? t.text() : "";
+  }
+
+  private String write(Map<String, FieldValue> values) {
+    StringBuilder object = new StringBuilder("{");
+    values.forEach(
+        (field, value) -> {
+          if (object.length() > 1) {
+            object.append(", ");
+          }
+          object.append('"').append(field).append("\": ").append(json.write(value));
+        });
+    return object.append('}').toString();
+  }
+}
