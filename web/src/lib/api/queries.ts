@@ -11,6 +11,26 @@ export const fieldsQuery = () => ({
   staleTime: SELDOM
 });
 
+/** Colleagues by login and name. */
+export const colleaguesQuery = () => ({
+  queryKey: ['colleagues'],
+  queryFn: () => answer(api.GET('/api/colleagues')),
+  staleTime: SELDOM
+});
+
+/** Lists of people. */
+export const listsQuery = () => ({
+  queryKey: ['lists'],
+  queryFn: () => answer(api.GET('/api/lists'))
+});
+
+/** Tags in use, those of most people first. */
+export const tagsQuery = () => ({
+  queryKey: ['tags'],
+  queryFn: () => answer(api.GET('/api/people/tags')),
+  staleTime: 10_000
+});
+
 /** The topics of mailings, which people can leave. */
 export const topicsQuery = () => ({
   queryKey: ['topics'],

@@ -17,12 +17,21 @@
       answer(
         api.POST('/api/people/page', {
           body: {
-            filter: {
-              match: 'ALL',
-              conditions: [{ field: 'name', operator: 'CONTAINS', values: [words.trim()] }],
-              groups: []
+            who: {
+              filter: {
+                match: 'ALL',
+                conditions: [{ field: 'name', operator: 'CONTAINS', values: [words.trim()] }],
+                related: [],
+                groups: []
+              },
+              reach: null,
+              picks: null,
+              leftOut: null,
+              archived: false
             },
-            reach: null,
+            columns: [],
+            sortBy: null,
+            descending: false,
             after: null
           },
           signal
@@ -34,7 +43,10 @@
   const templates = createQuery(() => ({ ...templatesQuery(), enabled: keys.finder }));
   const results = $derived(
     found(words, {
-      people: words.trim().length > 1 ? (people.data ?? []) : [],
+      people:
+        words.trim().length > 1
+          ? (people.data ?? []).map((p) => ({ id: p.id, name: p.name ?? '' }))
+          : [],
       mailings: mailings.data ?? [],
       templates: templates.data ?? []
     })

@@ -15,6 +15,6 @@ describe('finder', () => {
   });
   it('shows the people whom the server found', () => {
     const people = [{ id: 7, name: 'Bea Okonjo' }];
-    expect(found('okon', { ...none, people })[0]?.path).toBe('/people?person=7');
+    expect(found('okon', { ...none, people })[0]?.path).toBe('/people/7');
   });
 });

@@ -21,6 +21,11 @@ export function found(
   const all: Findable[] = [
     ...tabs.map((t) => ({ name: t.name, kind: `screen, g ${t.key}`, path: t.path })),
     { name: 'Write to people', kind: 'find them first', path: '/people' },
+    { name: 'Quotes', kind: 'screen', path: '/quotes' },
+    { name: 'Events', kind: 'screen', path: '/events' },
+    { name: 'Lists of people', kind: 'screen', path: '/lists' },
+    { name: 'Import people', kind: 'do', path: '/people/import' },
+    { name: 'Fields of this workspace', kind: 'settings', path: '/settings/fields' },
     { name: 'New template', kind: 'do', path: '/templates/new' },
     { name: 'Keys', kind: 'show', path: '?' },
     ...records.mailings.map((m) => ({
@@ -38,7 +43,7 @@ export function found(
   const people = records.people.map((p) => ({
     name: p.name,
     kind: 'person',
-    path: `/people?person=${p.id}`
+    path: `/people/${p.id}`
   }));
   return [...all.filter((f) => asked.every((w) => fold(f.name).includes(w))), ...people].slice(
     0,

@@ -13,7 +13,8 @@ export const tabs = [
   { key: 't', name: 'Templates', path: '/templates' },
   { key: 'm', name: 'Mailings', path: '/mailings' },
   { key: 'o', name: 'Outbox', path: '/outbox' },
-  { key: 'r', name: 'Responses', path: '/responses' }
+  { key: 'r', name: 'Responses', path: '/responses' },
+  { key: 'k', name: 'Tasks', path: '/tasks' }
 ] as const;
 
 export const shortcuts: Shortcut[] = [
@@ -24,11 +25,18 @@ export const shortcuts: Shortcut[] = [
     words: `go to ${tab.name}`,
     where: 'everywhere'
   })),
-  { keys: 'j', words: 'next person', where: 'lists' },
-  { keys: 'k', words: 'person before', where: 'lists' },
-  { keys: 'x', words: 'pick the person, or let go', where: 'lists' },
+  { keys: 'j', words: 'next row', where: 'lists' },
+  { keys: 'k', words: 'row before', where: 'lists' },
+  { keys: 'x', words: 'pick the row, or let go', where: 'lists' },
   { keys: 'a', words: 'take all that match', where: 'lists' },
-  { keys: 'w', words: 'write to the picked', where: 'lists' },
+  {
+    keys: 'w',
+    words: 'write to the picked; in a list of records, go to their people',
+    where: 'lists'
+  },
+  { keys: 'e', words: 'open the whole record', where: 'lists' },
+  { keys: 'n', words: 'new person', where: 'lists' },
+  { keys: 't', words: 'make a task for the person who is open', where: 'lists' },
   { keys: 'j', words: 'next proof', where: 'mailing' },
   { keys: 'k', words: 'proof before', where: 'mailing' },
   { keys: 'c', words: 'send me a copy', where: 'mailing' },

@@ -1,11 +1,13 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
-  import { calendarDay, dayAndTime, zoneCity } from '$lib/format/dates';
-  import { happening } from '$lib/response/kinds';
+  import { zoneCity } from '$lib/format/dates';
+  import { cellWords } from '$lib/list/cell';
   import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
+  import BetweenUs from './BetweenUs.svelte';
+  import { personQuery, valueOf } from './person';
 
   interface Props {
     id: number;
@@ -14,74 +16,75 @@
 
   let { id, onwrite }: Props = $props();
 
-  const query = createQuery(() => ({
-    queryKey: ['person', id],
+  const query = createQuery(() => ({ ...personQuery(id), refetchInterval: 5000 }));
+  const between = createQuery(() => ({
+    queryKey: ['between', id],
     queryFn: ({ signal }) =>
-      answer(api.GET('/api/people/{id}', { params: { path: { id } }, signal })),
+      answer(api.GET('/api/people/{id}/between', { params: { path: { id } }, signal })),
     refetchInterval: 5000
   }));
   const person = $derived(query.data);
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mail = $derived(person?.reach.find((r) => r.channel === 'EMAIL'));
+
+  const words = (name: string) => {
+    const field = person?.fields.find((f) => f.name === name);
+    return field ? cellWords(field, field.text, session.zone) : '';
+  };
 </script>
 
 <div class="p-4">
   {#if query.error}
     <Trouble error={query.error} onretry={() => query.refetch()} />
   {:else if person}
-    <h2 class="text-[1.25rem] break-words">{person.name}</h2>
+    <h2 class="text-[1.25rem] break-words">
+      <a class="hover:underline" href={`/people/${person.id}`}>{person.name}</a>
+    </h2>
     <p class="text-soft">
-      {person.plan ? `${person.plan} member` : person.kind}
-      {#if person.joinedOn}since {calendarDay(person.joinedOn)}{/if}
-      {#if person.organisation}· {person.organisation}{/if}
+      {valueOf(person, 'plan') ? `${valueOf(person, 'plan')} member` : person.kind}
+      {#if valueOf(person, 'joined_on')}since {words('joined_on')}{/if}
+      {#if valueOf(person, 'organisation.name')}· {valueOf(person, 'organisation.name')}{/if}
     </p>
     <div class="my-3 flex items-center gap-3">
-      {#if person.reach === 'READY' && mayWrite}
+      {#if person.archivedAt}
+        <p class="text-[0.93rem] text-soft">Archived.</p>
+      {:else if mail?.reach === 'READY' && mayWrite}
         <Act look="main" onclick={() => onwrite(person.id)}>Write</Act>
       {:else if !mayWrite}
         <p class="text-[0.93rem] text-soft">Readers do not write. Ask an administrator.</p>
       {:else}
-        <p class="text-[0.93rem] text-brick">Cannot be e-mailed: {person.reachWords}.</p>
+        <p class="text-[0.93rem] text-brick">Cannot be e-mailed: {mail?.reachWords}.</p>
       {/if}
+      <a
+        class="text-[0.93rem] font-semibold text-kelp hover:underline"
+        href={`/people/${person.id}`}>Whole record <kbd class="text-[0.8rem] text-soft">e</kbd></a
+      >
     </div>
     <ul class="flex flex-col gap-1 text-[0.93rem]">
-      {#if person.email}
+      {#if mail?.address}
         <li class="break-all">
-          {person.email}
-          {#if person.reach === 'READY'}<span>· <strong>reachable</strong></span>{/if}
+          {mail.address}
+          {#if mail.reach === 'READY'}<span>· <strong>reachable</strong></span>{/if}
         </li>
       {/if}
       <li>
-        {[person.phone ?? 'no phone', person.timeZone && `${zoneCity(person.timeZone)} time`]
+        {[
+          valueOf(person, 'phone') ?? 'no phone',
+          valueOf(person, 'time_zone') && `${zoneCity(valueOf(person, 'time_zone') ?? '')} time`
+        ]
           .filter(Boolean)
           .join(' · ')}
       </li>
-      {#if person.place}<li>{person.place}</li>{/if}
-      {#if person.tags.length}<li class="text-soft">{person.tags.join(' · ')}</li>{/if}
+      {#if valueOf(person, 'address.place')}<li>{valueOf(person, 'address.place')}</li>{/if}
+      {#each person.offices.filter((o) => !o.until) as office (office.id)}
+        <li>{office.name}{office.body ? `, ${office.body.toLowerCase()}` : ''}</li>
+      {/each}
+      {#if valueOf(person, 'tags')}
+        <li class="text-soft">{(valueOf(person, 'tags') ?? '').split(', ').join(' · ')}</li>
+      {/if}
     </ul>
     <h3 class="mt-4 mb-2 text-[1rem]">Between us</h3>
-    {#if person.between.length}
-      <ol class="border-s-2 border-line ps-3">
-        {#each person.between as step, i (i)}
-          {@const told = happening(step.kind)}
-          <li class="mb-3 text-[0.93rem]">
-            <strong>{told.word}</strong>
-            {told.after}“{step.mailing}”
-            <span class="block text-soft">
-              {dayAndTime(step.at, session.zone)}
-              {#if step.kind === 'SENT'}
-                · <a class="text-kelp underline" href={`/api/messages/${step.messageId}/eml`}
-                  >as it left (.eml)</a
-                >
-              {:else if step.detail}
-                · {step.detail}
-              {/if}
-            </span>
-          </li>
-        {/each}
-      </ol>
-    {:else}
-      <p class="text-[0.93rem] text-soft">Nothing has passed between us yet.</p>
-    {/if}
+    <BetweenUs happenings={between.data ?? []} quotes={person.quotes} />
   {:else}
     <p class="text-soft">Looking…</p>
   {/if}

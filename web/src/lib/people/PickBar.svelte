@@ -1,53 +1,131 @@
 <script lang="ts">
+  import type { FilterField, Layout, SelectionBody } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
+  import { useQueryClient } from '@tanstack/svelte-query';
+  import { act } from './acts/doing';
+  import ExportDialog from './acts/ExportDialog.svelte';
+  import ListDialog from './acts/ListDialog.svelte';
+  import SetDialog from './acts/SetDialog.svelte';
+  import TagDialog from './acts/TagDialog.svelte';
+  import TaskDialog from './acts/TaskDialog.svelte';
 
   interface Props {
     picked: number;
-    /** All who match and can be written to. */
+    /** How many of those can be e-mailed. */
+    canBeMailed: number;
+    /** All who match, and those of them who can be e-mailed. */
+    matching: number;
     ready: number;
+    who: SelectionBody;
+    fields: FilterField[];
+    layout: Layout;
+    archived: boolean;
     ontakeall: () => void;
+    ontakeready: () => void;
     onletgo: () => void;
     onwrite: () => void;
   }
 
-  let { picked, ready, ontakeall, onletgo, onwrite }: Props = $props();
+  let {
+    picked,
+    canBeMailed,
+    matching,
+    ready,
+    who,
+    fields,
+    layout,
+    archived,
+    ontakeall,
+    ontakeready,
+    onletgo,
+    onwrite
+  }: Props = $props();
+
+  const queries = useQueryClient();
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  let dialog = $state<'tag' | 'set' | 'list' | 'task' | 'export' | null>(null);
+
+  const plain = 'min-h-8 rounded-lg px-2.5 py-1 font-medium hover:bg-white/10';
+
+  /** One of the dialogs, open or not. */
+  const opens = (name: typeof dialog) => ({
+    get: () => dialog === name,
+    set: (open: boolean) => (dialog = open ? name : null)
+  });
+  const tag = opens('tag');
+  const set = opens('set');
+  const list = opens('list');
+  const task = opens('task');
+  const file = opens('export');
 </script>
 
 <div
-  class="flex min-h-[50px] flex-wrap items-center gap-3 rounded-[10px] bg-slate px-3.5 py-2 text-[#eceadf]"
+  class="flex min-h-[50px] flex-wrap items-center gap-x-3 gap-y-1 rounded-[10px] bg-slate px-3.5 py-2 text-[#eceadf]"
   role="region"
   aria-label="Picked"
 >
   {#if picked === 0}
-    <span
-      >Nobody picked. Tick some people, or
+    <span>
+      Nobody picked. Tick some people, or
       <button type="button" class="font-semibold underline" onclick={ontakeall}
-        >take all {count(ready)} who can be e-mailed</button
-      >.</span
-    >
+        >take all {count(matching)}</button
+      >{#if ready > 0 && ready < matching}, or
+        <button type="button" class="font-semibold underline" onclick={ontakeready}
+          >the {count(ready)} who can be e-mailed</button
+        >{/if}.
+    </span>
   {:else}
     <strong class="text-white">{count(picked)} picked</strong>
-    {#if picked < ready}
+    {#if canBeMailed < picked}<span>{count(canBeMailed)} can be e-mailed</span>{/if}
+    {#if picked < matching}
       <button type="button" class="hover:underline" onclick={ontakeall}
-        >or take all {count(ready)}</button
+        >or take all {count(matching)}</button
       >
     {/if}
     <button type="button" class="hover:underline" onclick={onletgo}>let go</button>
     <span class="ms-auto"></span>
     {#if mayWrite}
-      <button
-        type="button"
-        class="rounded-lg bg-[#55682a] px-3.5 py-1.5 font-semibold text-white hover:bg-[#66792f]"
-        onclick={onwrite}
-        >Write to them <kbd
-          class="ms-1 rounded border border-current px-1 text-[0.7rem]"
-          aria-hidden="true">w</kbd
-        ></button
-      >
+      {#if archived}
+        <button
+          type="button"
+          class={plain}
+          onclick={() => void act(queries, who, { kind: 'RESTORE' })}>Take back</button
+        >
+      {:else}
+        <button type="button" class={plain} onclick={() => (dialog = 'tag')}>Tag</button>
+        <button type="button" class={plain} onclick={() => (dialog = 'set')}>Set a field</button>
+        <button type="button" class={plain} onclick={() => (dialog = 'list')}>List</button>
+        <button type="button" class={plain} onclick={() => (dialog = 'task')}>Task</button>
+        <button type="button" class={plain} onclick={() => (dialog = 'export')}>Export</button>
+        <button
+          type="button"
+          class={plain}
+          onclick={() => void act(queries, who, { kind: 'ARCHIVE' }).then((ok) => ok && onletgo())}
+          >Archive</button
+        >
+        {#if canBeMailed > 0}
+          <button
+            type="button"
+            class="rounded-lg bg-[#55682a] px-3.5 py-1.5 font-semibold text-white hover:bg-[#66792f]"
+            onclick={onwrite}
+            >Write to {canBeMailed < picked ? count(canBeMailed) : 'them'}
+            <kbd class="ms-1 rounded border border-current px-1 text-[0.7rem]" aria-hidden="true"
+              >w</kbd
+            ></button
+          >
+        {:else}
+          <span>None of them can be e-mailed.</span>
+        {/if}
+      {/if}
     {:else}
       <span>Readers do not write to people; ask an administrator.</span>
     {/if}
   {/if}
 </div>
+
+<TagDialog bind:open={tag.get, tag.set} {who} count={picked} />
+<SetDialog bind:open={set.get, set.set} {who} count={picked} {fields} />
+<ListDialog bind:open={list.get, list.set} {who} count={picked} />
+<TaskDialog bind:open={task.get, task.set} {who} count={picked} />
+<ExportDialog bind:open={file.get, file.set} {who} count={picked} {layout} />

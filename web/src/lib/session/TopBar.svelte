@@ -99,9 +99,14 @@
               </label>
             {/each}
           </fieldset>
+          <a
+            class="mt-2 block border-t border-line-soft pt-2 text-kelp hover:underline"
+            href="/settings/fields"
+            onclick={() => (menu = false)}>Fields of this workspace</a
+          >
           <button
             type="button"
-            class="mt-2 block w-full border-t border-line-soft pt-2 text-left text-kelp hover:underline"
+            class="block w-full pt-1 text-left text-kelp hover:underline"
             onclick={() => ((menu = false), (keys.list = true))}>All keys</button
           >
           <button type="button" class="pt-1 text-kelp hover:underline" onclick={signOut}

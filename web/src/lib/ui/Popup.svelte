@@ -9,9 +9,21 @@
     trigger: Snippet<[() => void]>;
     children: Snippet;
     onclose?: () => void;
+    /** Opens towards the left, for what stands at the right of the screen. */
+    right?: boolean;
+    /** Opens upwards, for what stands at the foot of the screen. */
+    up?: boolean;
   }
 
-  let { open = $bindable(), label, trigger, children, onclose }: Props = $props();
+  let {
+    open = $bindable(),
+    label,
+    trigger,
+    children,
+    onclose,
+    right = false,
+    up = false
+  }: Props = $props();
   let root: HTMLDivElement;
 
   function close() {
@@ -52,7 +64,7 @@
     <div
       role="dialog"
       aria-label={label}
-      class="panel absolute top-full left-0 z-30 mt-1 w-max max-w-[min(24rem,92vw)] min-w-56 p-3 shadow-lg"
+      class={`panel absolute z-30 w-max max-w-[min(24rem,92vw)] min-w-56 p-3 text-ink shadow-lg ${right ? 'right-0' : 'left-0'} ${up ? 'bottom-full mb-1' : 'top-full mt-1'}`}
       {@attach focusFirst}
     >
       {@render children()}

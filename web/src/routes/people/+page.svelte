@@ -1,164 +1,171 @@
 <script lang="ts">
+  import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { answer, api } from '$lib/api/client';
-  import { fieldsQuery } from '$lib/api/queries';
-  import type { PersonRow, Reach } from '$lib/api/types';
-  import { toFilter, type FilterDraft } from '$lib/filter/draft';
+  import type { ListRow } from '$lib/api/types';
   import FilterSentence from '$lib/filter/FilterSentence.svelte';
+  import KeptMenu from '$lib/filter/KeptMenu.svelte';
   import { keys } from '$lib/keys/keys.svelte';
+  import ColumnChooser from '$lib/list/ColumnChooser.svelte';
+  import ListTable from '$lib/list/ListTable.svelte';
+  import { move, pick, pickAtCursor } from '$lib/list/moving';
+  import { reachOf } from '$lib/list/search.svelte';
+  import { nobody, takeAll } from '$lib/list/selection';
   import BeginDialog from '$lib/mailing/BeginDialog.svelte';
-  import PeopleTable from '$lib/people/PeopleTable.svelte';
+  import Counting from '$lib/people/Counting.svelte';
+  import NewPersonDialog from '$lib/people/NewPersonDialog.svelte';
+  import PeopleLinks from '$lib/people/PeopleLinks.svelte';
   import PersonPane from '$lib/people/PersonPane.svelte';
   import PickBar from '$lib/people/PickBar.svelte';
+  import { usePeople } from '$lib/people/questions.svelte';
   import { reachParts } from '$lib/people/reach';
-  import { search } from '$lib/people/search.svelte';
-  import {
-    between,
-    isPicked,
-    nobody,
-    pickedCount,
-    takeAll,
-    withPeople
-  } from '$lib/people/selection';
-  import { notices } from '$lib/ui/notices.svelte';
   import Tally from '$lib/ui/Tally.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
-  import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { useQueryClient } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
 
-  const fields = createQuery(fieldsQuery);
-  const filter = $derived(toFilter(search.draft, fields.data?.filter ?? []));
+  const people = usePeople();
+  const { search, layout } = people;
+  const queries = useQueryClient();
 
-  const tally = createQuery(() => ({
-    queryKey: ['people-tally', filter],
-    queryFn: ({ signal }) => answer(api.POST('/api/people/tally', { body: filter, signal })),
-    placeholderData: keepPreviousData,
-    enabled: fields.isSuccess
-  }));
-  const list = createInfiniteQuery(() => ({
-    queryKey: ['people-page', filter, search.reach],
-    queryFn: ({ pageParam, signal }) =>
-      answer(
-        api.POST('/api/people/page', {
-          body: { filter, reach: search.reach, after: pageParam },
-          signal
-        })
-      ),
-    initialPageParam: null as { nameKey: string; id: number } | null,
-    getNextPageParam: (last: PersonRow[]) => {
-      const end = last.length === 100 ? last[99] : undefined;
-      return end ? { nameKey: end.nameKey, id: end.id } : undefined;
-    },
-    placeholderData: keepPreviousData,
-    enabled: fields.isSuccess
-  }));
-
-  const rows = $derived(list.data?.pages.flat() ?? []);
-  const ready = $derived(tally.data?.parts.find((p) => p.reach === 'READY')?.people ?? 0);
-  const picked = $derived(pickedCount(search.selection, ready));
   /** Whom the pane shows: who has the cursor, else the first of the list. */
-  const shown = $derived(search.cursor ?? rows[0]?.id ?? null);
+  const shown = $derived(search.cursor ?? people.rows[0]?.id ?? null);
+  const fields = $derived(people.fields.data?.filter ?? []);
+  const allPicked = $derived(people.picked > 0 && people.picked === people.tally.data?.total);
   let writing = $state(false);
   let writeTo = $state<number | null>(null);
+  let adding = $state(false);
+  let stopped = $state(false);
 
-  function change(draft: FilterDraft) {
-    search.change(draft);
-  }
-
-  function chooseReach(key: string) {
-    search.reach = key === 'all' || key === search.reach ? null : (key as Reach);
-  }
-
-  function pick(row: PersonRow, range: boolean) {
-    const on = !isPicked(search.selection, row.id);
-    const able = rows.filter((r) => r.reach === 'READY').map((r) => r.id);
-    const ids = range && search.cursor !== null ? between(able, search.cursor, row.id) : [row.id];
-    search.selection = withPeople(search.selection, ids, on);
-    search.cursor = row.id;
+  function choosePart(key: string) {
+    search.part = key === 'all' || key === search.part ? null : key;
   }
 
   function takeOrLetGo() {
-    search.selection = picked > 0 && picked === ready ? nobody : takeAll;
+    search.selection = people.picked > 0 && search.selection.all ? nobody : takeHere();
   }
 
-  function move(step: number) {
-    const at = rows.findIndex((r) => r.id === search.cursor);
-    const next = rows[Math.max(0, Math.min(rows.length - 1, at + step))];
-    if (!next) return;
-    search.cursor = next.id;
-    document.getElementById(`person-${next.id}`)?.scrollIntoView({ block: 'nearest' });
+  /** All who match; of the part that is shown, when one is. */
+  function takeHere() {
+    return takeAll(reachOf(search.part));
   }
 
-  function reachWords(row: PersonRow): string {
-    return tally.data?.parts.find((p) => p.reach === row.reach)?.words ?? '';
-  }
-
-  function pickAtCursor() {
-    const row = rows.find((r) => r.id === search.cursor);
-    if (row?.reach === 'READY') pick(row, false);
-    else if (row) notices.say(`${row.name} cannot be e-mailed: ${reachWords(row)}.`);
+  function beside(row: ListRow): string {
+    if (row.reach === 'READY') return '';
+    return people.tally.data?.parts.find((p) => p.reach === row.reach)?.words ?? '';
   }
 
   function write(id: number | null) {
     writeTo = id;
-    if (id !== null || picked > 0) writing = true;
+    if (id !== null || people.canBeMailed > 0) writing = true;
+  }
+
+  function stopCounting() {
+    stopped = true;
+    void queries.cancelQueries({ queryKey: ['people-tally'] });
   }
 
   onMount(() => {
     const asked = Number(page.url.searchParams.get('person'));
     if (asked) search.cursor = asked;
     return keys.use({
-      j: () => move(1),
-      k: () => move(-1),
-      x: pickAtCursor,
+      j: () => move(search, people.rows, 1),
+      k: () => move(search, people.rows, -1),
+      x: () => pickAtCursor(search, people.rows),
       a: takeOrLetGo,
-      w: () => write(null)
+      w: () => write(null),
+      e: () => shown !== null && void goto(`/people/${shown}`),
+      n: () => (adding = true)
     });
   });
 </script>
 
 <svelte:head><title>People · Jemble</title></svelte:head>
 
-{#if fields.data}
-  <FilterSentence draft={search.draft} fields={fields.data.filter} onchange={change} />
-{:else}
-  <h1 class="text-[1.4rem]">Show</h1>
-{/if}
-{#if tally.error}
-  <Trouble error={tally.error} onretry={() => tally.refetch()} />
-{:else if tally.data}
+<div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+  {#if people.fields.data}
+    <FilterSentence
+      draft={search.draft}
+      fields={people.fields.data.filter}
+      related={people.fields.data.related}
+      onchange={(draft) => ((stopped = false), search.change(draft))}
+    />
+  {:else}
+    <h1 class="text-[1.4rem]">Show</h1>
+  {/if}
+  <div class="flex flex-wrap items-center gap-3">
+    <KeptMenu
+      subject="people"
+      shown={search.kept}
+      filter={people.filter}
+      layout={layout.current}
+      onshow={(kept) => search.show(kept)}
+      onkept={(name) => (search.kept = name)}
+    />
+    <PeopleLinks onnew={() => (adding = true)} />
+  </div>
+</div>
+{#if people.counting}
+  <Counting soFar={people.counting} onstop={stopCounting} />
+{:else if stopped && people.tally.isPlaceholderData}
+  <p class="panel px-3.5 py-2">
+    The counting was stopped. Change the filter, or
+    <button
+      type="button"
+      class="font-semibold text-kelp underline"
+      onclick={() => ((stopped = false), people.tally.refetch())}>count again</button
+    >.
+  </p>
+{:else if people.tally.error}
+  <Trouble error={people.tally.error} onretry={() => people.tally.refetch()} />
+{:else if people.tally.data}
   <Tally
     label="People who match, by whether they can be written to"
-    parts={reachParts(tally.data.parts, tally.data.total)}
-    chosen={search.reach}
-    onchoose={chooseReach}
+    parts={reachParts(people.tally.data.parts, people.tally.data.total)}
+    chosen={search.part}
+    onchoose={choosePart}
   />
 {/if}
 <div
   class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_306px] gap-3.5 max-lg:grid-cols-1 max-lg:grid-rows-[auto_minmax(0,1fr)]"
 >
-  <!-- What scrolls must be reachable by key. -->
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="panel min-h-0 overflow-auto" tabindex="0" role="region" aria-label="People">
-    {#if list.error}
-      <Trouble error={list.error} onretry={() => list.refetch()} />
-    {:else if list.isSuccess && rows.length === 0}
-      <p class="p-6 text-soft">
-        Nobody matches. Take a condition out, or widen one, and people show here.
-      </p>
-    {:else}
-      <PeopleTable
-        {rows}
-        selection={search.selection}
-        cursor={search.cursor}
-        {reachWords}
-        allPicked={picked > 0 && picked === ready}
-        onpick={pick}
-        onpickall={takeOrLetGo}
-        oncursor={(id) => (search.cursor = id)}
-        onend={() => list.hasNextPage && !list.isFetching && list.fetchNextPage()}
+  <div class="relative flex min-h-0 flex-col">
+    <!-- What scrolls must be reachable by key. -->
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div class="panel min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label="People">
+      {#if people.list.error}
+        <Trouble error={people.list.error} onretry={() => people.list.refetch()} />
+      {:else if people.list.isSuccess && people.rows.length === 0}
+        <p class="p-6 text-soft">
+          Nobody matches. Take a condition out, or widen one, and people show here.
+        </p>
+      {:else}
+        <ListTable
+          rows={people.rows}
+          {fields}
+          layout={layout.current}
+          selection={search.selection}
+          cursor={search.cursor}
+          first="Name"
+          {beside}
+          {allPicked}
+          onpick={(row, range) => pick(search, people.rows, row, range)}
+          onpickall={takeOrLetGo}
+          oncursor={(id) => (search.cursor = id)}
+          onopen={(row) => void goto(`/people/${row.id}`)}
+          onlayout={(l) => layout.set(l)}
+          onend={() =>
+            people.list.hasNextPage && !people.list.isFetching && people.list.fetchNextPage()}
+        />
+      {/if}
+    </div>
+    <div class="absolute top-1 right-3 z-20 text-[0.85rem] max-md:hidden">
+      <ColumnChooser
+        {fields}
+        layout={layout.current}
+        onlayout={(l) => layout.set(l)}
+        onusual={() => layout.reset()}
       />
-    {/if}
+    </div>
   </div>
   <aside
     class={`panel min-h-0 overflow-y-auto max-lg:order-first ${search.cursor === null ? 'max-lg:hidden' : 'max-lg:max-h-[38dvh]'}`}
@@ -172,16 +179,24 @@
   </aside>
 </div>
 <PickBar
-  {picked}
-  {ready}
-  ontakeall={() => (search.selection = takeAll)}
+  picked={people.picked}
+  canBeMailed={people.canBeMailed}
+  matching={people.tally.data?.total ?? 0}
+  ready={people.ready}
+  who={people.who}
+  {fields}
+  layout={layout.current}
+  archived={search.archived}
+  ontakeall={() => (search.selection = takeHere())}
+  ontakeready={() => (search.selection = takeAll('READY'))}
   onletgo={() => (search.selection = nobody)}
   onwrite={() => write(null)}
 />
 <BeginDialog
   bind:open={writing}
-  count={writeTo === null ? picked : 1}
-  filter={writeTo === null && search.selection.all ? filter : null}
+  count={writeTo === null ? people.canBeMailed : 1}
+  filter={writeTo === null && search.selection.all ? people.filter : null}
   picks={writeTo !== null ? [writeTo] : [...search.selection.picked]}
   leftOut={writeTo === null ? [...search.selection.dropped] : []}
 />
+<NewPersonDialog bind:open={adding} {fields} />

@@ -1,0 +1,47 @@
+<script lang="ts">
+  import type { Happening, Person } from '$lib/api/types';
+  import { calendarDay, dayAndTime } from '$lib/format/dates';
+  import { moneyWords } from '$lib/list/cell';
+  import { happening } from '$lib/response/kinds';
+  import { session } from '$lib/session/session.svelte';
+
+  interface Props {
+    happenings: Happening[];
+    quotes?: Person['quotes'];
+  }
+
+  let { happenings, quotes = [] }: Props = $props();
+</script>
+
+{#if happenings.length || quotes.length}
+  <ol class="border-s-2 border-line ps-3">
+    {#each happenings as step, i (i)}
+      {@const told = happening(step.kind)}
+      <li class="mb-3 text-[0.93rem]">
+        <strong>{told.word}</strong>
+        {told.after}“{step.mailing}”
+        <span class="block text-soft">
+          {dayAndTime(step.at, session.zone)}
+          {#if step.kind === 'SENT'}
+            · <a class="text-kelp underline" href={`/api/messages/${step.messageId}/eml`}
+              >as it left (.eml)</a
+            >
+          {:else if step.detail}
+            · {step.detail}
+          {/if}
+        </span>
+      </li>
+    {/each}
+    {#each quotes as quote (quote.id)}
+      <li class="mb-3 text-[0.93rem]">
+        <strong>Quote {quote.number}</strong>
+        {quote.title}, {moneyWords(quote.total)}
+        <span class="block text-soft"
+          >{quote.sentOn ? calendarDay(quote.sentOn) : 'not sent'} · {quote.stage}</span
+        >
+      </li>
+    {/each}
+  </ol>
+{:else}
+  <p class="text-[0.93rem] text-soft">Nothing has passed between us yet.</p>
+{/if}

@@ -1,0 +1,46 @@
+<script lang="ts">
+  import { searches } from '$lib/list/search.svelte';
+  import { nobody } from '$lib/list/selection';
+  import { session } from '$lib/session/session.svelte';
+  import Popup from '$lib/ui/Popup.svelte';
+
+  interface Props {
+    onnew: () => void;
+  }
+
+  let { onnew }: Props = $props();
+
+  const search = searches.people;
+  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  let open = $state(false);
+
+  const entry = 'block w-full rounded px-2 py-1 text-left hover:bg-kelp-pale';
+
+  function showArchived() {
+    search.archived = !search.archived;
+    search.selection = nobody;
+    open = false;
+  }
+</script>
+
+{#if mayWrite}
+  <a class="min-h-6 font-semibold text-kelp hover:underline" href="/people/import">Import</a>
+{/if}
+<Popup bind:open label="More about people" right>
+  {#snippet trigger(toggle)}
+    <button type="button" class="min-h-6 font-semibold text-kelp hover:underline" onclick={toggle}
+      >More ▾</button
+    >
+  {/snippet}
+  {#if mayWrite}
+    <button type="button" class={entry} onclick={() => ((open = false), onnew())}
+      >New person <kbd class="text-[0.8rem] text-soft">n</kbd></button
+    >
+  {/if}
+  <a class={entry} href="/quotes">Quotes</a>
+  <a class={entry} href="/events">Events</a>
+  <a class={entry} href="/lists">Lists</a>
+  <button type="button" class={entry} onclick={showArchived}>
+    {search.archived ? 'Show those on record' : 'Show the archived'}
+  </button>
+</Popup>

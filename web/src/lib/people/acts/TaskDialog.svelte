@@ -1,0 +1,76 @@
+<script lang="ts">
+  import { colleaguesQuery } from '$lib/api/queries';
+  import type { SelectionBody } from '$lib/api/types';
+  import { people } from '$lib/format/numbers';
+  import Act from '$lib/ui/Act.svelte';
+  import Ask from '$lib/ui/Ask.svelte';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { Input, Select } from 'flowbite-svelte';
+  import { act } from './doing';
+
+  interface Props {
+    open: boolean;
+    who: SelectionBody;
+    count: number;
+  }
+
+  let { open = $bindable(), who, count }: Props = $props();
+
+  const queries = useQueryClient();
+  const colleagues = createQuery(() => ({ ...colleaguesQuery(), enabled: open }));
+  let kind = $state('call');
+  let title = $state('');
+  let dueOn = $state('');
+  let owner = $state('');
+
+  async function make() {
+    const task = { kind, title, dueOn: dueOn || null, owner: owner || null };
+    if (await act(queries, who, { kind: 'MAKE_TASK', task })) {
+      open = false;
+      title = '';
+    }
+  }
+</script>
+
+<Ask bind:open title={count === 1 ? 'Make a task' : `Make a task for each of ${people(count)}`}>
+  <form
+    id="make-task"
+    class="grid grid-cols-2 gap-3"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void make();
+    }}
+  >
+    <label class="col-span-2 flex flex-col gap-1">
+      What is to be done
+      <Input bind:value={title} maxlength={200} required data-autofocus autocomplete="off" />
+    </label>
+    <label class="flex flex-col gap-1">
+      Kind
+      <Select
+        placeholder=""
+        items={['call', 'write', 'to do'].map((k) => ({ value: k, name: k }))}
+        bind:value={kind}
+      />
+    </label>
+    <label class="flex flex-col gap-1">
+      Due
+      <Input type="date" bind:value={dueOn} />
+    </label>
+    <label class="col-span-2 flex flex-col gap-1">
+      Whose it is
+      <Select
+        placeholder=""
+        items={[
+          { value: '', name: 'the owner of each person' },
+          ...(colleagues.data ?? []).map((c) => ({ value: c.login, name: c.name }))
+        ]}
+        bind:value={owner}
+      />
+    </label>
+  </form>
+  {#snippet actions()}
+    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
+    <Act look="main" type="submit" form="make-task" disabled={!title.trim()}>Make it</Act>
+  {/snippet}
+</Ask>

@@ -1,0 +1,51 @@
+import { answer, api } from '$lib/api/client';
+import type { Person } from '$lib/api/types';
+
+/** One person with all fields and what stands around them. */
+export const personQuery = (id: number) => ({
+  queryKey: ['person', id],
+  queryFn: ({ signal }: { signal: AbortSignal }) =>
+    answer(api.GET('/api/people/{id}', { params: { path: { id } }, signal }))
+});
+
+/** A field's value as it is written, or null. */
+export function valueOf(person: Person, field: string): string | null {
+  return person.fields.find((f) => f.name === field)?.text ?? null;
+}
+
+/** The fields of a person's page in groups; what is in none of them comes last. */
+export const groups: { title: string; fields: string[] }[] = [
+  {
+    title: 'Who they are',
+    fields: [
+      'kind',
+      'honorific',
+      'first_name',
+      'last_name',
+      'organisation.name',
+      'birthday',
+      'number'
+    ]
+  },
+  {
+    title: 'How to reach them',
+    fields: [
+      'email',
+      'phone',
+      'address.street',
+      'address.postcode',
+      'address.place',
+      'address.country',
+      'time_zone',
+      'language',
+      'asked_not',
+      'app_installed',
+      'topic_left'
+    ]
+  },
+  { title: 'Membership', fields: ['plan', 'status', 'joined_on', 'renews_on', 'dues_owed'] },
+  {
+    title: 'With us',
+    fields: ['stage', 'source', 'owner', 'tags', 'list', 'last_visit', 'created', 'last_heard']
+  }
+];

@@ -1,0 +1,50 @@
+import { ApiProblem, guard } from '$lib/api/client';
+import type { PeopleTally, SelectionBody } from '$lib/api/types';
+
+/**
+ * Counts who matches, telling of each better count on the way; the answer is the exact one. To stop
+ * reading ends the counting at the server.
+ */
+export async function watchTally(
+  who: SelectionBody,
+  signal: AbortSignal,
+  tell: (soFar: PeopleTally) => void
+): Promise<PeopleTally> {
+  const response = await fetch('/api/people/tally/watch', {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', [guard.header]: guard.token },
+    body: JSON.stringify(who),
+    signal
+  });
+  if (!response.ok || !response.body) {
+    const detail = (await response.json().catch(() => ({}))) as { detail?: string; field?: string };
+    throw new ApiProblem(
+      response.status,
+      detail.detail ?? 'The people could not be counted.',
+      detail.field ?? ''
+    );
+  }
+  let last: PeopleTally | null = null;
+  for await (const line of lines(response.body)) {
+    last = JSON.parse(line) as PeopleTally;
+    tell(last);
+  }
+  if (!last || last.looked !== last.of) {
+    throw new ApiProblem(0, 'The counting broke off; try again.', '');
+  }
+  return last;
+}
+
+/** The lines of a stream, each as soon as it is whole. */
+export async function* lines(body: ReadableStream<Uint8Array>): AsyncGenerator<string> {
+  const reader = body.pipeThrough(new TextDecoderStream() as never).getReader();
+  let rest = '';
+  while (true) {
+    const { done, value } = (await reader.read()) as { done: boolean; value?: string };
+    if (done) break;
+    const parts = (rest + (value ?? '')).split('\n');
+    rest = parts.pop() ?? '';
+    yield* parts.filter(Boolean);
+  }
+  if (rest) yield rest;
+}

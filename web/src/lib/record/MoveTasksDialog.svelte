@@ -1,0 +1,71 @@
+<script lang="ts">
+  import { answer, api } from '$lib/api/client';
+  import { colleaguesQuery } from '$lib/api/queries';
+  import type { SelectionBody } from '$lib/api/types';
+  import { count } from '$lib/format/numbers';
+  import Act from '$lib/ui/Act.svelte';
+  import Ask from '$lib/ui/Ask.svelte';
+  import { notices } from '$lib/ui/notices.svelte';
+  import { createQuery, type QueryClient } from '@tanstack/svelte-query';
+  import { Input, Select } from 'flowbite-svelte';
+
+  interface Props {
+    open: boolean;
+    which: SelectionBody;
+    picked: number;
+    queries: QueryClient;
+  }
+
+  let { open = $bindable(), which, picked, queries }: Props = $props();
+
+  const colleagues = createQuery(() => ({ ...colleaguesQuery(), enabled: open }));
+  let dueOn = $state('');
+  let owner = $state('');
+
+  async function apply() {
+    try {
+      // First whose they are: to move them may take them out of what is asked for.
+      if (owner) await answer(api.POST('/api/tasks/hand-over', { body: { which, owner } }));
+      if (dueOn) await answer(api.POST('/api/tasks/move', { body: { which, dueOn } }));
+      open = false;
+      await queries.invalidateQueries();
+      notices.say(picked === 1 ? 'The task is changed.' : `${count(picked)} tasks are changed.`);
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+</script>
+
+<Ask
+  bind:open
+  title={picked === 1 ? 'Move or hand over the task' : `Move or hand over ${count(picked)} tasks`}
+>
+  <form
+    id="move-tasks"
+    class="grid grid-cols-2 gap-3"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void apply();
+    }}
+  >
+    <label class="flex flex-col gap-1">
+      To the day
+      <Input type="date" bind:value={dueOn} />
+    </label>
+    <label class="flex flex-col gap-1">
+      To the colleague
+      <Select
+        placeholder=""
+        items={[
+          { value: '', name: 'whose they are' },
+          ...(colleagues.data ?? []).map((c) => ({ value: c.login, name: c.name }))
+        ]}
+        bind:value={owner}
+      />
+    </label>
+  </form>
+  {#snippet actions()}
+    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
+    <Act look="main" type="submit" form="move-tasks" disabled={!dueOn && !owner}>Do it</Act>
+  {/snippet}
+</Ask>

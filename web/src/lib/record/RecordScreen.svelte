@@ -1,0 +1,201 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { answer, api } from '$lib/api/client';
+  import { fieldsQuery } from '$lib/api/queries';
+  import type { FilterField, RelatedKind } from '$lib/api/types';
+  import { toFilter } from '$lib/filter/draft';
+  import FilterSentence from '$lib/filter/FilterSentence.svelte';
+  import KeptMenu from '$lib/filter/KeptMenu.svelte';
+  import { keys } from '$lib/keys/keys.svelte';
+  import ColumnChooser from '$lib/list/ColumnChooser.svelte';
+  import { useLayout } from '$lib/list/layout.svelte';
+  import ListTable from '$lib/list/ListTable.svelte';
+  import { after, move, pick, pickAtCursor } from '$lib/list/moving';
+  import { searches, type ListSearch } from '$lib/list/search.svelte';
+  import { nobody, pickedCount, takeAll, toBody } from '$lib/list/selection';
+  import { notices } from '$lib/ui/notices.svelte';
+  import Tally, { type TallyPart } from '$lib/ui/Tally.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import {
+    createInfiniteQuery,
+    createQuery,
+    keepPreviousData,
+    useQueryClient
+  } from '@tanstack/svelte-query';
+  import { onMount } from 'svelte';
+  import { partFilter, partTone } from './parts';
+  import RecordBar from './RecordBar.svelte';
+  import { findTheirPeople } from './theirPeople';
+
+  interface Props {
+    search: ListSearch;
+    kind: RelatedKind;
+    many: 'quotes' | 'tasks' | 'events';
+    title: string;
+  }
+
+  let { search, kind, many, title }: Props = $props();
+
+  const queries = useQueryClient();
+  const layout = useLayout(() => search);
+  const catalogue = createQuery(fieldsQuery);
+  const fields = $derived<FilterField[]>(
+    catalogue.data?.related.find((r) => r.kind === kind)?.fields ?? []
+  );
+  const asked = $derived(toFilter(search.draft, fields, []));
+  const filter = $derived(search.part ? partFilter(many, search.part, asked) : asked);
+  const path = $derived({ path: { many } });
+
+  const tally = createQuery(() => ({
+    queryKey: ['record-tally', many, asked],
+    queryFn: ({ signal }) =>
+      answer(
+        api.POST('/api/records/{many}/tally', {
+          params: path,
+          body: toBody(takeAll(), asked),
+          signal
+        })
+      ),
+    placeholderData: keepPreviousData,
+    enabled: catalogue.isSuccess
+  }));
+  const list = createInfiniteQuery(() => {
+    const { columns, sortBy, descending } = layout.current;
+    return {
+      queryKey: ['record-page', many, filter, columns, sortBy, descending],
+      queryFn: ({ pageParam, signal }) =>
+        answer(
+          api.POST('/api/records/{many}/page', {
+            params: path,
+            body: {
+              which: toBody(takeAll(), filter),
+              columns,
+              sortBy,
+              descending,
+              after: pageParam
+            },
+            signal
+          })
+        ),
+      initialPageParam: null as { key: string | null; id: number } | null,
+      getNextPageParam: after,
+      placeholderData: keepPreviousData,
+      enabled: catalogue.isSuccess
+    };
+  });
+  const rows = $derived(list.data?.pages.flat() ?? []);
+  const matching = $derived(
+    search.part
+      ? (tally.data?.parts.find((p) => p.part === search.part)?.records ?? 0)
+      : (tally.data?.total ?? 0)
+  );
+  const picked = $derived(pickedCount(search.selection, matching));
+  const which = $derived(toBody(search.selection, filter));
+  const parts = $derived<TallyPart[]>([
+    ...(tally.data?.parts ?? []).map((p) => ({
+      key: p.part,
+      count: p.records,
+      words: p.part,
+      tone: partTone(p.part)
+    })),
+    { key: 'all', count: tally.data?.total ?? 0, words: 'in all', tone: 'open' as const, sum: true }
+  ]);
+
+  function choosePart(key: string) {
+    search.part = key === 'all' || key === search.part ? null : key;
+    search.selection = nobody;
+  }
+
+  const takeOrLetGo = () => (search.selection = picked > 0 ? nobody : takeAll());
+
+  async function theirPeople() {
+    try {
+      await findTheirPeople(searches.people, kind, search, many, filter, which);
+      await goto('/people');
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  onMount(() =>
+    keys.use({
+      j: () => move(search, rows, 1),
+      k: () => move(search, rows, -1),
+      x: () => pickAtCursor(search, rows),
+      a: takeOrLetGo,
+      w: () => void theirPeople()
+    })
+  );
+</script>
+
+<svelte:head><title>{title} · Jemble</title></svelte:head>
+
+<div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+  <FilterSentence
+    draft={search.draft}
+    {fields}
+    related={[]}
+    subject={many}
+    onchange={(draft) => search.change(draft)}
+  />
+  <div class="flex flex-wrap items-center gap-3">
+    <KeptMenu
+      subject={many}
+      shown={search.kept}
+      filter={asked}
+      layout={layout.current}
+      onshow={(kept) => search.show(kept)}
+      onkept={(name) => (search.kept = name)}
+    />
+  </div>
+</div>
+{#if tally.error}
+  <Trouble error={tally.error} onretry={() => tally.refetch()} />
+{:else}
+  <Tally label={`${title}, in parts`} {parts} chosen={search.part} onchoose={choosePart} />
+{/if}
+<div class="relative flex min-h-0 flex-1 flex-col">
+  <!-- What scrolls must be reachable by key. -->
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="panel min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label={title}>
+    {#if list.error}
+      <Trouble error={list.error} onretry={() => list.refetch()} />
+    {:else if list.isSuccess && rows.length === 0}
+      <p class="p-6 text-soft">None match. Take a condition out, or widen one.</p>
+    {:else}
+      <ListTable
+        {rows}
+        {fields}
+        layout={layout.current}
+        selection={search.selection}
+        cursor={search.cursor}
+        first="Whose"
+        allPicked={picked > 0 && picked === matching}
+        onpick={(row, range) => pick(search, rows, row, range)}
+        onpickall={takeOrLetGo}
+        oncursor={(id) => (search.cursor = id)}
+        onopen={(row) => row.personId && void goto(`/people/${row.personId}`)}
+        onlayout={(l) => layout.set(l)}
+        onend={() => list.hasNextPage && !list.isFetching && list.fetchNextPage()}
+      />
+    {/if}
+  </div>
+  <div class="absolute top-1 right-3 z-20 text-[0.85rem] max-md:hidden">
+    <ColumnChooser
+      {fields}
+      layout={layout.current}
+      onlayout={(l) => layout.set(l)}
+      onusual={() => layout.reset()}
+    />
+  </div>
+</div>
+<RecordBar
+  {many}
+  {picked}
+  {matching}
+  {which}
+  {queries}
+  ontakeall={() => (search.selection = takeAll())}
+  onletgo={() => (search.selection = nobody)}
+  onpeople={theirPeople}
+/>

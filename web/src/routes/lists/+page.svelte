@@ -1,0 +1,110 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { answer, api } from '$lib/api/client';
+  import { listsQuery } from '$lib/api/queries';
+  import type { PersonList } from '$lib/api/types';
+  import { everyone } from '$lib/filter/draft';
+  import { people } from '$lib/format/numbers';
+  import { searches } from '$lib/list/search.svelte';
+  import { session } from '$lib/session/session.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import PageHead from '$lib/ui/PageHead.svelte';
+  import { notices } from '$lib/ui/notices.svelte';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { Input } from 'flowbite-svelte';
+
+  const queries = useQueryClient();
+  const lists = createQuery(listsQuery);
+  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  let name = $state('');
+  let renaming = $state<{ id: number; name: string } | null>(null);
+
+  async function step(work: () => Promise<unknown>) {
+    try {
+      await work();
+      await queries.invalidateQueries();
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  const make = () =>
+    step(async () => {
+      await answer(api.POST('/api/lists', { body: { name } }));
+      name = '';
+    });
+
+  const rename = () =>
+    step(async () => {
+      if (!renaming) return;
+      const { id, name: words } = renaming;
+      await answer(api.PUT('/api/lists/{id}', { params: { path: { id } }, body: { name: words } }));
+      renaming = null;
+    });
+
+  const remove = (list: PersonList) =>
+    step(() => answer(api.DELETE('/api/lists/{id}', { params: { path: { id: list.id } } })));
+
+  function open(list: PersonList) {
+    searches.people.change({
+      ...everyone,
+      parts: [
+        {
+          is: 'condition',
+          condition: { field: 'list', operator: 'HAS_ANY', values: [list.name] }
+        }
+      ]
+    });
+    void goto('/people');
+  }
+</script>
+
+<PageHead title="Lists" words="People picked by hand and kept together." />
+<ul class="panel max-w-3xl">
+  {#each lists.data ?? [] as list (list.id)}
+    <li class="flex flex-wrap items-center gap-3 border-b border-line-soft px-3.5 py-2">
+      {#if renaming?.id === list.id}
+        <form
+          class="flex flex-1 gap-2"
+          onsubmit={(event) => {
+            event.preventDefault();
+            void rename();
+          }}
+        >
+          <Input bind:value={renaming.name} maxlength={80} aria-label="Name of the list" />
+          <Act type="submit">Save</Act>
+        </form>
+      {:else}
+        <button type="button" class="flex-1 text-left hover:underline" onclick={() => open(list)}
+          ><span class="font-semibold">{list.name}</span>
+          <span class="text-soft">{people(list.people)} · made by {list.by}</span></button
+        >
+        {#if mayWrite}
+          <Act look="quiet" onclick={() => (renaming = { id: list.id, name: list.name })}
+            >Rename</Act
+          >
+          {#if list.people === 0}
+            <Act look="quiet" onclick={() => remove(list)}>Do away with it</Act>
+          {/if}
+        {/if}
+      {/if}
+    </li>
+  {:else}
+    <li class="px-3.5 py-3 text-soft">No list yet. Make one, then pick people and put them on.</li>
+  {/each}
+</ul>
+{#if mayWrite}
+  <form
+    class="flex max-w-3xl items-end gap-2"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void make();
+    }}
+  >
+    <label class="flex flex-1 flex-col gap-1">
+      A new list
+      <Input bind:value={name} maxlength={80} placeholder="Its name" />
+    </label>
+    <Act type="submit" disabled={!name.trim()}>Make it</Act>
+  </form>
+{/if}

@@ -1,0 +1,106 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { answer, api } from '$lib/api/client';
+  import { dayAndYear } from '$lib/format/dates';
+  import { keys } from '$lib/keys/keys.svelte';
+  import { onlyThese, toBody } from '$lib/list/selection';
+  import BeginDialog from '$lib/mailing/BeginDialog.svelte';
+  import { act } from '$lib/people/acts/doing';
+  import TaskDialog from '$lib/people/acts/TaskDialog.svelte';
+  import AroundPerson from '$lib/people/AroundPerson.svelte';
+  import BetweenUs from '$lib/people/BetweenUs.svelte';
+  import FieldGroups from '$lib/people/FieldGroups.svelte';
+  import History from '$lib/people/History.svelte';
+  import MergeDialog from '$lib/people/MergeDialog.svelte';
+  import { personQuery } from '$lib/people/person';
+  import ReachLine from '$lib/people/ReachLine.svelte';
+  import { session } from '$lib/session/session.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import PageHead from '$lib/ui/PageHead.svelte';
+  import Panel from '$lib/ui/Panel.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { onMount } from 'svelte';
+
+  const id = $derived(Number(page.params.id));
+  const queries = useQueryClient();
+  const query = createQuery(() => ({ ...personQuery(id), refetchInterval: 8000 }));
+  const between = createQuery(() => ({
+    queryKey: ['between', id],
+    queryFn: () => answer(api.GET('/api/people/{id}/between', { params: { path: { id } } })),
+    refetchInterval: 5000
+  }));
+  const person = $derived(query.data);
+  const mayChange = $derived((session.colleague?.mayWrite ?? false) && !person?.archivedAt);
+  const ready = $derived(person?.reach.some((r) => r.channel === 'EMAIL' && r.reach === 'READY'));
+  const none = { match: 'ALL' as const, conditions: [], related: [], groups: [] };
+  const who = $derived(toBody(onlyThese([id]), none));
+  let writing = $state(false);
+  let tasking = $state(false);
+  let merging = $state<number | null>(null);
+
+  onMount(() =>
+    keys.use({ w: () => (writing = Boolean(ready && mayChange)), t: () => (tasking = mayChange) })
+  );
+</script>
+
+{#if query.error}
+  <Trouble error={query.error} onretry={() => query.refetch()} />
+{:else if person}
+  <PageHead title={person.name} words={person.kind}>
+    {#snippet actions()}
+      {#if mayChange}
+        {#if ready}<Act look="main" shortcut="w" onclick={() => (writing = true)}>Write</Act>{/if}
+        <Act shortcut="t" onclick={() => (tasking = true)}>Task</Act>
+        <Act onclick={() => void act(queries, who, { kind: 'ARCHIVE' })}>Archive</Act>
+      {/if}
+    {/snippet}
+  </PageHead>
+  {#if person.archivedAt}
+    <p class="panel flex items-center gap-3 bg-ochre-pale px-3.5 py-2">
+      Archived on {dayAndYear(person.archivedAt, session.zone)}.
+      {#if person.mergedInto}
+        Now part of <a class="font-semibold underline" href={`/people/${person.mergedInto.id}`}
+          >{person.mergedInto.name}</a
+        >.
+      {:else if session.colleague?.mayWrite}
+        <Act
+          look="quiet"
+          onclick={() => void act(queries, { ...who, archived: true }, { kind: 'RESTORE' })}
+          >Take back</Act
+        >
+      {/if}
+    </p>
+  {/if}
+  {#each mayChange ? person.likely : [] as likely (likely.id)}
+    <p class="panel flex flex-wrap items-center gap-3 bg-ochre-pale px-3.5 py-2">
+      <span>
+        <a class="font-semibold underline" href={`/people/${likely.id}`}>{likely.name}</a> may be
+        the same person: {likely.why}.
+      </span>
+      <Act look="quiet" onclick={() => (merging = likely.id)}>Look and make them one</Act>
+    </p>
+  {/each}
+  <ReachLine reach={person.reach} introducedBy={person.introducedBy} />
+  <div class="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-3.5 max-lg:grid-cols-1">
+    <div class="flex flex-col gap-3.5"><FieldGroups {person} {mayChange} /></div>
+    <div class="flex flex-col gap-3.5">
+      <Panel title="Between us">
+        <div class="px-3.5 py-3"><BetweenUs happenings={between.data ?? []} /></div>
+      </Panel>
+      <AroundPerson {person} {mayChange} ontask={() => (tasking = true)} />
+      <History {person} />
+    </div>
+  </div>
+  <BeginDialog bind:open={writing} count={1} filter={null} picks={[id]} leftOut={[]} />
+  <TaskDialog bind:open={tasking} {who} count={1} />
+  {#if merging !== null}
+    <MergeDialog
+      bind:open={() => merging !== null, (open) => !open && (merging = null)}
+      {person}
+      other={merging}
+    />
+  {/if}
+{:else}
+  <p class="text-soft">Looking…</p>
+{/if}

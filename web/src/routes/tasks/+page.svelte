@@ -1,0 +1,6 @@
+<script lang="ts">
+  import { searches } from '$lib/list/search.svelte';
+  import RecordScreen from '$lib/record/RecordScreen.svelte';
+</script>
+
+<RecordScreen search={searches.tasks} kind="TASK" many="tasks" title="Tasks" />
