@@ -20,7 +20,7 @@ build_if_needed() {
   fi
   need_build_tools
   say "Building; the first time takes some minutes ..."
-  mvn -q -B -pl core,standins,web,server -am package -Dmaven.test.skip=true -DskipTests -Dspotless.check.skip=true \
+  mvn -q -B -pl core,standins,web,server -am package -DskipTests -Dspotless.check.skip=true \
     >.run/build.log 2>&1 || { tail -n 40 .run/build.log >&2; fail "the build failed; see .run/build.log"; }
   rm -rf .run/app
   java -Djarmode=tools -jar server/target/jemble-server-0.1.0-exec.jar extract --destination .run/app >/dev/null
@@ -70,9 +70,10 @@ test_sum() {
   echo "$sum"
 }
 
-# Each group has a database of its own, so that one does not find the other's people.
+# A new cluster each time, and in it a database a group: nobody finds what another left.
 run_bench() {
   need_build_tools
+  drop_cluster bench
   start_cluster bench
   trap 'stop_cluster bench' EXIT
   mkdir -p .run

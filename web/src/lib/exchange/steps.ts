@@ -15,9 +15,15 @@ export async function upload(file: Blob, name: string): Promise<number> {
   return reply.id;
 }
 
-export const importQuery = (id: number) => ({
-  queryKey: ['import', id],
-  queryFn: () => answer(api.GET('/api/imports/{id}', { params: { path: { id } } })),
+/** Where an import stands, with a preview of its rows, or of those of one outcome. */
+export const importQuery = (id: number, outcome: string | null) => ({
+  queryKey: ['import', id, outcome],
+  queryFn: () =>
+    answer(
+      api.GET('/api/imports/{id}', {
+        params: { path: { id }, query: { outcome: outcome ?? undefined } }
+      })
+    ),
   refetchInterval: (query: { state: { data?: ImportState } }) =>
     isMoving(query.state.data) ? 400 : (false as const)
 });

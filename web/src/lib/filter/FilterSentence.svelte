@@ -1,7 +1,9 @@
 <script lang="ts">
   import type { FilterField, RelatedFields } from '$lib/api/types';
+  import { keys } from '$lib/keys/keys.svelte';
   import Popup from '$lib/ui/Popup.svelte';
   import { Checkbox } from 'flowbite-svelte';
+  import { onMount } from 'svelte';
   import { everyone, kindsWords, toggled, type FilterDraft } from './draft';
   import GroupTokens from './GroupTokens.svelte';
 
@@ -17,10 +19,24 @@
   let { draft, fields, related, onchange, subject }: Props = $props();
 
   let choosing = $state(false);
+  let sentence: HTMLDivElement;
+
+  /** The last one belongs to the sentence itself, not to a group within it. */
+  function addCondition() {
+    const adders = sentence.querySelectorAll<HTMLElement>('[data-add-condition]');
+    adders[adders.length - 1]?.click();
+  }
+
+  onMount(() => keys.use({ f: addCondition }));
   const others = $derived(subject ? fields : fields.filter((f) => f.name !== 'kind'));
 </script>
 
-<div class="flex flex-wrap items-center gap-2" role="group" aria-label="Filter">
+<div
+  bind:this={sentence}
+  class="flex flex-wrap items-center gap-2"
+  role="group"
+  aria-label="Filter"
+>
   <h1 class="me-1 text-[1.4rem]">Show</h1>
   {#if subject}
     <span class="font-semibold">{subject}</span>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { FilterField, RelatedFields } from '$lib/api/types';
   import Popup from '$lib/ui/Popup.svelte';
+  import { untrack } from 'svelte';
   import { begin, type DraftGroup, type DraftPart } from './draft';
   import FieldPicker from './FieldPicker.svelte';
   import GroupTokens from './GroupTokens.svelte';
@@ -16,12 +17,16 @@
     onchange: (group: DraftGroup) => void;
     /** What the first part is led in by, such as "whose". */
     lead?: string;
+    /** Whether a first condition is asked for at once. */
+    begun?: boolean;
   }
 
-  let { group, fields, related, onchange, lead = '' }: Props = $props();
+  let { group, fields, related, onchange, lead = '', begun = false }: Props = $props();
 
   /** The part whose editor is open; -1 for a new one, null for none. */
-  let open = $state<number | null>(null);
+  let open = $state<number | null>(untrack(() => (begun ? -1 : null)));
+  /** The records that were just put in, which ask for their first condition. */
+  let fresh = $state<number | null>(null);
 
   const joint = $derived(group.match === 'ALL' ? 'and' : 'or');
 
@@ -38,6 +43,7 @@
     const index = group.parts.length;
     onchange({ ...group, parts: [...group.parts, part] });
     open = part.is === 'condition' ? index : null;
+    fresh = part.is === 'related' ? index : null;
   }
 
   function openOnly(index: number, isOpen: boolean) {
@@ -70,7 +76,13 @@
       onremove={() => remove(i)}
     />
   {:else if part.is === 'related'}
-    <RelatedToken {part} {related} onchange={(p) => set(i, p)} onremove={() => remove(i)} />
+    <RelatedToken
+      {part}
+      {related}
+      fresh={fresh === i}
+      onchange={(p) => set(i, p)}
+      onremove={() => remove(i)}
+    />
   {:else}
     <span
       class="flex flex-wrap items-center gap-2 rounded-lg border border-dashed border-line px-2 py-1"
@@ -92,7 +104,12 @@
 {/each}
 <Popup bind:open={() => open === -1, (o) => openOnly(-1, o)} label="A new condition">
   {#snippet trigger(toggle)}
-    <button type="button" class="min-h-6 font-semibold text-kelp hover:underline" onclick={toggle}>
+    <button
+      type="button"
+      class="min-h-6 font-semibold text-kelp hover:underline"
+      data-add-condition
+      onclick={toggle}
+    >
       + {group.parts.length ? joint : lead || 'condition'}
     </button>
   {/snippet}

@@ -11,11 +11,13 @@
   interface Props {
     part: Related;
     related: RelatedFields[];
+    /** Whether it was just put in. */
+    fresh: boolean;
     onchange: (part: Related) => void;
     onremove: () => void;
   }
 
-  let { part, related, onchange, onremove }: Props = $props();
+  let { part, related, fresh, onchange, onremove }: Props = $props();
 
   const own = $derived(related.find((r) => r.kind === part.kind));
   let open = $state(false);
@@ -47,6 +49,7 @@
       fields={own.fields}
       related={[]}
       lead="whose"
+      begun={fresh}
       onchange={(where) => onchange({ ...part, where })}
     />
     <button

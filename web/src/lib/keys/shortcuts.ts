@@ -27,6 +27,7 @@ export const shortcuts: Shortcut[] = [
   })),
   { keys: 'j', words: 'next row', where: 'lists' },
   { keys: 'k', words: 'row before', where: 'lists' },
+  { keys: 'f', words: 'add a condition to the filter', where: 'lists' },
   { keys: 'x', words: 'pick the row, or let go', where: 'lists' },
   { keys: 'a', words: 'take all that match', where: 'lists' },
   {

@@ -4,12 +4,14 @@
     order: 'none' | 'ascending' | 'descending';
     width?: number;
     class?: string;
+    /** Numbers stand at the right, and so does their head. */
+    right?: boolean;
     onsort: () => void;
     /** Called with the new width when the edge is dragged or moved by key. */
     onwiden?: (width: number) => void;
   }
 
-  let { label, order, width, class: extra = '', onsort, onwiden }: Props = $props();
+  let { label, order, width, class: extra = '', right = false, onsort, onwiden }: Props = $props();
 
   const narrowest = 60;
   const widest = 600;
@@ -44,7 +46,7 @@
   bind:this={head}
   scope="col"
   aria-sort={order}
-  class={`group sticky top-0 z-10 bg-card px-2 py-1.5 text-left text-[0.8rem] font-semibold text-soft ${extra}`}
+  class={`group sticky top-0 z-10 bg-card px-2 py-1.5 text-[0.8rem] font-semibold text-soft ${right ? 'text-right' : 'text-left'} ${extra}`}
   style:width={(dragged ?? width) ? `${dragged ?? width}px` : undefined}
 >
   <button

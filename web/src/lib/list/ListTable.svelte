@@ -54,6 +54,8 @@
     onlayout({ ...layout, sortBy: name, descending: same ? !layout.descending : false });
   }
 
+  const isNumber = (field: FilterField) => field.type === 'MONEY' || field.type === 'NUMBER';
+
   function sorted(name: string | null) {
     if (layout.sortBy !== name) return 'none' as const;
     return layout.descending ? ('descending' as const) : ('ascending' as const);
@@ -82,6 +84,7 @@
           label={field.label}
           order={sorted(field.name)}
           width={layout.widths[field.name]}
+          right={isNumber(field)}
           class={i > 3 ? 'max-lg:hidden' : 'max-md:hidden'}
           onsort={() => sort(field.name)}
           onwiden={(width) => widen(field.name, width)}
@@ -127,7 +130,7 @@
             session.zone
           )}
           <td
-            class={`${i > 3 ? 'max-lg:hidden' : 'max-md:hidden'} ${cell} ${field.type === 'MONEY' || field.type === 'NUMBER' ? 'text-right' : ''}`}
+            class={`${i > 3 ? 'max-lg:hidden' : 'max-md:hidden'} ${cell} ${isNumber(field) ? 'text-right' : ''}`}
             style:max-width={`${layout.widths[field.name] ?? 260}px`}
             title={words.length > 28 ? words : undefined}>{words}</td
           >

@@ -30,6 +30,7 @@ export class ListSearch {
     this.selection = nobody;
     this.part = null;
     this.kept = null;
+    this.cursor = null;
   }
 
   show(kept: Kept) {

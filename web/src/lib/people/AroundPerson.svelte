@@ -1,7 +1,8 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import type { Person } from '$lib/api/types';
-  import { calendarDay } from '$lib/format/dates';
+  import { calendarDay, dayAndTime } from '$lib/format/dates';
+  import { session } from '$lib/session/session.svelte';
   import { moneyWords } from '$lib/list/cell';
   import { onlyThese, toBody } from '$lib/list/selection';
   import Panel from '$lib/ui/Panel.svelte';
@@ -72,6 +73,20 @@
           {quote.title}, {moneyWords(quote.total)}
           <span class="block text-[0.87rem] text-soft"
             >{quote.stage}{quote.sentOn ? `, sent ${calendarDay(quote.sentOn)}` : ''}</span
+          >
+        </li>
+      {/each}
+    </ul>
+  </Panel>
+{/if}
+{#if person.events.length}
+  <Panel title="Events">
+    <ul class="px-3.5 py-2">
+      {#each person.events as event (event.id)}
+        <li class="py-1">
+          <span class="font-semibold">{event.name}</span>
+          <span class="text-[0.87rem] text-soft"
+            >{dayAndTime(event.starts, session.zone)} · {event.attendance}</span
           >
         </li>
       {/each}

@@ -17,12 +17,15 @@
     /** All who match, and those of them who can be e-mailed. */
     matching: number;
     ready: number;
+    /** How many rows are shown so far. */
+    onscreen: number;
     who: SelectionBody;
     fields: FilterField[];
     layout: Layout;
     archived: boolean;
     ontakeall: () => void;
     ontakeready: () => void;
+    ontakeshown: () => void;
     onletgo: () => void;
     onwrite: () => void;
   }
@@ -32,12 +35,14 @@
     canBeMailed,
     matching,
     ready,
+    onscreen,
     who,
     fields,
     layout,
     archived,
     ontakeall,
     ontakeready,
+    ontakeshown,
     onletgo,
     onwrite
   }: Props = $props();
@@ -66,15 +71,22 @@
   aria-label="Picked"
 >
   {#if picked === 0}
-    <span>
-      Nobody picked. Tick some people, or
-      <button type="button" class="font-semibold underline" onclick={ontakeall}
-        >take all {count(matching)}</button
-      >{#if ready > 0 && ready < matching}, or
-        <button type="button" class="font-semibold underline" onclick={ontakeready}
-          >the {count(ready)} who can be e-mailed</button
-        >{/if}.
-    </span>
+    {#if matching === 0}
+      <span>Nobody picked.</span>
+    {:else}
+      <span>
+        Nobody picked. Tick some people, or take
+        <button type="button" class="font-semibold underline" onclick={ontakeall}
+          >all {count(matching)}</button
+        >{#if onscreen < matching},
+          <button type="button" class="font-semibold underline" onclick={ontakeshown}
+            >the {count(onscreen)} on screen</button
+          >{/if}{#if ready > 0 && ready < matching}, or
+          <button type="button" class="font-semibold underline" onclick={ontakeready}
+            >the {count(ready)} who can be e-mailed</button
+          >{/if}.
+      </span>
+    {/if}
   {:else}
     <strong class="text-white">{count(picked)} picked</strong>
     {#if canBeMailed < picked}<span>{count(canBeMailed)} can be e-mailed</span>{/if}

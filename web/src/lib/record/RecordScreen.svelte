@@ -23,7 +23,7 @@
     useQueryClient
   } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
-  import { partFilter, partTone } from './parts';
+  import { inOrder, partFilter, partTone } from './parts';
   import RecordBar from './RecordBar.svelte';
   import { findTheirPeople } from './theirPeople';
 
@@ -92,7 +92,7 @@
   const picked = $derived(pickedCount(search.selection, matching));
   const which = $derived(toBody(search.selection, filter));
   const parts = $derived<TallyPart[]>([
-    ...(tally.data?.parts ?? []).map((p) => ({
+    ...inOrder(tally.data?.parts ?? []).map((p) => ({
       key: p.part,
       count: p.records,
       words: p.part,
@@ -147,40 +147,6 @@
       onshow={(kept) => search.show(kept)}
       onkept={(name) => (search.kept = name)}
     />
-  </div>
-</div>
-{#if tally.error}
-  <Trouble error={tally.error} onretry={() => tally.refetch()} />
-{:else}
-  <Tally label={`${title}, in parts`} {parts} chosen={search.part} onchoose={choosePart} />
-{/if}
-<div class="relative flex min-h-0 flex-1 flex-col">
-  <!-- What scrolls must be reachable by key. -->
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="panel min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label={title}>
-    {#if list.error}
-      <Trouble error={list.error} onretry={() => list.refetch()} />
-    {:else if list.isSuccess && rows.length === 0}
-      <p class="p-6 text-soft">None match. Take a condition out, or widen one.</p>
-    {:else}
-      <ListTable
-        {rows}
-        {fields}
-        layout={layout.current}
-        selection={search.selection}
-        cursor={search.cursor}
-        first="Whose"
-        allPicked={picked > 0 && picked === matching}
-        onpick={(row, range) => pick(search, rows, row, range)}
-        onpickall={takeOrLetGo}
-        oncursor={(id) => (search.cursor = id)}
-        onopen={(row) => row.personId && void goto(`/people/${row.personId}`)}
-        onlayout={(l) => layout.set(l)}
-        onend={() => list.hasNextPage && !list.isFetching && list.fetchNextPage()}
-      />
-    {/if}
-  </div>
-  <div class="absolute top-1 right-3 z-20 text-[0.85rem] max-md:hidden">
     <ColumnChooser
       {fields}
       layout={layout.current}
@@ -188,6 +154,36 @@
       onusual={() => layout.reset()}
     />
   </div>
+</div>
+{#if tally.error}
+  <Trouble error={tally.error} onretry={() => tally.refetch()} />
+{:else}
+  <Tally label={`${title}, in parts`} {parts} chosen={search.part} onchoose={choosePart} />
+{/if}
+<!-- What scrolls must be reachable by key. -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div class="panel min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label={title}>
+  {#if list.error}
+    <Trouble error={list.error} onretry={() => list.refetch()} />
+  {:else if list.isSuccess && rows.length === 0}
+    <p class="p-6 text-soft">None match. Take a condition out, or widen one.</p>
+  {:else}
+    <ListTable
+      {rows}
+      {fields}
+      layout={layout.current}
+      selection={search.selection}
+      cursor={search.cursor}
+      first="Whose"
+      allPicked={picked > 0 && picked === matching}
+      onpick={(row, range) => pick(search, rows, row, range)}
+      onpickall={takeOrLetGo}
+      oncursor={(id) => (search.cursor = id)}
+      onopen={(row) => row.personId && void goto(`/people/${row.personId}`)}
+      onlayout={(l) => layout.set(l)}
+      onend={() => list.hasNextPage && !list.isFetching && list.fetchNextPage()}
+    />
+  {/if}
 </div>
 <RecordBar
   {many}

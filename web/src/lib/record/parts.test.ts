@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { partFilter, partTone } from './parts';
+import { inOrder, partFilter, partTone } from './parts';
 
 const everything = { match: 'ALL' as const, conditions: [], related: [], groups: [] };
 
@@ -14,6 +14,10 @@ describe('a part of a tally of records', () => {
     const later = partFilter('tasks', 'later', everything);
     expect(later.groups[1]?.match).toBe('NONE');
     expect(later.groups[1]?.conditions).toHaveLength(2);
+  });
+  it('comes in the order in which records go through them', () => {
+    const parts = ['lapsed', 'open', 'draft'].map((part) => ({ part }));
+    expect(inOrder(parts).map((p) => p.part)).toEqual(['draft', 'open', 'lapsed']);
   });
   it('shows what is overdue as such', () => {
     expect(partTone('overdue')).toBe('bad');

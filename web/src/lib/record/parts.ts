@@ -20,6 +20,28 @@ export function partTone(part: string): Tone {
   return tones[part] ?? 'open';
 }
 
+const order = [
+  'overdue',
+  'today',
+  'later',
+  'no day set',
+  'done',
+  'draft',
+  'open',
+  'accepted',
+  'declined',
+  'lapsed',
+  'asked',
+  'coming',
+  'came',
+  'missed'
+];
+
+/** Parts in the order in which such records go through them. */
+export function inOrder<T extends { part: string }>(parts: T[]): T[] {
+  return [...parts].sort((a, b) => order.indexOf(a.part) - order.indexOf(b.part));
+}
+
 type Condition = Filter['conditions'][number];
 
 const is = (field: string, operator: Condition['operator'], ...values: string[]): Condition => ({

@@ -48,7 +48,7 @@
 </script>
 
 <div
-  class="flex min-w-0 overflow-x-auto rounded-[9px] border border-line bg-card"
+  class="flex min-w-0 flex-none overflow-x-auto rounded-[9px] border border-line bg-card"
   role="group"
   aria-label={label}
 >

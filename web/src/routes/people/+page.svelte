@@ -9,7 +9,7 @@
   import ListTable from '$lib/list/ListTable.svelte';
   import { move, pick, pickAtCursor } from '$lib/list/moving';
   import { reachOf } from '$lib/list/search.svelte';
-  import { nobody, takeAll } from '$lib/list/selection';
+  import { nobody, onlyThese, takeAll } from '$lib/list/selection';
   import BeginDialog from '$lib/mailing/BeginDialog.svelte';
   import Counting from '$lib/people/Counting.svelte';
   import NewPersonDialog from '$lib/people/NewPersonDialog.svelte';
@@ -101,6 +101,12 @@
       onshow={(kept) => search.show(kept)}
       onkept={(name) => (search.kept = name)}
     />
+    <ColumnChooser
+      {fields}
+      layout={layout.current}
+      onlayout={(l) => layout.set(l)}
+      onusual={() => layout.reset()}
+    />
     <PeopleLinks onnew={() => (adding = true)} />
   </div>
 </div>
@@ -128,44 +134,34 @@
 <div
   class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_306px] gap-3.5 max-lg:grid-cols-1 max-lg:grid-rows-[auto_minmax(0,1fr)]"
 >
-  <div class="relative flex min-h-0 flex-col">
-    <!-- What scrolls must be reachable by key. -->
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="panel min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label="People">
-      {#if people.list.error}
-        <Trouble error={people.list.error} onretry={() => people.list.refetch()} />
-      {:else if people.list.isSuccess && people.rows.length === 0}
-        <p class="p-6 text-soft">
-          Nobody matches. Take a condition out, or widen one, and people show here.
-        </p>
-      {:else}
-        <ListTable
-          rows={people.rows}
-          {fields}
-          layout={layout.current}
-          selection={search.selection}
-          cursor={search.cursor}
-          first="Name"
-          {beside}
-          {allPicked}
-          onpick={(row, range) => pick(search, people.rows, row, range)}
-          onpickall={takeOrLetGo}
-          oncursor={(id) => (search.cursor = id)}
-          onopen={(row) => void goto(`/people/${row.id}`)}
-          onlayout={(l) => layout.set(l)}
-          onend={() =>
-            people.list.hasNextPage && !people.list.isFetching && people.list.fetchNextPage()}
-        />
-      {/if}
-    </div>
-    <div class="absolute top-1 right-3 z-20 text-[0.85rem] max-md:hidden">
-      <ColumnChooser
+  <!-- What scrolls must be reachable by key. -->
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="panel min-h-0 overflow-auto" tabindex="0" role="region" aria-label="People">
+    {#if people.list.error}
+      <Trouble error={people.list.error} onretry={() => people.list.refetch()} />
+    {:else if people.list.isSuccess && people.rows.length === 0}
+      <p class="p-6 text-soft">
+        Nobody matches. Take a condition out, or widen one, and people show here.
+      </p>
+    {:else}
+      <ListTable
+        rows={people.rows}
         {fields}
         layout={layout.current}
+        selection={search.selection}
+        cursor={search.cursor}
+        first="Name"
+        {beside}
+        {allPicked}
+        onpick={(row, range) => pick(search, people.rows, row, range)}
+        onpickall={takeOrLetGo}
+        oncursor={(id) => (search.cursor = id)}
+        onopen={(row) => void goto(`/people/${row.id}`)}
         onlayout={(l) => layout.set(l)}
-        onusual={() => layout.reset()}
+        onend={() =>
+          people.list.hasNextPage && !people.list.isFetching && people.list.fetchNextPage()}
       />
-    </div>
+    {/if}
   </div>
   <aside
     class={`panel min-h-0 overflow-y-auto max-lg:order-first ${search.cursor === null ? 'max-lg:hidden' : 'max-lg:max-h-[38dvh]'}`}
@@ -183,12 +179,14 @@
   canBeMailed={people.canBeMailed}
   matching={people.tally.data?.total ?? 0}
   ready={people.ready}
+  onscreen={people.rows.length}
   who={people.who}
   {fields}
   layout={layout.current}
   archived={search.archived}
   ontakeall={() => (search.selection = takeHere())}
   ontakeready={() => (search.selection = takeAll('READY'))}
+  ontakeshown={() => (search.selection = onlyThese(people.rows.map((r) => r.id)))}
   onletgo={() => (search.selection = nobody)}
   onwrite={() => write(null)}
 />

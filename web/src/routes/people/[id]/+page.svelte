@@ -19,15 +19,24 @@
   import PageHead from '$lib/ui/PageHead.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { createInfiniteQuery, createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
 
+  /** So many happenings the server gives at once. */
+  const PAGE = 60;
   const id = $derived(Number(page.params.id));
   const queries = useQueryClient();
   const query = createQuery(() => ({ ...personQuery(id), refetchInterval: 8000 }));
-  const between = createQuery(() => ({
-    queryKey: ['between', id],
-    queryFn: () => answer(api.GET('/api/people/{id}/between', { params: { path: { id } } })),
+  const between = createInfiniteQuery(() => ({
+    queryKey: ['between-all', id],
+    queryFn: ({ pageParam }) =>
+      answer(
+        api.GET('/api/people/{id}/between', {
+          params: { path: { id }, query: { before: pageParam ?? undefined } }
+        })
+      ),
+    initialPageParam: null as string | null,
+    getNextPageParam: (last) => (last.length === PAGE ? (last.at(-1)?.at ?? null) : null),
     refetchInterval: 5000
   }));
   const person = $derived(query.data);
@@ -86,7 +95,12 @@
     <div class="flex flex-col gap-3.5"><FieldGroups {person} {mayChange} /></div>
     <div class="flex flex-col gap-3.5">
       <Panel title="Between us">
-        <div class="px-3.5 py-3"><BetweenUs happenings={between.data ?? []} /></div>
+        <div class="px-3.5 py-3">
+          <BetweenUs happenings={between.data?.pages.flat() ?? []} />
+          {#if between.hasNextPage}
+            <Act look="quiet" onclick={() => between.fetchNextPage()}>What came before</Act>
+          {/if}
+        </div>
       </Panel>
       <AroundPerson {person} {mayChange} ontask={() => (tasking = true)} />
       <History {person} />

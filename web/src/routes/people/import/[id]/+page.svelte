@@ -16,11 +16,16 @@
   import Tally, { type TallyPart } from '$lib/ui/Tally.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { notices } from '$lib/ui/notices.svelte';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { createQuery, keepPreviousData, useQueryClient } from '@tanstack/svelte-query';
 
   const id = $derived(Number(page.params.id));
+  /** The rows of the preview that are shown: of one outcome, or of all. */
+  let outcome = $state<string | null>(null);
   const queries = useQueryClient();
-  const query = createQuery(() => importQuery(id));
+  const query = createQuery(() => ({
+    ...importQuery(id, outcome),
+    placeholderData: keepPreviousData
+  }));
   const fields = createQuery(fieldsQuery);
   const run = $derived(query.data);
   let changed = $state.raw<ImportChoices | null>(null);
@@ -92,12 +97,19 @@
     </p>
   {/if}
   {#if judged && !changed}
-    <Tally label="Rows, by what becomes of them" {parts} onchoose={() => {}} />
+    <Tally
+      label="Rows, by what becomes of them"
+      {parts}
+      chosen={outcome}
+      onchoose={(key) => (outcome = key === outcome ? null : key)}
+    />
     {#if run.counts.bad}
       <p>
         <a class="font-semibold text-kelp underline" href={`/api/imports/${id}/bad.csv`}
-          >Save the {count(run.counts.bad)} rows that cannot be taken, with their reasons</a
-        >, mend them, and import that file.
+          >Save {run.counts.bad === 1
+            ? 'the row that cannot be taken, with its reason'
+            : `the ${count(run.counts.bad)} rows that cannot be taken, with their reasons`}</a
+        >, mend what is wrong, and import that file.
       </p>
     {/if}
     <Panel title="As it will be" class="flex-none">

@@ -1,6 +1,5 @@
 package app.jemble.bench;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +12,9 @@ import tools.jackson.databind.JsonNode;
 final class PeopleBench {
 
   private static final int PEOPLE = 1_000_000;
+
+  /** The colleagues are on record themselves. */
+  private static final int COLLEAGUES = 3;
   private static final int WARM_UPS = 2;
   private static final int RUNS = 7;
 
@@ -27,9 +29,16 @@ final class PeopleBench {
       group by 1
       """;
 
-  /** One question: its conditions at the API and by hand. */
-  private record Case(
-      String name, List<Map<String, Object>> conditions, String join, String where) {}
+  /** One question: its filter at the API and by hand. */
+  private record Case(String name, Map<String, Object> filter, String join, String where) {
+
+    Case(String name, List<Map<String, Object>> conditions, String join, String where) {
+      this(name, PeopleBench.filter(conditions, List.of()), join, where);
+    }
+  }
+
+  /** Written to a third of the people; half of those opened it. */
+  private static final int MAILING = 1;
 
   private static final List<Case> CASES =
       List.of(
@@ -56,6 +65,33 @@ final class PeopleBench {
               "join membership m on m.person_id = p.id",
               "extract(month from m.joined_on) = 4"),
           new Case(
+              "has_quote",
+              filter(
+                  List.of(),
+                  List.of(
+                      has(
+                          "QUOTE",
+                          condition("stage", "ANY_OF", "open"),
+                          condition("total", "MORE", "1000")))),
+              "",
+              """
+              exists (select from quote q where q.person_id = p.id and q.stage = 'open'
+                      and q.total > 1000)"""),
+          new Case(
+              "not_opened",
+              filter(
+                  List.of(),
+                  List.of(
+                      has(
+                          "MESSAGE",
+                          condition("mailing", "ANY_OF", "" + MAILING),
+                          condition("opened", "NO")))),
+              "",
+              """
+              exists (select from message s where s.person_id = p.id and s.state = 'sent'
+                      and s.mailing_id = 1 and not exists (select from response r
+                        where r.message_id = s.id and r.kind in ('OPENED', 'CLICKED', 'REPLIED')))"""),
+          new Case(
               "text_anywhere",
               List.of(condition("berth_name", "CONTAINS", "wake")),
               "",
@@ -67,27 +103,63 @@ final class PeopleBench {
     return Map.of("field", field, "operator", operator, "values", List.of(values));
   }
 
-  private static Map<String, Object> filter(List<Map<String, Object>> conditions) {
-    return Map.of("match", "ALL", "conditions", conditions, "groups", List.of());
+  private static Map<String, Object> filter(
+      List<Map<String, Object>> conditions, List<Map<String, Object>> related) {
+    return Map.of(
+        "match", "ALL", "conditions", conditions, "related", related, "groups", List.of());
+  }
+
+  private static Map<String, Object> has(
+      String kind, Map<String, Object> condition, Map<String, Object> andCondition) {
+    Map<String, Object> where = filter(List.of(condition, andCondition), List.of());
+    return Map.of("kind", kind, "atLeast", 1, "where", where);
+  }
+
+  private static Map<String, Object> who(Map<String, Object> filter) {
+    return Map.of("filter", filter);
   }
 
   static void run() throws Exception {
     try (RunningApp app = new RunningApp(PEOPLE, "--jemble.smtp.port=1")) {
       long there = app.sql.sql("select count(*) from person").query(Long.class).single();
-      if (there != PEOPLE) {
+      if (there != PEOPLE + COLLEAGUES) {
         throw new IllegalStateException("the database holds " + there + " people, not a million");
       }
-      app.sql.sql("vacuum analyze person").update();
+      aMailingToMany(app);
+      app.sql.sql("vacuum analyze").update();
       for (Case asked : CASES) {
         count(app, asked);
       }
       tallyOfAll(app);
       pages(app);
+      ImportBench.run(app);
     }
   }
 
+  private static void aMailingToMany(RunningApp app) {
+    app.sql
+        .sql(
+            """
+            insert into message (mailing_id, person_id, address, recipient, token, state, frozen, due_at, sent_at)
+            select 1, id, email, name, 'bench' || id, 'sent', '{}', now(), now()
+            from person
+            where id % 3 = 0 and email is not null
+            on conflict do nothing
+            """)
+        .update();
+    app.sql
+        .sql(
+            """
+            insert into response (message_id, mailing_id, person_id, kind, at)
+            select id, 1, person_id, 'OPENED', now()
+            from message
+            where token like 'bench%' and person_id % 2 = 0
+            """)
+        .update();
+  }
+
   private static void count(RunningApp app, Case asked) throws Exception {
-    Map<String, Object> filter = filter(asked.conditions());
+    Map<String, Object> filter = who(asked.filter());
     String byHand = BY_HAND.formatted(asked.join(), asked.where());
     long ours = app.api.post("/api/people/tally", filter).json().get("total").asLong();
     long theirs = 0;
@@ -111,23 +183,42 @@ final class PeopleBench {
 
   private static void tallyOfAll(RunningApp app) throws Exception {
     Figures.print(
-        "people.tally.ms", "ms", timed(() -> app.api.post("/api/people/tally", filter(List.of()))));
+        "people.tally.ms",
+        "ms",
+        timed(() -> app.api.post("/api/people/tally", who(filter(List.of(), List.of())))));
   }
 
   private static void pages(RunningApp app) throws Exception {
-    Map<String, Object> first = question(null);
+    Map<String, Object> first = question(CASES.get(0).filter(), null, null);
     Figures.print("people.page.ms", "ms", timed(() -> app.api.post("/api/people/page", first)));
     JsonNode page = app.api.post("/api/people/page", first).json();
     JsonNode last = page.get(page.size() - 1);
     Map<String, Object> next =
-        question(Map.of("nameKey", last.get("nameKey").asString(), "id", last.get("id").asLong()));
+        question(
+            CASES.get(0).filter(),
+            null,
+            Map.of("key", last.get("key").asString(), "id", last.get("id").asLong()));
     Figures.print("people.next_page.ms", "ms", timed(() -> app.api.post("/api/people/page", next)));
+    Map<String, Object> everyone = question(filter(List.of(), List.of()), null, null);
+    Figures.print("people.sort.ms", "ms", timed(() -> app.api.post("/api/people/page", everyone)));
+    for (String column : List.of("last_visit", "plan", "berth_name")) {
+      Map<String, Object> sorted = question(CASES.get(0).filter(), column, null);
+      Figures.print(
+          "people.sort." + column + ".ms",
+          "ms",
+          timed(() -> app.api.post("/api/people/page", sorted)));
+    }
   }
 
-  private static Map<String, Object> question(Map<String, Object> after) {
+  private static Map<String, Object> question(
+      Map<String, Object> filter, String sortBy, Map<String, Object> after) {
     Map<String, Object> question = new HashMap<>();
-    question.put("filter", filter(new ArrayList<>(CASES.get(0).conditions())));
-    question.put("reach", null);
+    question.put("who", who(filter));
+    question.put(
+        "columns",
+        List.of("plan", "joined_on", "last_visit", "address.place", "last_heard", "owner"));
+    question.put("sortBy", sortBy);
+    question.put("descending", false);
     question.put("after", after);
     return question;
   }

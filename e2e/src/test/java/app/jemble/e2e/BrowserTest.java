@@ -20,7 +20,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import org.testng.ITestResult;
 import org.testng.annotations.AfterClass;
+import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
 
 /** The running application in Debian's Chromium. */
@@ -81,6 +83,16 @@ abstract class BrowserTest extends ServerTest {
             complaints.add(message.text());
           }
         });
+  }
+
+  /** What was on the screen when a test failed, in target. */
+  @AfterMethod(alwaysRun = true)
+  public void keepPicture(ITestResult result) {
+    if (!result.isSuccess() && page != null) {
+      String name = getClass().getSimpleName() + "-" + result.getMethod().getMethodName();
+      page.screenshot(
+          new Page.ScreenshotOptions().setPath(Path.of("target", "failed-" + name + ".png")));
+    }
   }
 
   @AfterClass(alwaysRun = true)

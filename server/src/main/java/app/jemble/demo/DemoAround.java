@@ -26,8 +26,6 @@ class DemoAround {
   }
 
   void add() {
-    colleaguesOwnRecords();
-    introductions();
     offices();
     quotes();
     events();
@@ -44,47 +42,38 @@ class DemoAround {
     return clock.instant().atZone(ZoneId.of(DemoLoader.ZONE)).toLocalDate();
   }
 
-  /** Orla, Tomas and the manager are members themselves. */
-  private void colleaguesOwnRecords() {
+  /**
+   * Orla, Tomas and the manager are members themselves.
+   *
+   * @param firstId the id of the first of them; the others follow
+   * @return the ids of Orla and Tomas
+   */
+  List<Long> colleaguesOwnRecords(long firstId) {
     List<String> logins = List.of("orla", "tomas", "wilma");
-    for (String login : logins) {
-      Long own =
-          sql.sql(
-                  """
-                  insert into person (kind, first_name, last_name, email, number, owner_id, created_at, time_zone,
-                                      address_place, phone)
-                  select 'member', split_part(name, ' ', 1), split_part(name, ' ', 2), email,
-                         'TQ-' || (9000 + id), id, ?, 'Europe/London', 'Lowen Quay', '+44 7700 900' || (100 + id)
-                  from account where login = ?
-                  returning id
-                  """)
-              .params(List.of(Timestamp.from(Instant.parse("2012-04-01T09:00:00Z")), login))
-              .query(Long.class)
-              .single();
-      sql.sql("update account set person_id = ? where login = ?")
-          .params(List.of(own, login))
-          .update();
-      sql.sql(
-              """
-              insert into membership (person_id, plan, status, joined_on, renews_on)
-              values (?, 'Workshop', 'active', '2012-04-01', ?)
-              """)
-          .params(List.of(own, today().plusDays(120)))
-          .update();
+    for (int i = 0; i < logins.size(); i++) {
+      ownRecord(firstId + i, logins.get(i));
     }
+    return List.of(firstId, firstId + 1);
   }
 
-  /** Chains of introductions: some begin with Tomas or Orla, others with whoever came before. */
-  private void introductions() {
+  private void ownRecord(long id, String login) {
     sql.sql(
             """
-            update person p
-            set introduced_by = case when p.id % 8 = 0 then own.person_id else p.id - 1 - p.id % 5 end
-            from account own
-            where own.login = case when p.id % 3 = 0 then 'orla' else 'tomas' end
-              and p.id > 20 and p.id % 4 in (0, 1) and p.id % 7 < 4
-              and p.id <> own.person_id and p.id not in (select person_id from account where person_id is not null)
+            insert into person (id, kind, first_name, last_name, email, number, owner_id, created_at, time_zone,
+                                address_place, phone)
+            select ?, 'member', split_part(name, ' ', 1), split_part(name, ' ', 2), email,
+                   'TQ-' || (9000 + id), id, ?, 'Europe/London', 'Lowen Quay', '+44 7700 900' || (100 + id)
+            from account where login = ?
             """)
+        .params(List.of(id, Timestamp.from(Instant.parse("2012-04-01T09:00:00Z")), login))
+        .update();
+    sql.sql("update account set person_id = ? where login = ?").params(List.of(id, login)).update();
+    sql.sql(
+            """
+            insert into membership (person_id, plan, status, joined_on, renews_on)
+            values (?, 'Workshop', 'active', '2012-04-01', ?)
+            """)
+        .params(List.of(id, today().plusDays(120)))
         .update();
   }
 

@@ -140,10 +140,14 @@ class DemoLoader implements ApplicationRunner {
   private void addPeople() throws SQLException {
     List<Long> owners =
         List.of(accounts.findByLogin("orla").id(), accounts.findByLogin("tomas").id());
+    List<Long> introducers = around.colleaguesOwnRecords(settings.people() + 1L);
+    // Nobody is on the do-not-write list yet; a million need not be looked up in it.
+    sql.sql("alter table person disable trigger person_suppressed").update();
     inOne(
         connection ->
-            new DemoPeople(settings.seed(), clock.instant())
+            new DemoPeople(settings.seed(), clock.instant(), introducers)
                 .write(connection, settings.people(), owners, DemoWords.HOUSES.size()));
+    sql.sql("alter table person enable trigger person_suppressed").update();
     continueIds();
     // Some mail came back long ago, and some people left a topic.
     sql.sql(

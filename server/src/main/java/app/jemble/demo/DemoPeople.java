@@ -28,9 +28,14 @@ final class DemoPeople {
   private final Instant now;
   private final LocalDate today;
   private final Random random;
+  private final List<Long> introducers;
   private final List<Long> members = new ArrayList<>();
 
-  DemoPeople(long seed, Instant now) {
+  /**
+   * @param introducers the ids of two people who brought many of the others
+   */
+  DemoPeople(long seed, Instant now, List<Long> introducers) {
+    this.introducers = introducers;
     this.now = now;
     this.today = now.atZone(ZoneOffset.UTC).toLocalDate();
     this.random = new Random(seed);
@@ -60,6 +65,7 @@ final class DemoPeople {
             "address_place",
             "owner_id",
             "organisation_id",
+            "introduced_by",
             "tags",
             "source",
             "stage",
@@ -132,6 +138,7 @@ final class DemoPeople {
         DemoWords.PLACES.get(place),
         owners.get(random.nextInt(3) == 0 ? 1 : 0),
         random.nextInt(member ? 20 : 3) == 0 ? 1 + random.nextInt(organisations) : null,
+        introducedBy(id),
         tags(),
         random.nextInt(3) == 0 ? null : any(SOURCES, random),
         kind.equals("lead") ? any(STAGES, random) : null,
@@ -139,6 +146,14 @@ final class DemoPeople {
         created(),
         random.nextInt(90) == 0,
         attributes(member));
+  }
+
+  /** Some were brought by the first two, others by somebody who came before. */
+  private Long introducedBy(long id) {
+    if (id <= 20 || id % 4 > 1 || id % 7 > 3) {
+      return null;
+    }
+    return id % 8 == 0 ? introducers.get(id % 3 == 0 ? 0 : 1) : Long.valueOf(id - 1 - id % 5);
   }
 
   private String email(String first, String last, long id) {

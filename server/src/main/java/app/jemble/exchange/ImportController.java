@@ -100,8 +100,9 @@ class ImportController {
     return new ImportBegun(reader.read(shown, request.getInputStream()));
   }
 
+  /** Where it stands; {@code outcome} narrows the preview to rows of one outcome. */
   @GetMapping("/{id}")
-  ImportState state(@PathVariable long id) {
+  ImportState state(@PathVariable long id, @RequestParam(required = false) String outcome) {
     ImportRun run = imports.find(id);
     boolean moving = run.state().equals("checking") || run.state().equals("running");
     boolean judged = List.of("checked", "running", "done").contains(run.state());
@@ -120,7 +121,7 @@ class ImportController {
         columns(run),
         choices,
         judged ? counts(id) : Map.of(),
-        judged ? preview(id, choices) : List.of(),
+        judged ? preview(id, outcome, choices) : List.of(),
         run.batchId(),
         run.undone());
   }
@@ -147,8 +148,8 @@ class ImportController {
     return counts;
   }
 
-  private List<RowPreview> preview(long id, ImportChoices choices) {
-    return mapper.preview(id).stream()
+  private List<RowPreview> preview(long id, String outcome, ImportChoices choices) {
+    return mapper.preview(id, outcome).stream()
         .map(
             row -> {
               JsonNode values = json.readTree(row.values() == null ? "{}" : row.values());

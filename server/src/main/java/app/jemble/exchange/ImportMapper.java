@@ -235,11 +235,11 @@ interface ImportMapper {
       """
       select row_no, outcome, problem, person_id, values::text as values
       from import_row
-      where run_id = #{id}
+      where run_id = #{id} and (#{outcome}::text is null or outcome = #{outcome})
       order by outcome = 'bad' desc, outcome = 'changed' desc, row_no
       limit 20
       """)
-  List<PreviewRow> preview(long id);
+  List<PreviewRow> preview(@Param("id") long id, @Param("outcome") String outcome);
 
   @Select(
       """

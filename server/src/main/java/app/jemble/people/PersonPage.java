@@ -42,6 +42,7 @@ class PersonPage {
       List<OfficeHeld> offices,
       List<QuoteMade> quotes,
       List<TaskOpen> tasks,
+      List<EventSeen> events,
       List<Likely> likely) {}
 
   record PersonName(long id, String name) {}
@@ -89,6 +90,13 @@ class PersonPage {
       @Schema(nullable = true) String dueOn,
       boolean done,
       @Schema(nullable = true) String owner) {}
+
+  /**
+   * An event and what the person had to do with it.
+   *
+   * @param attendance asked, coming, came or missed
+   */
+  record EventSeen(long id, String name, Instant starts, String attendance) {}
 
   /** Somebody who may be the same person, and what makes it likely. */
   record Likely(long id, String name, String why) {}
@@ -141,6 +149,7 @@ class PersonPage {
         mapper.offices(id),
         mapper.quotes(id),
         mapper.tasks(id),
+        mapper.events(id),
         mapper.likely(id));
   }
 

@@ -82,6 +82,17 @@ interface PersonPageMapper {
       """)
   List<PersonPage.TaskOpen> tasks(long id);
 
+  @Select(
+      """
+      select e.id, e.name, e.starts_at as starts, a.state as attendance
+      from attendance a
+      join event e on e.id = a.event_id
+      where a.person_id = #{id}
+      order by e.starts_at desc
+      limit 50
+      """)
+  List<PersonPage.EventSeen> events(long id);
+
   /** The same address, phone, or name at the same postcode. */
   @Select(
       """

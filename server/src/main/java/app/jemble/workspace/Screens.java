@@ -15,7 +15,12 @@ class Screens {
     "/templates/**",
     "/mailings/**",
     "/outbox/**",
-    "/responses/**"
+    "/responses/**",
+    "/tasks",
+    "/quotes",
+    "/events",
+    "/lists",
+    "/settings/**"
   })
   String screen() {
     return "forward:/index.html";
