@@ -30,8 +30,8 @@
   let clash = $state<{ told: ChangeTold; field: string; mine: string | null } | null>(null);
   const clashLabel = $derived(person.fields.find((f) => f.name === clash?.field)?.label ?? '');
 
-  async function save(field: string, text: string | null): Promise<string | null> {
-    const saving = await saveField(queries, person, field, text);
+  async function save(field: string, text: string | null, seen: number): Promise<string | null> {
+    const saving = await saveField(queries, person, seen, field, text);
     if (saving && 'clash' in saving) {
       clash = { told: saving.clash, field, mine: text };
       await queries.invalidateQueries({ queryKey: ['person', person.id] });
@@ -43,9 +43,9 @@
   /** Whoever has seen what the other wrote may put their own over it. */
   async function putMine() {
     if (!clash) return;
-    const { field, mine } = clash;
+    const { field, mine, told } = clash;
     clash = null;
-    await save(field, mine);
+    await save(field, mine, told.id);
   }
 </script>
 
@@ -53,7 +53,12 @@
   <Panel title={group.title}>
     <dl class="px-3.5 pt-1 pb-3">
       {#each group.fields as field (field.name)}
-        <FieldRow {field} {mayChange} onsave={(text) => save(field.name, text)} />
+        <FieldRow
+          {field}
+          version={person.version}
+          {mayChange}
+          onsave={(text, seen) => save(field.name, text, seen)}
+        />
       {/each}
     </dl>
   </Panel>

@@ -8,16 +8,20 @@
 
   interface Props {
     field: PersonField;
+    /** The number of the person's last change, as it is known now. */
+    version: number;
     mayChange: boolean;
-    /** Saves what was written; answers a sentence when it cannot be. */
-    onsave: (text: string | null) => Promise<string | null>;
+    /** Saves what was written by who saw that version; answers a sentence when it cannot be. */
+    onsave: (text: string | null, version: number) => Promise<string | null>;
   }
 
-  let { field, mayChange, onsave }: Props = $props();
+  let { field, version, mayChange, onsave }: Props = $props();
 
   let editing = $state(false);
   let text = $state('');
   let wrong = $state<string | null>(null);
+  /** What the writer saw when they began; what comes in later they have not seen. */
+  let seen = 0;
   let box: HTMLDivElement;
 
   const shown = $derived(cellWords(field, field.text, session.zone));
@@ -28,6 +32,7 @@
 
   function begin() {
     text = written();
+    seen = version;
     wrong = null;
     editing = true;
   }
@@ -43,7 +48,7 @@
   async function save() {
     if (!editing) return;
     if (text === written()) return close();
-    wrong = await onsave(text.trim() === '' ? null : text);
+    wrong = await onsave(text.trim() === '' ? null : text, seen);
     if (wrong === null) close();
   }
 

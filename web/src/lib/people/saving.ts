@@ -7,10 +7,14 @@ import { undo } from './acts/doing';
 /** What came of saving a field: saved, a sentence that says what is wrong, or a clash. */
 export type Saving = { wrong: string } | { clash: ChangeTold } | null;
 
-/** Saves one field of a person as it was written; nothing is saved over what others changed. */
+/**
+ * Saves one field of a person as it was written; nothing is saved over what others changed after the
+ * version that the writer saw.
+ */
 export async function saveField(
   queries: QueryClient,
   person: Person,
+  version: number,
   field: string,
   text: string | null
 ): Promise<Saving> {
@@ -18,7 +22,7 @@ export async function saveField(
     const saved = await answer(
       api.PUT('/api/people/{id}', {
         params: { path: { id: person.id } },
-        body: { version: person.version, values: { [field]: text as string } }
+        body: { version, values: { [field]: text as string } }
       })
     );
     const clash = saved.conflicts[0];

@@ -155,6 +155,44 @@ alter table person add column reach text not null generated always as (
   end
 ) stored;
 
+-- What came back on a message, as filters ask for it; whoever clicked or replied has read it.
+alter table message
+  add column opened boolean not null default false,
+  add column clicked boolean not null default false,
+  add column replied boolean not null default false,
+  add column returned boolean not null default false,
+  add column has_left boolean not null default false;
+
+create function response_on_message() returns trigger language plpgsql as $$
+begin
+  update message
+  set opened = opened or new.kind in ('OPENED', 'CLICKED', 'REPLIED'),
+      clicked = clicked or new.kind = 'CLICKED',
+      replied = replied or new.kind = 'REPLIED',
+      returned = returned or new.kind in ('RETURNED_HARD', 'RETURNED_SOFT'),
+      has_left = has_left or new.kind = 'LEFT'
+  where id = new.message_id;
+  return null;
+end $$;
+
+update message m
+set opened = r.kinds && '{OPENED,CLICKED,REPLIED}',
+    clicked = 'CLICKED' = any(r.kinds),
+    replied = 'REPLIED' = any(r.kinds),
+    returned = r.kinds && '{RETURNED_HARD,RETURNED_SOFT}',
+    has_left = 'LEFT' = any(r.kinds)
+from (select message_id, array_agg(kind) as kinds from response group by message_id) r
+where r.message_id = m.id;
+
+create trigger response_on_message after insert on response
+  for each row execute function response_on_message();
+
+-- Narrow enough that a million are counted from them alone.
+create index message_of_mailing on message (mailing_id)
+  include (person_id, opened, clicked, replied) where state = 'sent';
+create index person_reach on person (id) include (reach) where archived_at is null;
+create index person_by_stage on person (stage) include (reach) where archived_at is null;
+
 create index person_introduced_by on person (introduced_by) where introduced_by is not null;
 create index person_by_kind_and_reach on person (kind, reach) where archived_at is null;
 

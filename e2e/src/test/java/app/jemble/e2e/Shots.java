@@ -2,7 +2,10 @@ package app.jemble.e2e;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
 /** Takes the pictures of docs/screenshots from the demo's data; run by ./jemble shots. */
@@ -25,6 +28,13 @@ public class Shots extends BrowserTest {
     page.waitForTimeout(SETTLE_MILLIS);
     filterPeople();
     shoot("people");
+    buildFilter();
+    shoot("filter");
+    page.navigate(home + "/people/" + personWithMuch());
+    shoot("person");
+    importPeople();
+    page.navigate(home + "/tasks");
+    shoot("tasks");
     page.navigate(home + "/templates/1");
     shoot("template");
     page.navigate(home + "/mailings/" + id("Spring slipway reminder"));
@@ -57,6 +67,60 @@ public class Shots extends BrowserTest {
     page.keyboard().press("j");
     page.keyboard().press("j");
     page.keyboard().press("x");
+  }
+
+  /** This week's open quotes, while their value is being chosen. */
+  private void buildFilter() {
+    page.navigate(home + "/people");
+    page.waitForTimeout(SETTLE_MILLIS);
+    page.keyboard().press("f");
+    page.keyboard().type("have a quote");
+    page.keyboard().press("Enter");
+    page.keyboard().type("Stage");
+    page.keyboard().press("Enter");
+    page.getByLabel("open").check();
+    page.locator("[role=dialog] button[type=submit]").click();
+    page.keyboard().press("Tab");
+    page.keyboard().press("Enter");
+    page.keyboard().type("Sent");
+    page.keyboard().press("Enter");
+    page.getByLabel("How Sent is compared").selectOption("IN_LAST");
+  }
+
+  private long personWithMuch() {
+    return sql.sql(
+            """
+            select p.id
+            from person p
+            join quote q on q.person_id = p.id
+            join task t on t.person_id = p.id
+            join message m on m.person_id = p.id
+            where p.reach = 'READY'
+            group by p.id
+            order by count(distinct m.id) desc, p.id
+            limit 1
+            """)
+        .query(Long.class)
+        .single();
+  }
+
+  private void importPeople() {
+    String file =
+        "Vorname;Surname;E-Mail;Tel;Join date;Plan;Town;Berth name\n"
+            + "Zoë;Sørli;zoe@sorli.example;07700 900111;25/12/2020;Sail;Umeå;Tern\n"
+            + "Ivo;Fenn;ivo at fenn;;1/2/2021;Oar;Oslo;Knot\n"
+            + "Una;Vale;una@vale.example;07700 900113;14/3/2022;Canoe;Porto;Skua\n"
+            + "Nils;Ostler;nils@ostler.example;07700 900114;30/6/2019;Family;Lagos;Dunlin\n";
+    page.navigate(home + "/people/import");
+    page.locator("input[type=file]")
+        .setInputFiles(
+            new FilePayload("harbour-club.csv", "text/csv", file.getBytes(StandardCharsets.UTF_8)));
+    page.waitForURL(Pattern.compile(".*/people/import/\\d+"));
+    page.getByLabel("Vorname goes into").selectOption("first_name");
+    shoot("import-mapping");
+    page.getByText("Check without changing anything").click();
+    page.getByText("Take 2 in").waitFor();
+    shoot("import-result");
   }
 
   private void dark() {

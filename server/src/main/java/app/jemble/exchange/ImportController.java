@@ -105,7 +105,7 @@ class ImportController {
   ImportState state(@PathVariable long id, @RequestParam(required = false) String outcome) {
     ImportRun run = imports.find(id);
     boolean moving = run.state().equals("checking") || run.state().equals("running");
-    boolean judged = List.of("checked", "running", "done").contains(run.state());
+    boolean judged = List.of("checked", "done").contains(run.state());
     ImportChoices choices = imports.choices(run);
     return new ImportState(
         id,

@@ -94,11 +94,11 @@ final class Columns {
             "mailing", Column.of("s.mailing_id").shownAs("g.name"),
             "subject", Column.of("s.subject"),
             "sent", Column.of("s.sent_at"),
-            "opened", Column.of(heard("'OPENED', 'CLICKED', 'REPLIED'")),
-            "clicked", Column.of(heard("'CLICKED'")),
-            "replied", Column.of(heard("'REPLIED'")),
-            "returned", Column.of(heard("'RETURNED_HARD', 'RETURNED_SOFT'")),
-            "left", Column.of(heard("'LEFT'"))));
+            "opened", Column.of("s.opened"),
+            "clicked", Column.of("s.clicked"),
+            "replied", Column.of("s.replied"),
+            "returned", Column.of("s.returned"),
+            "left", Column.of("s.has_left")));
   }
 
   private Columns() {}
@@ -129,13 +129,6 @@ final class Columns {
     return field.type() == FieldType.TAGS
         ? "cardinality(" + column.value() + ") = 0"
         : column.value() + " is null";
-  }
-
-  /** Whoever clicked or replied has read it, whatever became of the open mark. */
-  private static String heard(String kinds) {
-    return "exists (select from response r where r.message_id = s.id and r.kind in ("
-        + kinds
-        + "))";
   }
 
   private static String lastHeard(String what) {

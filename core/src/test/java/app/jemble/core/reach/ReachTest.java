@@ -28,6 +28,23 @@ public class ReachTest {
         .isEqualTo(Reach.LEFT_OUT);
   }
 
+  @Test
+  public void eachChannelJudgesItsOwnAddress() {
+    assertThat(by(Channel.TEXT, "+44 7700 900123")).isEqualTo(Reach.READY);
+    assertThat(by(Channel.TEXT, "07700 900123")).as("no country").isEqualTo(Reach.NOT_VALID);
+    assertThat(by(Channel.TEXT, null)).isEqualTo(Reach.NO_ADDRESS);
+    assertThat(by(Channel.APP, "installed")).isEqualTo(Reach.READY);
+    assertThat(by(Channel.APP, null)).isEqualTo(Reach.NO_ADDRESS);
+    assertThat(by(Channel.POST, "1 Quay Road, Lowen Quay")).isEqualTo(Reach.READY);
+    assertThat(by(Channel.EMAIL, "1 Quay Road")).isEqualTo(Reach.NOT_VALID);
+    assertThat(Reach.by(Channel.POST, new Facts("1 Quay Road", true, false, false, false, false)))
+        .isEqualTo(Reach.ASKED_NOT);
+  }
+
+  private static Reach by(Channel channel, String address) {
+    return Reach.by(channel, new Facts(address, false, false, false, false, false));
+  }
+
   private static Reach reach(String address, boolean asked, boolean left, boolean doNotWrite) {
     return Reach.byEmail(new Facts(address, asked, left, doNotWrite, false, false));
   }
