@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { ApiProblem, answer, guard, onSignedOut } from './client';
+import { ApiProblem, answer, guard, onSignedOut, send } from './client';
 
 function reply(status: number, body: unknown) {
   const response = new Response(null, { status });
@@ -41,5 +41,36 @@ describe('an answer', () => {
     onSignedOut.call = told;
     await expect(answer(reply(401, undefined))).rejects.toThrow('Please sign in first.');
     expect(told).toHaveBeenCalledOnce();
+  });
+});
+
+describe('what is no JSON', () => {
+  const answers = (status: number, body: string) =>
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(async () => new Response(body, { status }))
+    );
+
+  it('is sent with what every change must carry', async () => {
+    answers(200, 'row');
+    guard.header = 'X-Guard';
+    guard.token = 'secret';
+    const response = await send('/api/imports', 'application/octet-stream', 'a,b');
+    expect(await response.text()).toBe('row');
+    expect(fetch).toHaveBeenCalledWith(
+      '/api/imports',
+      expect.objectContaining({
+        headers: { 'Content-Type': 'application/octet-stream', 'X-Guard': 'secret' }
+      })
+    );
+  });
+  it('is refused with the server’s own sentence, or with one of ours', async () => {
+    answers(422, '{"detail": "The file is empty.", "field": "file"}');
+    await expect(send('/x', 'text/csv', '')).rejects.toMatchObject({
+      message: 'The file is empty.',
+      field: 'file'
+    });
+    answers(502, '<html>');
+    await expect(send('/x', 'text/csv', '')).rejects.toThrow(/Something went wrong at the server/);
   });
 });

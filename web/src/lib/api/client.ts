@@ -57,6 +57,24 @@ export async function answer<T>(call: Promise<Reply<T>>): Promise<T> {
   throw problem(reply.response.status, reply.error);
 }
 
+/** Sends what is not JSON, or gets what is not; throws an ApiProblem when the server would not. */
+export async function send(
+  path: string,
+  type: string,
+  body: BodyInit,
+  signal?: AbortSignal
+): Promise<Response> {
+  const response = await fetch(path, {
+    method: 'POST',
+    headers: { 'Content-Type': type, [guard.header]: guard.token },
+    body,
+    signal
+  });
+  if (response.ok) return response;
+  if (response.status === 401) onSignedOut.call();
+  throw problem(response.status, await response.json().catch(() => null));
+}
+
 function problem(status: number, error: unknown): ApiProblem {
   const detail = (error ?? {}) as { detail?: string; field?: string };
   return new ApiProblem(status, detail.detail ?? sentence(status), detail.field ?? '');

@@ -1,18 +1,11 @@
-import { answer, api, ApiProblem, guard } from '$lib/api/client';
+import { answer, api, send } from '$lib/api/client';
 import type { ImportState } from '$lib/api/types';
 
 /** Sends a file, or rows that were pasted; answers the id of the import it becomes. */
 export async function upload(file: Blob, name: string): Promise<number> {
-  const response = await fetch(`/api/imports?name=${encodeURIComponent(name)}`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/octet-stream', [guard.header]: guard.token },
-    body: file
-  });
-  const reply = (await response.json().catch(() => ({}))) as { id?: number; detail?: string };
-  if (!response.ok || reply.id === undefined) {
-    throw new ApiProblem(response.status, reply.detail ?? 'The file could not be read.', 'file');
-  }
-  return reply.id;
+  const path = `/api/imports?name=${encodeURIComponent(name)}`;
+  const response = await send(path, 'application/octet-stream', file);
+  return ((await response.json()) as { id: number }).id;
 }
 
 /** Where an import stands, with a preview of its rows, or of those of one outcome. */

@@ -8,6 +8,7 @@
   import Panel from '$lib/ui/Panel.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
+  import OfficePanel from './OfficePanel.svelte';
 
   interface Props {
     person: Person;
@@ -93,23 +94,4 @@
     </ul>
   </Panel>
 {/if}
-{#if person.offices.length}
-  <Panel title="Offices">
-    <ul class="px-3.5 py-2">
-      {#each person.offices as office (office.id)}
-        <li class="py-1">
-          <span class="font-semibold">{office.name}</span>
-          <span class="text-[0.87rem] text-soft">
-            {[
-              office.body,
-              office.since && `since ${calendarDay(office.since)}`,
-              office.until && `until ${calendarDay(office.until)}`
-            ]
-              .filter(Boolean)
-              .join(' · ')}
-          </span>
-        </li>
-      {/each}
-    </ul>
-  </Panel>
-{/if}
+<OfficePanel {person} {mayChange} />

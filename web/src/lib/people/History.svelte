@@ -23,6 +23,7 @@
     membership: 'Membership',
     archived: 'Archived',
     task: 'Task',
+    office: 'Office',
     merged_into: 'Merged'
   };
 

@@ -1,4 +1,4 @@
-import { ApiProblem, guard } from '$lib/api/client';
+import { ApiProblem, send } from '$lib/api/client';
 import type { PeopleTally, SelectionBody } from '$lib/api/types';
 
 /**
@@ -10,22 +10,14 @@ export async function watchTally(
   signal: AbortSignal,
   tell: (soFar: PeopleTally) => void
 ): Promise<PeopleTally> {
-  const response = await fetch('/api/people/tally/watch', {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json', [guard.header]: guard.token },
-    body: JSON.stringify(who),
+  const response = await send(
+    '/api/people/tally/watch',
+    'application/json',
+    JSON.stringify(who),
     signal
-  });
-  if (!response.ok || !response.body) {
-    const detail = (await response.json().catch(() => ({}))) as { detail?: string; field?: string };
-    throw new ApiProblem(
-      response.status,
-      detail.detail ?? 'The people could not be counted.',
-      detail.field ?? ''
-    );
-  }
+  );
   let last: PeopleTally | null = null;
-  for await (const line of lines(response.body)) {
+  for await (const line of lines(response.body as ReadableStream<Uint8Array>)) {
     last = JSON.parse(line) as PeopleTally;
     tell(last);
   }

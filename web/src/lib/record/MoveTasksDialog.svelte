@@ -1,13 +1,13 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
-  import { colleaguesQuery } from '$lib/api/queries';
   import type { SelectionBody } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
+  import ColleagueSelect from '$lib/session/ColleagueSelect.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
-  import { createQuery, type QueryClient } from '@tanstack/svelte-query';
-  import { Input, Select } from 'flowbite-svelte';
+  import type { QueryClient } from '@tanstack/svelte-query';
+  import { Input } from 'flowbite-svelte';
 
   interface Props {
     open: boolean;
@@ -18,7 +18,6 @@
 
   let { open = $bindable(), which, picked, queries }: Props = $props();
 
-  const colleagues = createQuery(() => ({ ...colleaguesQuery(), enabled: open }));
   let dueOn = $state('');
   let owner = $state('');
 
@@ -54,14 +53,7 @@
     </label>
     <label class="flex flex-col gap-1">
       To the colleague
-      <Select
-        placeholder=""
-        items={[
-          { value: '', name: 'whose they are' },
-          ...(colleagues.data ?? []).map((c) => ({ value: c.login, name: c.name }))
-        ]}
-        bind:value={owner}
-      />
+      <ColleagueSelect bind:value={owner} none="whose they are" />
     </label>
   </form>
   {#snippet actions()}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { guard } from '$lib/api/client';
+  import { send } from '$lib/api/client';
   import type { Layout, SelectionBody } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
   import Act from '$lib/ui/Act.svelte';
@@ -23,15 +23,8 @@
     busy = true;
     try {
       const { columns, sortBy, descending } = layout;
-      const response = await fetch('/api/people/export', {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json', [guard.header]: guard.token },
-        body: JSON.stringify({ who, form, columns, sortBy, descending })
-      });
-      if (!response.ok) {
-        const { detail } = (await response.json()) as { detail?: string };
-        throw new Error(detail ?? 'The people could not be exported.');
-      }
+      const wish = JSON.stringify({ who, form, columns, sortBy, descending });
+      const response = await send('/api/people/export', 'application/json', wish);
       download(await response.blob(), form === 'CSV' ? 'people.csv' : 'people.vcf');
       open = false;
     } catch (error) {

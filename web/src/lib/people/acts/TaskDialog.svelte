@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { colleaguesQuery } from '$lib/api/queries';
   import type { SelectionBody } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
+  import ColleagueSelect from '$lib/session/ColleagueSelect.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Ask from '$lib/ui/Ask.svelte';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { useQueryClient } from '@tanstack/svelte-query';
   import { Input, Select } from 'flowbite-svelte';
   import { act } from './doing';
 
@@ -17,7 +17,6 @@
   let { open = $bindable(), who, count }: Props = $props();
 
   const queries = useQueryClient();
-  const colleagues = createQuery(() => ({ ...colleaguesQuery(), enabled: open }));
   let kind = $state('call');
   let title = $state('');
   let dueOn = $state('');
@@ -59,14 +58,7 @@
     </label>
     <label class="col-span-2 flex flex-col gap-1">
       Whose it is
-      <Select
-        placeholder=""
-        items={[
-          { value: '', name: 'the owner of each person' },
-          ...(colleagues.data ?? []).map((c) => ({ value: c.login, name: c.name }))
-        ]}
-        bind:value={owner}
-      />
+      <ColleagueSelect bind:value={owner} none="the owner of each person" />
     </label>
   </form>
   {#snippet actions()}

@@ -71,7 +71,7 @@ final class ImportBench {
       if (now.get("state").asString().equals("failed")) {
         throw new IllegalStateException(now.get("trouble").asString());
       }
-      LockSupport.parkNanos(50_000_000);
+      LockSupport.parkNanos(400_000_000);
     }
   }
 

@@ -15,6 +15,7 @@ final class PeopleBench {
 
   /** The colleagues are on record themselves. */
   private static final int COLLEAGUES = 3;
+
   private static final int WARM_UPS = 2;
   private static final int RUNS = 7;
 

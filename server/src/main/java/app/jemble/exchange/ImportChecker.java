@@ -63,7 +63,6 @@ class ImportChecker {
     for (String required : workspace.requiredAttributes()) {
       mapper.refuseWithout(id, required, fields.find(required).orElseThrow().label());
     }
-    mapper.markNew(id);
     compare(id, fields);
   }
 
@@ -77,7 +76,7 @@ class ImportChecker {
       if (rows.isEmpty()) {
         return;
       }
-      List<RowReader.Read> read = rows.stream().map(r -> reader.read(r.cells())).toList();
+      List<RowReader.Read> read = rows.parallelStream().map(r -> reader.read(r.cells())).toList();
       mapper.putValues(
           id,
           rows.stream().map(r -> (long) r.rowNo()).toArray(Long[]::new),

@@ -99,11 +99,12 @@ interface ImportMapper {
       """)
   List<RawRow> rawRows(@Param("id") long id, @Param("after") int after, @Param("limit") int limit);
 
+  /** A sound row is of somebody new until a record is found. */
   @Update(
       """
       update import_row r
       set values = v.vals::jsonb, problem = v.problem, match_key = v.match_key, person_id = null,
-          outcome = case when v.problem is not null then 'bad' end
+          outcome = case when v.problem is null then 'new' else 'bad' end
       from unnest(#{rows}::bigint[], #{values}::text[], #{problems}::text[], #{keys}::text[])
         v (row_no, vals, problem, match_key)
       where r.run_id = #{id} and r.row_no = v.row_no
@@ -115,7 +116,7 @@ interface ImportMapper {
       @Param("problems") List<String> problems,
       @Param("keys") List<String> keys);
 
-  @Update("analyze import_row")
+  @Update("analyze import_row (run_id, row_no, match_key, outcome)")
   int analyze();
 
   /** The second row of the same person in one file cannot be taken. */
@@ -124,33 +125,36 @@ interface ImportMapper {
       update import_row r
       set problem = 'The same person as row ' || f.row_no || '.', outcome = 'bad'
       from (select match_key, min(row_no) as row_no
-            from import_row where run_id = #{id} and outcome is null
+            from import_row where run_id = #{id} and outcome is distinct from 'bad'
             group by match_key having count(*) > 1) f
-      where r.run_id = #{id} and r.match_key = f.match_key and r.row_no > f.row_no and r.outcome is null
+      where r.run_id = #{id} and r.match_key = f.match_key and r.row_no > f.row_no and r.outcome is distinct from 'bad'
       """)
   int refuseTwice(long id);
 
-  /** A key begins with what it is: e for an e-mail, n for a number, p for name and postcode. */
+  /**
+   * Whose record a row is; such a row is to be judged yet. A key begins with what it is: e for an
+   * e-mail, n for a number, p for name and postcode.
+   */
   @Update(
       """
       with found as (
         select r.row_no, min(p.id) as person, count(*) as people
         from import_row r
         join person p on p.archived_at is null and p.email_key = substr(r.match_key, 3)
-        where r.run_id = #{id} and r.outcome is null and r.match_key like 'e:%'
+        where r.run_id = #{id} and r.outcome is distinct from 'bad' and r.match_key like 'e:%'
         group by r.row_no
         union all
         select r.row_no, min(p.id), count(*)
         from import_row r
         join person p on p.archived_at is null and p.number = substr(r.match_key, 3)
-        where r.run_id = #{id} and r.outcome is null and r.match_key like 'n:%'
+        where r.run_id = #{id} and r.outcome is distinct from 'bad' and r.match_key like 'n:%'
         group by r.row_no
         union all
         select r.row_no, min(p.id), count(*)
         from import_row r
-        join person p on p.archived_at is null and p.name_key = split_part(substr(r.match_key, 3), '|', 1)
+        join person p on p.archived_at is null and p.name_key collate "C" = split_part(substr(r.match_key, 3), '|', 1) collate "C"
           and fold(replace(p.address_postcode, ' ', '')) = split_part(r.match_key, '|', 2)
-        where r.run_id = #{id} and r.outcome is null and r.match_key like 'p:%'
+        where r.run_id = #{id} and r.outcome is distinct from 'bad' and r.match_key like 'p:%'
         group by r.row_no
       )
       update import_row r
@@ -168,7 +172,7 @@ interface ImportMapper {
       update import_row r
       set problem = 'Another person has the number ' || (r.values ->> 'number') || '.', outcome = 'bad'
       from person p
-      where r.run_id = #{id} and r.outcome is null and p.number = r.values ->> 'number'
+      where r.run_id = #{id} and r.outcome is distinct from 'bad' and p.number = r.values ->> 'number'
         and p.id is distinct from r.person_id
       """)
   int refuseTakenNumbers(long id);
@@ -178,9 +182,9 @@ interface ImportMapper {
       update import_row r
       set problem = 'The same number as row ' || f.row_no || '.', outcome = 'bad'
       from (select values ->> 'number' as number, min(row_no) as row_no
-            from import_row where run_id = #{id} and outcome is null and jsonb_exists(values, 'number')
+            from import_row where run_id = #{id} and outcome is distinct from 'bad' and jsonb_exists(values, 'number')
             group by 1 having count(*) > 1) f
-      where r.run_id = #{id} and r.outcome is null and r.values ->> 'number' = f.number and r.row_no > f.row_no
+      where r.run_id = #{id} and r.outcome is distinct from 'bad' and r.values ->> 'number' = f.number and r.row_no > f.row_no
       """)
   int refuseNumbersTwice(long id);
 
@@ -188,7 +192,7 @@ interface ImportMapper {
       """
       update import_row r
       set problem = 'There is no plan, and a membership begins with its plan.', outcome = 'bad'
-      where r.run_id = #{id} and r.outcome is null and jsonb_exists_any(r.values, #{fields}) and not jsonb_exists(r.values, 'plan')
+      where r.run_id = #{id} and r.outcome is distinct from 'bad' and jsonb_exists_any(r.values, #{fields}) and not jsonb_exists(r.values, 'plan')
         and not exists (select from membership m where m.person_id = r.person_id)
       """)
   int refuseWithoutPlan(@Param("id") long id, @Param("fields") List<String> fields);
@@ -197,17 +201,10 @@ interface ImportMapper {
       """
       update import_row r
       set problem = #{label} || ' is required for every new person.', outcome = 'bad'
-      where r.run_id = #{id} and r.outcome is null and r.person_id is null and not jsonb_exists(r.values, #{field})
+      where r.run_id = #{id} and r.outcome is distinct from 'bad' and r.person_id is null and not jsonb_exists(r.values, #{field})
       """)
   int refuseWithout(
       @Param("id") long id, @Param("field") String field, @Param("label") String label);
-
-  @Update(
-      """
-      update import_row set outcome = 'new'
-      where run_id = #{id} and outcome is null and person_id is null
-      """)
-  int markNew(long id);
 
   /** Rows of people on record that are not judged yet. */
   @Select(
@@ -264,20 +261,12 @@ interface ImportMapper {
       @Param("after") int after,
       @Param("limit") int limit);
 
-  @Update(
-      """
-      update import_row r set person_id = v.person
-      from unnest(#{rows}::bigint[], #{people}::bigint[]) v (row_no, person)
-      where r.run_id = #{id} and r.row_no = v.row_no
-      """)
-  int putPeople(@Param("id") long id, @Param("rows") Long[] rows, @Param("people") Long[] people);
-
   @Select(
       """
       select person_id from import_row
-      where run_id = #{id} and outcome in ('new', 'changed', 'same')
+      where run_id = #{id} and outcome in ('changed', 'same')
       """)
-  List<Long> people(long id);
+  List<Long> knownPeople(long id);
 
   @Delete(
       "delete from import_row where run_id in (select id from import_run where touched_at < #{before})")

@@ -15,6 +15,7 @@ import java.util.function.IntConsumer;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Takes the sound rows of a checked import into the records, as one act. */
 @Service
@@ -45,7 +46,7 @@ class ImportRunner {
     int done = addNew(batch, run, choices, fields, progress);
     change(batch, run, fields, done, progress);
     if (choices.list() != null) {
-      lists.add(batch, choices.list(), mapper.people(run.id()));
+      lists.add(batch, choices.list(), mapper.knownPeople(run.id()));
     }
   }
 
@@ -66,10 +67,9 @@ class ImportRunner {
       List<String> values = rows.stream().map(r -> withKind(r.values(), choices.kind())).toList();
       needOrganisations(values);
       List<Long> people = changes.addEach(batch, mapped, values);
-      mapper.putPeople(
-          run.id(),
-          rows.stream().map(r -> (long) r.rowNo()).toArray(Long[]::new),
-          people.toArray(Long[]::new));
+      if (choices.list() != null) {
+        lists.add(batch, choices.list(), people);
+      }
       after = rows.get(rows.size() - 1).rowNo();
       done += rows.size();
       progress.accept(done);
@@ -77,11 +77,8 @@ class ImportRunner {
   }
 
   private String withKind(String values, String kind) {
-    return values.contains("\"kind\":")
-        ? values
-        : values.equals("{}")
-            ? "{\"kind\": \"" + kind + "\"}"
-            : "{\"kind\": \"" + kind + "\", " + values.substring(1);
+    ObjectNode row = (ObjectNode) json.readTree(values);
+    return row.has("kind") ? values : row.put("kind", kind).toString();
   }
 
   private void needOrganisations(List<String> values) {

@@ -93,19 +93,27 @@ interface PersonPageMapper {
       """)
   List<PersonPage.EventSeen> events(long id);
 
-  /** The same address, phone, or name at the same postcode. */
+  /**
+   * The same address, or the same name with the same phone or postcode. Two questions, so that each
+   * goes by its index.
+   */
   @Select(
       """
-      select o.id, o.name,
-             case when o.email_key = p.email_key then 'same e-mail'
-                  when o.phone = p.phone then 'same phone'
-                  else 'same name and postcode' end as why
-      from person p
-      join person o on o.id <> p.id and o.archived_at is null
-        and (o.email_key = p.email_key or (o.name_key = p.name_key
-             and (o.phone = p.phone or o.address_postcode = p.address_postcode)))
-      where p.id = #{id} and p.archived_at is null
-      order by o.id
+      select distinct on (id) id, name, why
+      from (
+        select o.id, o.name, 'same e-mail' as why
+        from person p
+        join person o on o.email_key = p.email_key
+        where p.id = #{id} and p.archived_at is null and o.id <> p.id and o.archived_at is null
+        union all
+        select o.id, o.name,
+               case when o.phone = p.phone then 'same name and phone' else 'same name and postcode' end
+        from person p
+        join person o on o.name_key collate "C" = p.name_key collate "C"
+        where p.id = #{id} and p.archived_at is null and o.id <> p.id and o.archived_at is null
+          and (o.phone = p.phone or o.address_postcode = p.address_postcode)
+      ) alike
+      order by id, why
       limit 5
       """)
   List<PersonPage.Likely> likely(long id);

@@ -68,7 +68,7 @@ public class PersonService {
   @Transactional
   long add(Map<String, String> values) {
     Map<Field, FieldValue> read = read(values);
-    if (named(read, "first_name") && named(read, "last_name") && named(read, "email")) {
+    if (lacks(read, "first_name") && lacks(read, "last_name") && lacks(read, "email")) {
       throw Problem.wrong("first_name", "Give at least a name or an e-mail address.");
     }
     requireAll(read);
@@ -81,14 +81,14 @@ public class PersonService {
     return id;
   }
 
-  private static boolean named(Map<Field, FieldValue> read, String name) {
+  private static boolean lacks(Map<Field, FieldValue> read, String name) {
     return read.entrySet().stream()
         .noneMatch(e -> e.getKey().name().equals(name) && !e.getValue().isEmpty());
   }
 
   private void requireAll(Map<Field, FieldValue> read) {
     for (String required : workspace.requiredAttributes()) {
-      if (named(read, required)) {
+      if (lacks(read, required)) {
         String label = workspace.fields().find(required).orElseThrow().label();
         throw Problem.wrong(required, label + " is required for every person.");
       }
@@ -114,7 +114,7 @@ public class PersonService {
       return new Saved(changes.version(id), null, conflicts, meanwhile);
     }
     for (String required : workspace.requiredAttributes()) {
-      if (values.containsKey(required) && named(read, required)) {
+      if (values.containsKey(required) && lacks(read, required)) {
         throw Problem.wrong(required, "This is required for every person.");
       }
     }

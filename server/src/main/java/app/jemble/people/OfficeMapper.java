@@ -1,0 +1,35 @@
+package app.jemble.people;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface OfficeMapper {
+
+  @Select(
+      value =
+          """
+          insert into office (person_id, name, body, since)
+          values (#{person}, #{o.name}, #{o.body}, #{o.since})
+          returning id
+          """,
+      affectData = true)
+  long begin(@Param("person") long person, @Param("o") OfficeService.Draft office);
+
+  @Update("update office set until = #{until} where id = #{id} and person_id = #{person}")
+  int end(@Param("person") long person, @Param("id") long id, @Param("until") LocalDate until);
+
+  @Select("select since from office where id = #{id}")
+  LocalDate since(long id);
+
+  @Delete("delete from office where id = any(#{ids})")
+  int remove(@Param("ids") Long[] ids);
+
+  @Select("select distinct name from office order by name limit 100")
+  List<String> names();
+}

@@ -1,0 +1,132 @@
+<script lang="ts">
+  import { answer, api } from '$lib/api/client';
+  import type { Person } from '$lib/api/types';
+  import { calendarDay } from '$lib/format/dates';
+  import Act from '$lib/ui/Act.svelte';
+  import Ask from '$lib/ui/Ask.svelte';
+  import Panel from '$lib/ui/Panel.svelte';
+  import { notices } from '$lib/ui/notices.svelte';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { Input } from 'flowbite-svelte';
+  import { undo } from './acts/doing';
+
+  interface Props {
+    person: Person;
+    mayChange: boolean;
+  }
+
+  let { person, mayChange }: Props = $props();
+
+  const queries = useQueryClient();
+  const today = new Date().toISOString().slice(0, 10);
+  let open = $state(false);
+  let name = $state('');
+  let body = $state('');
+  let since = $state(today);
+  const known = createQuery(() => ({
+    queryKey: ['offices'],
+    queryFn: () => answer(api.GET('/api/offices')),
+    enabled: open
+  }));
+
+  async function step(work: () => Promise<number | undefined>, words: string) {
+    try {
+      const act = await work();
+      open = false;
+      await queries.invalidateQueries();
+      notices.say(words, act === undefined ? undefined : () => void undo(queries, act));
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  const begin = () =>
+    step(async () => {
+      const begun = await answer(
+        api.POST('/api/people/{person}/offices', {
+          params: { path: { person: person.id } },
+          body: { name, body: body || null, since: since || null }
+        })
+      );
+      return begun.act;
+    }, `${person.name} holds the office.`);
+
+  const end = (id: number) =>
+    step(async () => {
+      await answer(
+        api.PUT('/api/people/{person}/offices/{id}', {
+          params: { path: { person: person.id, id } },
+          body: { until: today }
+        })
+      );
+      return undefined;
+    }, 'The office has ended today.');
+</script>
+
+{#if person.offices.length || mayChange}
+  <Panel title="Offices">
+    {#snippet aside()}
+      {#if mayChange}
+        <button
+          type="button"
+          class="min-h-6 font-semibold text-kelp hover:underline"
+          onclick={() => (open = true)}>+ office</button
+        >
+      {/if}
+    {/snippet}
+    <ul class="px-3.5 py-2">
+      {#each person.offices as office (office.id)}
+        <li class="flex items-baseline gap-3 py-1">
+          <span class="flex-1">
+            <span class="font-semibold">{office.name}</span>
+            <span class="text-[0.87rem] text-soft">
+              {[
+                office.body,
+                office.since && `since ${calendarDay(office.since)}`,
+                office.until && `until ${calendarDay(office.until)}`
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </span>
+          </span>
+          {#if mayChange && !office.until}
+            <Act look="quiet" onclick={() => end(office.id)}>Ends today</Act>
+          {/if}
+        </li>
+      {:else}
+        <li class="py-1 text-soft">None held.</li>
+      {/each}
+    </ul>
+  </Panel>
+{/if}
+
+<Ask bind:open title={`An office for ${person.name}`}>
+  <form
+    id="office-form"
+    class="grid grid-cols-2 gap-3"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void begin();
+    }}
+  >
+    <label class="col-span-2 flex flex-col gap-1">
+      Office
+      <Input bind:value={name} maxlength={80} required list="offices-in-use" data-autofocus />
+    </label>
+    <datalist id="offices-in-use">
+      {#each known.data ?? [] as office (office)}<option value={office}></option>{/each}
+    </datalist>
+    <label class="flex flex-col gap-1">
+      Body it belongs to
+      <Input bind:value={body} maxlength={80} placeholder="Committee" />
+    </label>
+    <label class="flex flex-col gap-1">
+      Since
+      <Input type="date" bind:value={since} />
+    </label>
+  </form>
+  {#snippet actions()}
+    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
+    <Act look="main" type="submit" form="office-form" disabled={!name.trim()}>Give it</Act>
+  {/snippet}
+</Ask>

@@ -1,0 +1,25 @@
+<script lang="ts">
+  import { colleaguesQuery } from '$lib/api/queries';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { Select } from 'flowbite-svelte';
+
+  interface Props {
+    /** The colleague's login; empty for none in particular. */
+    value: string;
+    /** What is said for none in particular. */
+    none: string;
+  }
+
+  let { value = $bindable(), none }: Props = $props();
+
+  const colleagues = createQuery(colleaguesQuery);
+</script>
+
+<Select
+  placeholder=""
+  items={[
+    { value: '', name: none },
+    ...(colleagues.data ?? []).map((c) => ({ value: c.login, name: c.name }))
+  ]}
+  bind:value
+/>
