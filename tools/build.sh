@@ -38,9 +38,12 @@ test_environment() {
 
 run_tests() {
   test_environment
-  local status=0
-  mvn -B -ntp verify -Dstyle.color=never 2>&1 | grep -vE '^(\[INFO\] *$|SLF4J)' || true
+  local status
+  # Without "set -e" for this line: whatever follows a failed pipe would overwrite its status.
+  set +e
+  mvn -B -ntp verify -Dstyle.color=never 2>&1 | grep -vE '^(\[INFO\] *$|SLF4J)'
   status="${PIPESTATUS[0]}"
+  set -e
   count_tests "$status"
 }
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Happening, Person } from '$lib/api/types';
   import { calendarDay, dayAndTime } from '$lib/format/dates';
+  import { afterName } from '$lib/format/numbers';
   import { moneyWords } from '$lib/list/cell';
   import { happening } from '$lib/response/kinds';
   import { session } from '$lib/session/session.svelte';
@@ -18,8 +19,7 @@
     {#each happenings as step, i (i)}
       {@const told = happening(step.kind)}
       <li class="mb-3 text-[0.93rem]">
-        <strong>{told.word}</strong>
-        {told.after}“{step.mailing}”
+        <strong>{told.word}</strong>{afterName(told.after)}“{step.mailing}”
         <span class="block text-soft">
           {dayAndTime(step.at, session.zone)}
           {#if step.kind === 'SENT'}

@@ -73,6 +73,7 @@ public class Shots extends BrowserTest {
   private void buildFilter() {
     page.navigate(home + "/people");
     page.waitForTimeout(SETTLE_MILLIS);
+    page.getByText("Clear").click();
     page.keyboard().press("f");
     page.keyboard().type("have a quote");
     page.keyboard().press("Enter");
