@@ -124,8 +124,9 @@ public class DeskTest extends ServerTest {
         sql.sql("select person_id from response where kind = 'REPLIED' limit 1")
             .query(Long.class)
             .single();
-    JsonNode page = api.get("/api/people/" + person).json();
-    assertThat(page.get("between").toString()).contains("\"REPLIED\"").contains("\"SENT\"");
+    assertThat(api.get("/api/people/" + person).status()).isEqualTo(200);
+    JsonNode between = api.get("/api/people/" + person + "/between").json();
+    assertThat(between.toString()).contains("\"REPLIED\"").contains("\"SENT\"");
     assertThat(api.get("/api/people/99999999").status()).isEqualTo(404);
     assertThat(api.get("/api/people/abc").status()).isEqualTo(400);
   }
