@@ -61,3 +61,16 @@ export const outboxTallyQuery = (mailingId: number | undefined) => ({
   queryFn: () => answer(api.GET('/api/outbox/tally', { params: { query: { mailingId } } })),
   refetchInterval: 2000
 });
+
+/** Letterheads by name, the usual one first. */
+export const letterheadsQuery = () => ({
+  queryKey: ['letterheads'],
+  queryFn: () => answer(api.GET('/api/letterheads')),
+  staleTime: 10_000
+});
+
+/** Filters kept under a name, one's own and shared ones. */
+export const keptFiltersQuery = () => ({
+  queryKey: ['kept', 'people'],
+  queryFn: () => answer(api.GET('/api/filters', { params: { query: { subject: 'people' } } }))
+});

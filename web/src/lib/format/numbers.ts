@@ -28,3 +28,9 @@ export function shortName(name: string): string {
   const [first = '', ...rest] = name.split(' ');
   return rest.length ? `${[...first][0] ?? ''}. ${rest.join(' ')}` : name;
 }
+
+/** A size in octets as "84 KB" or "1.2 MB". */
+export function octets(n: number): string {
+  if (n < 1024) return `${n} octets`;
+  return n < 1024 * 1024 ? `${Math.round(n / 1024)} KB` : `${(n / 1024 / 1024).toFixed(1)} MB`;
+}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { answer, api } from '$lib/api/client';
   import { mailingsQuery, templatesQuery } from '$lib/api/queries';
+  import { peopleNamed } from '$lib/people/named';
   import Ask from '$lib/ui/Ask.svelte';
   import { Input } from 'flowbite-svelte';
   import { createQuery } from '@tanstack/svelte-query';
@@ -11,34 +11,7 @@
   let words = $state('');
   let at = $state(0);
 
-  const people = createQuery(() => ({
-    queryKey: ['finder-people', words.trim()],
-    queryFn: ({ signal }) =>
-      answer(
-        api.POST('/api/people/page', {
-          body: {
-            who: {
-              filter: {
-                match: 'ALL',
-                conditions: [{ field: 'name', operator: 'CONTAINS', values: [words.trim()] }],
-                related: [],
-                groups: []
-              },
-              reach: null,
-              picks: null,
-              leftOut: null,
-              archived: false
-            },
-            columns: [],
-            sortBy: null,
-            descending: false,
-            after: null
-          },
-          signal
-        })
-      ),
-    enabled: keys.finder && words.trim().length > 1
-  }));
+  const people = createQuery(() => peopleNamed(words, [], keys.finder));
   const mailings = createQuery(() => ({ ...mailingsQuery(), enabled: keys.finder }));
   const templates = createQuery(() => ({ ...templatesQuery(), enabled: keys.finder }));
   const results = $derived(

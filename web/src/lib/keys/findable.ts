@@ -25,6 +25,8 @@ export function found(
     { name: 'Events', kind: 'screen', path: '/events' },
     { name: 'Lists of people', kind: 'screen', path: '/lists' },
     { name: 'Import people', kind: 'do', path: '/people/import' },
+    { name: 'Letterheads', kind: 'screen', path: '/letterheads' },
+    { name: 'Your signature', kind: 'settings', path: '/settings/signature' },
     { name: 'Fields of this workspace', kind: 'settings', path: '/settings/fields' },
     { name: 'New template', kind: 'do', path: '/templates/new' },
     { name: 'Keys', kind: 'show', path: '?' },

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
-  import { templatesQuery } from '$lib/api/queries';
+  import { mailingsQuery, templatesQuery } from '$lib/api/queries';
   import type { Filter } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
   import MergeText from '$lib/template/MergeText.svelte';
@@ -9,24 +9,32 @@
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
+  /** How many of the last mailings are offered to begin from. */
+  const SHOWN = 3;
+
   interface Props {
     open: boolean;
     /** How many will be in the audience. */
     count: number;
     filter: Filter | null;
+    /** The name under which the filter is kept, if it is. */
+    name?: string | null;
     picks: number[];
     leftOut: number[];
   }
 
-  let { open = $bindable(), count, filter, picks, leftOut }: Props = $props();
+  let { open = $bindable(), count, filter, name = null, picks, leftOut }: Props = $props();
 
   const templates = createQuery(() => ({ ...templatesQuery(), enabled: open }));
+  const mailings = createQuery(() => ({ ...mailingsQuery(), enabled: open }));
+  const sent = $derived((mailings.data ?? []).filter((m) => m.releasedAt).slice(0, SHOWN));
   let busy = $state(false);
 
-  async function begin(templateId: number | null) {
+  async function begin(templateId: number | null, mailingId: number | null = null) {
     busy = true;
     try {
-      const body = { filter, picks, leftOut, templateId };
+      const parts = filter ? [{ name, filter }] : [];
+      const body = { parts, picks, leftOut, templateId, mailingId };
       const begun = await answer(api.POST('/api/mailings', { body }));
       open = false;
       await goto(`/mailings/${begun.id}`);
@@ -53,7 +61,9 @@
 </script>
 
 <Ask bind:open title={`Write to ${people(count)}`}>
-  <p class="mb-2 text-soft">Begin from a template, or from an empty message.</p>
+  <p class="mb-2 text-soft">
+    Begin from a template, from a mailing that was sent, or from an empty message.
+  </p>
   <!-- The buttons inside are what is used; the list only moves between them. -->
   <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
   <ul
@@ -73,6 +83,21 @@
           <span class="block font-semibold">{template.name}</span>
           <span class="block truncate text-[0.87rem] text-soft"
             ><MergeText text={template.subject} /></span
+          >
+        </button>
+      </li>
+    {/each}
+    {#each sent as mailing (mailing.id)}
+      <li>
+        <button
+          type="button"
+          class="w-full rounded-lg border border-line-soft px-3 py-2 text-left hover:bg-kelp-pale focus:bg-kelp-pale"
+          disabled={busy}
+          onclick={() => begin(null, mailing.id)}
+        >
+          <span class="block font-semibold">{mailing.name}</span>
+          <span class="block truncate text-[0.87rem] text-soft"
+            >as sent before: <MergeText text={mailing.subject} /></span
           >
         </button>
       </li>

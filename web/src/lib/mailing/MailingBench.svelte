@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { answer, api } from '$lib/api/client';
   import { fieldsQuery, topicsQuery } from '$lib/api/queries';
   import type { AudiencePerson, Bench } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
@@ -7,19 +6,21 @@
   import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { notices } from '$lib/ui/notices.svelte';
+  import Progress from '$lib/ui/Progress.svelte';
   import Tally from '$lib/ui/Tally.svelte';
-  import {
-    createInfiniteQuery,
-    createQuery,
-    keepPreviousData,
-    useQueryClient
-  } from '@tanstack/svelte-query';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
   import { BenchActs } from './acts.svelte';
+  import { audienceWords } from './audience';
+  import AudienceDialog from './AudienceDialog.svelte';
   import { BenchState } from './bench.svelte';
+  import CopyMenu from './CopyMenu.svelte';
   import { lookParts, whichOf, type Which } from './lookParts';
   import MessagePane from './MessagePane.svelte';
+  import OptionsDialog from './OptionsDialog.svelte';
+  import { OwnWriting } from './own.svelte';
   import ProofPane from './ProofPane.svelte';
+  import { benchQuestions } from './questions.svelte';
   import ReleaseDialog from './ReleaseDialog.svelte';
   import RunSheet from './RunSheet.svelte';
   import UnderWay from './UnderWay.svelte';
@@ -35,94 +36,82 @@
   // The bench begins with what the server has and then saves what is changed here.
   // svelte-ignore state_referenced_locally
   const bench = new BenchState(mailing);
-  const id = $derived(bench.mailing.id);
+  const own = new OwnWriting(bench);
   const acts = new BenchActs(bench, queries);
   const editable = $derived(bench.isDraft && (session.colleague?.mayWrite ?? false));
   let which = $state.raw<Which | null>(null);
   let name = $state('');
   let chosen = $state<number | null>(null);
-  let releasing = $state(false);
+  let open = $state<'release' | 'audience' | 'options' | null>(null);
 
   const fields = createQuery(fieldsQuery);
   const topics = createQuery(topicsQuery);
-  const path = $derived({ path: { id } });
-  const look = createQuery(() => ({
-    queryKey: ['look', id, bench.revision],
-    queryFn: ({ signal }) => answer(api.GET('/api/mailings/{id}/look', { params: path, signal })),
-    placeholderData: keepPreviousData
-  }));
-  const audience = createInfiniteQuery(() => ({
-    queryKey: ['audience', id, bench.revision, which, name.trim()],
-    queryFn: ({ pageParam, signal }) => {
-      const query = {
-        part: which?.part,
-        reach: which?.reach,
-        finding: which?.finding,
-        about: which?.about,
-        name: name.trim() || undefined,
-        after: pageParam
-      };
-      return answer(api.GET('/api/mailings/{id}/audience', { params: { ...path, query }, signal }));
-    },
-    initialPageParam: undefined as number | undefined,
-    getNextPageParam: (last: AudiencePerson[]) => (last.length === 500 ? last[499]?.id : undefined),
-    placeholderData: keepPreviousData
-  }));
-  const list = $derived(audience.data?.pages.flat() ?? []);
-  const current = $derived(chosen ?? list[0]?.id ?? null);
-  const proof = createQuery(() => ({
-    queryKey: ['proof', id, bench.revision, current],
-    queryFn: ({ signal }) =>
-      answer(
-        api.GET('/api/mailings/{id}/proofs/{personId}', {
-          params: { path: { id, personId: current ?? 0 } },
-          signal
-        })
-      ),
-    enabled: current !== null,
-    placeholderData: keepPreviousData
-  }));
+  const asked = benchQuestions(
+    bench,
+    () => ({ which, name }),
+    () => chosen
+  );
+  const { look, audience, proof } = asked;
+  const list = $derived(asked.list);
+  const current = $derived(asked.current);
   const place = $derived(list.findIndex((p) => p.id === current) + 1);
   const shownOf = $derived(which || name ? list.length : (look.data?.total ?? list.length));
+  const hints = $derived({
+    samples: proof.data?.samples,
+    lacks: look.data?.lacks,
+    of: look.data?.ready
+  });
 
   function show(wanted: Which | null) {
     which = wanted;
     chosen = null;
   }
 
+  function choose(id: number) {
+    chosen = id;
+    if (own.person && own.person.id !== id) void own.close();
+  }
+
   function step(by: number) {
     const next = list[Math.max(0, Math.min(list.length - 1, place - 1 + by))];
     if (!next) return;
-    chosen = next.id;
+    choose(next.id);
     document.getElementById(`who-${next.id}`)?.scrollIntoView({ block: 'nearest' });
     if (place > list.length - 20 && audience.hasNextPage) void audience.fetchNextPage();
   }
 
   function leaveOut(person: AudiencePerson) {
-    bench.leftOut = [...bench.leftOut, person.id];
-    bench.changed();
+    bench.set('leftOut', [...bench.leftOut, person.id]);
     notices.say(`${person.name} is left out.`, () => takeIn(person));
   }
 
   function takeIn(person: AudiencePerson) {
-    bench.leftOut = bench.leftOut.filter((p) => p !== person.id);
-    bench.changed();
+    bench.set(
+      'leftOut',
+      bench.leftOut.filter((p) => p !== person.id)
+    );
   }
 
-  function copy() {
-    if (current !== null) void acts.sendCopy(current, proof.data?.toName ?? '');
+  function copy(colleague: number | null = null) {
+    if (current !== null) void acts.sendCopy(current, proof.data?.toName ?? '', colleague);
+  }
+
+  function writeOwn() {
+    if (!proof.data) return;
+    own.open(proof.data.personId, proof.data.toName).catch((error: unknown) => notices.fail(error));
   }
 
   async function release() {
     await acts.release();
-    releasing = false;
+    open = null;
   }
 
   async function openRelease() {
     if (!editable) return;
+    await own.close();
     await bench.save();
     await look.refetch();
-    releasing = bench.saving !== 'failed';
+    if (bench.saving !== 'failed') open = 'release';
   }
 
   onMount(() =>
@@ -138,7 +127,7 @@
 <svelte:head><title>{bench.name} · Jemble</title></svelte:head>
 <svelte:window
   onbeforeunload={(event) => {
-    if (bench.saving !== 'saved') event.preventDefault();
+    if (bench.saving !== 'saved' || own.saving !== 'saved') event.preventDefault();
   }}
 />
 
@@ -159,9 +148,12 @@
         onchoose={(key) => show(look.data ? whichOf(key, look.data) : null)}
       />
     {/if}
+    {#if asked.progress}
+      <Progress label="People looked at" value={asked.progress.looked} of={asked.progress.of} />
+    {/if}
   </div>
   {#if editable}
-    <Act onclick={copy} disabled={acts.busy || current === null} shortcut="c">Send me a copy</Act>
+    <CopyMenu disabled={acts.busy || current === null} oncopy={copy} />
     <Act look="main" onclick={openRelease} disabled={acts.busy} shortcut="r">
       Release {count(look.data?.ready ?? 0)}…
     </Act>
@@ -179,32 +171,55 @@
   class="grid min-h-0 flex-1 grid-cols-[minmax(0,262fr)_minmax(0,566fr)_minmax(0,388fr)] gap-3 max-lg:flex-none max-lg:grid-cols-1"
 >
   <WhoPane
-    words={bench.mailing.audienceWords}
+    words={audienceWords(bench.parts, bench.picks.length, bench.leaveParts)}
     total={look.data?.total ?? 0}
+    ownWords={look.data?.ownWords ?? 0}
     {list}
     {which}
     {current}
     {editable}
     {name}
     onname={(n) => ((name = n), (chosen = null))}
-    onchoose={(p) => (chosen = p)}
+    onchoose={choose}
+    onchange={() => (open = 'audience')}
+    onown={() => show({ ownWords: true, words: 'with own wording' })}
     onall={() => show(null)}
     onleaveout={leaveOut}
     ontakein={takeIn}
     onend={() => audience.hasNextPage && !audience.isFetching && audience.fetchNextPage()}
   />
   {#if fields.data}
-    <MessagePane {bench} fields={fields.data.merge} look={look.data} {editable} onshow={show} />
+    <MessagePane
+      {bench}
+      {own}
+      fields={fields.data.merge}
+      {hints}
+      look={look.data}
+      {editable}
+      onshow={show}
+      onoptions={() => (open = 'options')}
+      onsavetemplate={(as) => acts.saveTemplate(as)}
+    />
   {/if}
-  <ProofPane proof={proof.data} error={proof.error} {place} of={shownOf} onstep={step} />
+  <ProofPane
+    proof={proof.data}
+    error={proof.error}
+    {place}
+    of={shownOf}
+    {editable}
+    onstep={step}
+    onmended={() => bench.refresh()}
+    onown={writeOwn}
+    ondropown={() => proof.data && own.drop(proof.data.personId, proof.data.toName)}
+  />
 </div>
 {#if bench.isDraft}
   <RunSheet
     {bench}
     look={look.data}
-    topics={topics.data ?? []}
     {editable}
     ondiscard={() => acts.discard()}
+    onoptions={() => (open = 'options')}
   />
 {:else}
   <UnderWay
@@ -214,9 +229,18 @@
     onwithdraw={() => acts.withdraw()}
   />
 {/if}
+<AudienceDialog
+  bind:open={() => open === 'audience', (is) => (open = is ? 'audience' : null)}
+  {bench}
+/>
+<OptionsDialog
+  bind:open={() => open === 'options', (is) => (open = is ? 'options' : null)}
+  {bench}
+  topics={topics.data ?? []}
+/>
 {#if look.data}
   <ReleaseDialog
-    bind:open={releasing}
+    bind:open={() => open === 'release', (is) => (open = is ? 'release' : null)}
     look={look.data}
     startWall={bench.startWall}
     busy={acts.busy}

@@ -1,57 +1,75 @@
 <script lang="ts">
   import type { Look, MergeFieldName } from '$lib/api/types';
+  import type { Hints } from '$lib/template/picking';
   import TextEditor from '$lib/template/TextEditor.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import type { BenchState } from './bench.svelte';
+  import FilesLine from './FilesLine.svelte';
   import FindingList from './FindingList.svelte';
   import type { Which } from './lookParts';
+  import OwnBand from './OwnBand.svelte';
+  import type { OwnWriting } from './own.svelte';
+  import { countingWords, voiceWords } from './sending';
+  import TemplateMenu from './TemplateMenu.svelte';
 
   interface Props {
     bench: BenchState;
+    own: OwnWriting;
     fields: MergeFieldName[];
+    hints: Hints;
     look: Look | undefined;
     editable: boolean;
     onshow: (which: Which) => void;
+    onoptions: () => void;
+    onsavetemplate: (name: string | null) => void;
   }
 
-  let { bench, fields, look, editable, onshow }: Props = $props();
+  let { bench, own, fields, hints, look, editable, onshow, onoptions, onsavetemplate }: Props =
+    $props();
   let body = $state<TextEditor>();
 
+  /** The words on the bench: everybody's, or one person's alone. */
+  const words = $derived(own.person ? own : bench);
   const saved = $derived(
     {
       saved: editable ? 'saved' : 'released',
       changed: 'not saved yet',
       saving: 'saving…',
       failed: 'not saved'
-    }[bench.saving]
+    }[words.saving]
   );
 </script>
 
 <Panel title="Message">
   {#snippet aside()}
-    {#if bench.mailing.followsId}
-      in the thread of
-      <a class="text-kelp underline" href={`/responses/${bench.mailing.followsId}`}
-        >“{bench.mailing.followsName}”</a
-      > ·
-    {:else if bench.mailing.templateName}
-      from template “{bench.mailing.templateName}” ·
-    {/if}
-    {saved}
+    <span class="flex items-center justify-end gap-1.5">
+      {#if bench.mailing.followsId}
+        in the thread of
+        <a class="text-kelp underline" href={`/responses/${bench.mailing.followsId}`}
+          >“{bench.mailing.followsName}”</a
+        > ·
+      {:else if bench.mailing.templateName}
+        from template “{bench.mailing.templateName}” ·
+      {/if}
+      {saved}
+      {#if editable && !own.person}<TemplateMenu {bench} onsave={onsavetemplate} />{/if}
+    </span>
   {/snippet}
   <div class="flex h-full min-h-80 flex-col">
+    {#if own.person}<OwnBand {own} />{/if}
     <div class="flex items-baseline gap-2 border-b border-line px-3.5 py-1.5">
       <span class="text-soft">Subject</span>
       <div class="min-w-0 flex-1 font-semibold">
         <TextEditor
-          value={bench.subject}
+          value={words.subject}
           {fields}
+          {hints}
           label="Subject"
           singleLine
           readonly={!editable}
           onchange={(subject) => {
-            bench.subject = subject;
-            bench.changed();
+            words.subject = subject;
+            words.changed();
           }}
           onenter={() => body?.focus()}
         />
@@ -59,15 +77,27 @@
     </div>
     <TextEditor
       bind:this={body}
-      value={bench.body}
+      value={words.body}
       {fields}
+      {hints}
       label="Message"
       readonly={!editable}
       onchange={(text) => {
-        bench.body = text;
-        bench.changed();
+        words.body = text;
+        words.changed();
       }}
     />
-    {#if look && editable}<FindingList {look} {onshow} />{/if}
+    {#if look && editable && !own.person}<FindingList {bench} {look} {onshow} />{/if}
+    <div
+      class="flex flex-wrap gap-x-4 gap-y-0.5 border-t border-line px-3.5 py-1.5 text-[0.87rem] text-soft"
+    >
+      <FilesLine {bench} {editable} />
+      <button
+        type="button"
+        class="text-left enabled:hover:underline"
+        disabled={!editable}
+        onclick={onoptions}>{countingWords(bench)} · {voiceWords(bench)}</button
+      >
+    </div>
   </div>
 </Panel>

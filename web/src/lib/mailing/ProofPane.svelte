@@ -1,8 +1,10 @@
 <script lang="ts">
   import type { Proof } from '$lib/api/types';
-  import { count } from '$lib/format/numbers';
+  import { count, octets } from '$lib/format/numbers';
   import Panel from '$lib/ui/Panel.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
+  import MissingValues from './MissingValues.svelte';
+  import ProofViews from './ProofViews.svelte';
 
   interface Props {
     proof: Proof | undefined;
@@ -10,44 +12,36 @@
     /** Which of the list it is, from 1; 0 when it is not in the list. */
     place: number;
     of: number;
+    editable: boolean;
     onstep: (step: number) => void;
+    /** Something on record was mended. */
+    onmended: () => void;
+    onown: () => void;
+    ondropown: () => void;
   }
 
-  let { proof, error, place, of, onstep }: Props = $props();
-  type View = 'Screen' | 'Phone' | 'Text';
-  const views: View[] = ['Screen', 'Phone', 'Text'];
-  let view = $state<View>('Screen');
+  let { proof, error, place, of, editable, onstep, onmended, onown, ondropown }: Props = $props();
+  const first = $derived(proof?.toName.split(' ')[0] ?? '');
+  const quiet = 'font-semibold text-kelp hover:underline';
 </script>
 
 <Panel title={place ? `Proof ${count(place)} of ${count(of)}` : 'Proof'}>
   {#snippet aside()}
-    <span class="flex items-center gap-2.5">
-      <span class="whitespace-nowrap">
-        <button
-          type="button"
-          class="px-1 hover:text-ink"
-          onclick={() => onstep(-1)}
-          aria-label="Proof before"
-          >◂ <kbd class="rounded border border-current px-1 text-[0.7rem]">k</kbd></button
-        >
-        <button
-          type="button"
-          class="px-1 hover:text-ink"
-          onclick={() => onstep(1)}
-          aria-label="Next proof"
-          ><kbd class="rounded border border-current px-1 text-[0.7rem]">j</kbd> ▸</button
-        >
-      </span>
-      <span class="flex gap-1.5" role="group" aria-label="How it is shown">
-        {#each views as name (name)}
-          <button
-            type="button"
-            class={view === name ? 'font-semibold text-ink underline' : 'hover:text-ink'}
-            aria-pressed={view === name}
-            onclick={() => (view = name)}>{name}</button
-          >
-        {/each}
-      </span>
+    <span class="whitespace-nowrap">
+      <button
+        type="button"
+        class="px-1 hover:text-ink"
+        onclick={() => onstep(-1)}
+        aria-label="Proof before"
+        >◂ <kbd class="rounded border border-current px-1 text-[0.7rem]">k</kbd></button
+      >
+      <button
+        type="button"
+        class="px-1 hover:text-ink"
+        onclick={() => onstep(1)}
+        aria-label="Next proof"
+        ><kbd class="rounded border border-current px-1 text-[0.7rem]">j</kbd> ▸</button
+      >
     </span>
   {/snippet}
   {#if error}
@@ -60,31 +54,37 @@
       </p>
       <p class="truncate text-[0.87rem]">
         <span class="text-soft">From</span>
-        {proof.fromName} &lt;{proof.fromAddress}&gt;
+        {proof.fromName} &lt;{proof.fromAddress}&gt;{#if proof.replyAddress}<span class="text-soft"
+            >, replies to {proof.replyAddress}</span
+          >{/if}
       </p>
       <p class="mb-2 font-semibold break-words" data-proof-subject>{proof.subject}</p>
       {#if proof.missing.length}
-        <p class="mb-2 rounded-md bg-ochre-pale px-2.5 py-1 text-[0.87rem] text-ochre">
-          Not known, and nothing stands in for it: {proof.missing
-            .map((m) => m.replaceAll('_', ' '))
-            .join(', ')}.
-        </p>
+        <MissingValues
+          personId={proof.personId}
+          name={proof.toName}
+          missing={proof.missing}
+          {editable}
+          {onmended}
+        />
       {/if}
-      {#if view === 'Text'}
-        <!-- What scrolls must be reachable by key. -->
-        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-        <pre
-          class="min-h-0 flex-1 overflow-y-auto rounded-md border border-line p-3 text-[0.87rem] whitespace-pre-wrap"
-          tabindex="0">{proof.text}</pre>
-      {:else}
-        <!-- Nothing in it can run or reach this page. -->
-        <iframe
-          title="The message as it will leave"
-          class={`min-h-0 flex-1 rounded-md border border-line bg-white ${view === 'Phone' ? 'mx-auto w-[320px] max-w-full' : 'w-full'}`}
-          sandbox=""
-          srcdoc={proof.html}
-        ></iframe>
-      {/if}
+      <ProofViews {proof} />
+      <p class="mt-2 flex flex-wrap gap-x-3 text-[0.87rem]">
+        {#if editable && proof.ownWords}
+          <button type="button" class={quiet} onclick={onown}>Own wording for {first} only</button>
+          <button type="button" class={quiet} onclick={ondropown}>Go back to the shared text</button
+          >
+          {#if proof.oldWords}
+            <span class="text-ochre">The shared text has changed since.</span>
+          {/if}
+        {:else if editable}
+          <button type="button" class={quiet} onclick={onown}>Change it for {first} only</button>
+        {/if}
+        <span class="ms-auto text-soft">
+          {octets(proof.octets)}{#each proof.files as file, i (i)}
+            · {file.name}{/each}
+        </span>
+      </p>
     </div>
   {:else}
     <p class="p-4 text-soft">Choose a person to see their message.</p>

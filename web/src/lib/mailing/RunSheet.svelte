@@ -1,21 +1,29 @@
 <script lang="ts">
-  import type { Look, Topic } from '$lib/api/types';
+  import { letterheadsQuery } from '$lib/api/queries';
+  import type { Look } from '$lib/api/types';
   import { wallTime, zoneCity } from '$lib/format/dates';
   import { messages } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
-  import { Checkbox, Select } from 'flowbite-svelte';
+  import { createQuery } from '@tanstack/svelte-query';
   import type { BenchState } from './bench.svelte';
+  import { countingWords, voiceWords } from './sending';
 
   interface Props {
     bench: BenchState;
     look: Look | undefined;
-    topics: Topic[];
     editable: boolean;
     ondiscard: () => void;
+    onoptions: () => void;
   }
 
-  let { bench, look, topics, editable, ondiscard }: Props = $props();
+  let { bench, look, editable, ondiscard, onoptions }: Props = $props();
 
+  const letterheads = createQuery(letterheadsQuery);
+  const paper = $derived(
+    bench.letterheadId === null
+      ? 'Without a letterhead'
+      : `On the letterhead “${letterheads.data?.find((l) => l.id === bench.letterheadId)?.name ?? '…'}”`
+  );
   const zone = $derived(zoneCity(session.zone));
   const leave = $derived(
     bench.startWall
@@ -85,33 +93,23 @@
       {/if}
     </p>
   </div>
-  <fieldset disabled={!editable} class="flex flex-col gap-2">
-    <legend class="mb-1.5 font-heading font-bold">Counting and leaving</legend>
-    <Checkbox
-      checked={bench.countOpens}
-      onchange={(event) => {
-        bench.countOpens = event.currentTarget.checked;
-        bench.changed();
-      }}>count opens</Checkbox
-    >
-    <Checkbox
-      checked={bench.countClicks}
-      onchange={(event) => {
-        bench.countClicks = event.currentTarget.checked;
-        bench.changed();
-      }}>count followed links</Checkbox
-    >
-    <label class="mt-1 flex items-center gap-2 whitespace-nowrap">
-      Readers can leave
-      <Select
-        placeholder=""
-        items={topics.map((t) => ({ value: t.id, name: t.name }))}
-        value={bench.topicId}
-        onchange={(event) => {
-          bench.topicId = Number(event.currentTarget.value);
-          bench.changed();
-        }}
-      />
-    </label>
-  </fieldset>
+  <div>
+    <h2 class="mb-1.5 text-[1rem]">How it is sent</h2>
+    <ul class="text-[0.95rem]">
+      <li>{paper}</li>
+      <li>{voiceWords(bench)}</li>
+      <li>{countingWords(bench)}</li>
+      <li>
+        {bench.promotional ? 'Says how to leave the list' : 'Does not say how to leave'}
+        {#if bench.private}· private{/if}
+      </li>
+    </ul>
+    {#if editable}
+      <button
+        type="button"
+        class="text-[0.9rem] font-semibold text-kelp hover:underline"
+        onclick={onoptions}>Change</button
+      >
+    {/if}
+  </div>
 </section>

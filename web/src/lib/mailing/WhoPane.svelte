@@ -8,6 +8,8 @@
   interface Props {
     /** The audience in words. */
     words: string;
+    /** How many have words of their own. */
+    ownWords: number;
     total: number;
     list: AudiencePerson[];
     which: Which | null;
@@ -17,6 +19,8 @@
     name: string;
     onname: (name: string) => void;
     onchoose: (id: number) => void;
+    onchange: () => void;
+    onown: () => void;
     onall: () => void;
     onleaveout: (person: AudiencePerson) => void;
     ontakein: (person: AudiencePerson) => void;
@@ -25,6 +29,7 @@
 
   let {
     words,
+    ownWords,
     total,
     list,
     which,
@@ -33,6 +38,8 @@
     name,
     onname,
     onchoose,
+    onchange,
+    onown,
     onall,
     onleaveout,
     ontakein,
@@ -45,6 +52,18 @@
   <div class="flex h-full flex-col">
     <div class="border-b border-line px-3.5 py-2">
       <p class="line-clamp-3 text-[0.87rem] text-soft" title={words}>{words}</p>
+      <p class="flex gap-3 text-[0.87rem]">
+        {#if editable}
+          <button type="button" class="font-semibold text-kelp hover:underline" onclick={onchange}
+            >Change</button
+          >
+        {/if}
+        {#if ownWords && !which}
+          <button type="button" class="text-kelp hover:underline" onclick={onown}
+            >{ownWords} with own wording</button
+          >
+        {/if}
+      </p>
       <input
         type="search"
         class="mt-1.5 w-full rounded-md border-line bg-card px-2 py-1 text-[0.93rem] placeholder:text-soft"
@@ -76,7 +95,11 @@
             <span class="flex items-baseline justify-between gap-2">
               <span class={`truncate font-semibold ${ready ? '' : 'text-soft'}`}>{person.name}</span
               >
-              {#if person.notes.length}
+              {#if person.ownWords}
+                <span class="text-[0.8rem] font-semibold whitespace-nowrap text-kelp"
+                  >own wording</span
+                >
+              {:else if person.notes.length}
                 <span class="text-[0.8rem] font-semibold whitespace-nowrap text-ochre">
                   {person.notes.join(', ')}
                 </span>

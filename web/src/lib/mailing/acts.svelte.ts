@@ -14,9 +14,10 @@ export class BenchActs {
     private readonly queries: QueryClient
   ) {}
 
-  sendCopy(personId: number, name: string) {
+  /** Sends one person's message to a colleague, or with null to oneself. */
+  sendCopy(personId: number, name: string, colleagueId: number | null = null) {
     return this.#act(async (params) => {
-      const body = { personId };
+      const body = { personId, colleagueId };
       const sent = await answer(api.POST('/api/mailings/{id}/copy', { params, body }));
       notices.say(`A copy of ${name}’s message is on its way to ${sent.address}.`);
     });
@@ -43,6 +44,17 @@ export class BenchActs {
       const done = await answer(api.POST('/api/mailings/{id}/withdraw', { params }));
       notices.say(`${count(done.messages)} withdrawn; what has left stays left.`);
       await this.reload();
+    });
+  }
+
+  /** Keeps the words as a template: back to the one they began from, or with a name as a new one. */
+  saveTemplate(name: string | null) {
+    return this.#act(async (params) => {
+      const saved = await answer(
+        api.POST('/api/mailings/{id}/template', { params, body: { name } })
+      );
+      void this.queries.invalidateQueries({ queryKey: ['templates'] });
+      notices.say(`The template “${saved.name}” now says what this message says.`);
     });
   }
 

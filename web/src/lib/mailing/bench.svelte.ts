@@ -1,5 +1,6 @@
 import { ApiProblem, answer, api } from '$lib/api/client';
-import type { Bench } from '$lib/api/types';
+import type { AudiencePart, Bench, BenchPart, ChangeBody } from '$lib/api/types';
+import { forget, keepAside, keptAside } from './aside';
 
 const PAUSE = 500;
 
@@ -17,6 +18,15 @@ export class BenchState {
   subject = $state('');
   body = $state('');
   topicId = $state(0);
+  letterheadId = $state<number | null>(null);
+  promotional = $state(true);
+  voice = $state<Bench['voice']>('SENDER');
+  repliesTo = $state<Bench['repliesTo']>('SENDER');
+  replyColleague = $state<number | null>(null);
+  private = $state(false);
+  parts = $state.raw<BenchPart[]>([]);
+  leaveParts = $state.raw<BenchPart[]>([]);
+  picks = $state.raw<number[]>([]);
   leftOut = $state.raw<number[]>([]);
   startWall = $state<string | null>(null);
   countOpens = $state(true);
@@ -28,6 +38,7 @@ export class BenchState {
 
   constructor(mailing: Bench) {
     this.take(mailing);
+    this.#takeWhatWasKept();
   }
 
   get isDraft(): boolean {
@@ -37,25 +48,67 @@ export class BenchState {
   /** Shows a mailing as the server has it. */
   take(mailing: Bench) {
     this.mailing = mailing;
-    this.name = mailing.name;
-    this.subject = mailing.subject;
-    this.body = mailing.body;
-    this.topicId = mailing.topicId;
-    this.leftOut = mailing.leftOut;
-    this.startWall = mailing.startWall;
-    this.countOpens = mailing.countOpens;
-    this.countClicks = mailing.countClicks;
+    const {
+      name,
+      subject,
+      body,
+      topicId,
+      letterheadId,
+      promotional,
+      voice,
+      repliesTo,
+      replyColleague,
+      parts,
+      leaveParts,
+      picks,
+      leftOut,
+      startWall,
+      countOpens,
+      countClicks
+    } = mailing;
+    Object.assign(this, {
+      name,
+      subject,
+      body,
+      topicId,
+      letterheadId,
+      promotional,
+      voice,
+      repliesTo,
+      replyColleague,
+      private: mailing.private,
+      parts,
+      leaveParts,
+      picks,
+      leftOut,
+      startWall,
+      countOpens,
+      countClicks
+    });
     this.saving = 'saved';
     this.trouble = null;
     this.revision++;
+    forget(mailing.id);
   }
 
-  /** Something was changed: it will be saved in a moment. */
+  /** Something was changed: it will be saved in a moment, and is kept aside until it is. */
   changed() {
     this.saving = 'changed';
     this.#changedSince = true;
+    keepAside(this.mailing.id, this.mailing.version, this.subject, this.body);
     clearTimeout(this.#timer);
     this.#timer = setTimeout(() => void this.save(), PAUSE);
+  }
+
+  /** Sets one thing that is written of the mailing. */
+  set<K extends keyof ChangeBody & keyof this>(what: K, value: this[K]) {
+    this[what] = value;
+    this.changed();
+  }
+
+  /** Something beside the words was changed at the server: the check is asked anew. */
+  refresh() {
+    this.revision++;
   }
 
   /** Saves now, what is being saved first; resolves when all is saved or has failed. */
@@ -67,30 +120,25 @@ export class BenchState {
     await this.#running;
   }
 
+  /** Words that could not be saved before this page was left or lost. */
+  #takeWhatWasKept() {
+    const kept = keptAside(this.mailing.id);
+    if (!this.isDraft || !kept || kept.version !== this.mailing.version) return;
+    this.subject = kept.subject;
+    this.body = kept.body;
+    this.changed();
+  }
+
   async #send() {
     this.#changedSince = false;
     this.saving = 'saving';
     try {
-      const saved = await answer(
-        api.PUT('/api/mailings/{id}', {
-          params: { path: { id: this.mailing.id } },
-          body: {
-            version: this.mailing.version,
-            name: this.name,
-            subject: this.subject,
-            body: this.body,
-            templateId: this.mailing.templateId,
-            topicId: this.topicId,
-            leftOut: this.leftOut,
-            startWall: this.startWall,
-            countOpens: this.countOpens,
-            countClicks: this.countClicks
-          }
-        })
-      );
+      const params = { path: { id: this.mailing.id } };
+      const saved = await answer(api.PUT('/api/mailings/{id}', { params, body: this.#written() }));
       this.mailing = saved;
       this.trouble = null;
       this.saving = this.#changedSince ? 'changed' : 'saved';
+      if (!this.#changedSince) forget(saved.id);
       this.revision++;
     } catch (error) {
       this.#changedSince = true;
@@ -102,4 +150,32 @@ export class BenchState {
       }
     }
   }
+
+  #written(): ChangeBody {
+    return {
+      version: this.mailing.version,
+      name: this.name,
+      subject: this.subject,
+      body: this.body,
+      templateId: this.mailing.templateId,
+      topicId: this.topicId,
+      letterheadId: this.letterheadId,
+      promotional: this.promotional,
+      voice: this.voice,
+      repliesTo: this.repliesTo,
+      replyColleague: this.replyColleague,
+      private: this.private,
+      parts: this.parts.map(stored),
+      leaveParts: this.leaveParts.map(stored),
+      picks: this.picks,
+      leftOut: this.leftOut,
+      startWall: this.startWall,
+      countOpens: this.countOpens,
+      countClicks: this.countClicks
+    };
+  }
+}
+
+function stored(part: BenchPart): AudiencePart {
+  return { name: part.name, filter: part.filter };
 }

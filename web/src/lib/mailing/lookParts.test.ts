@@ -5,6 +5,8 @@ import { blockers, lookParts, whichOf } from './lookParts';
 const look: Look = {
   total: 1126,
   ready: 1081,
+  ownWords: 0,
+  lacks: {},
   needLook: 7,
   cannot: [
     { reach: 'NO_ADDRESS', words: 'no address', people: 27 },

@@ -7,6 +7,8 @@ export interface Which {
   reach?: Look['cannot'][number]['reach'];
   finding?: Look['findings'][number]['code'];
   about?: string;
+  /** Those who have words of their own. */
+  ownWords?: boolean;
   /** In words, above the list. */
   words: string;
 }

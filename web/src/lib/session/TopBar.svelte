@@ -101,6 +101,11 @@
           </fieldset>
           <a
             class="mt-2 block border-t border-line-soft pt-2 text-kelp hover:underline"
+            href="/settings/signature"
+            onclick={() => (menu = false)}>Your signature</a
+          >
+          <a
+            class="block pt-1 text-kelp hover:underline"
             href="/settings/fields"
             onclick={() => (menu = false)}>Fields of this workspace</a
           >

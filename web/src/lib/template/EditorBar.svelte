@@ -1,122 +1,167 @@
 <script lang="ts">
-  import Ask from '$lib/ui/Ask.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import Popup from '$lib/ui/Popup.svelte';
   import type { Editor } from '@tiptap/core';
-  import { Input } from 'flowbite-svelte';
-  import { isAddress } from './createEditor';
+  import InsertMenu from './InsertMenu.svelte';
+  import LinkDialog from './LinkDialog.svelte';
+  import { aligns, colours, headings, sizes } from './looks';
 
   interface Props {
     editor: Editor;
     /** Counts up with every change, so that the buttons follow the cursor. */
     changes: number;
+    /** Whether the text form is shown instead. */
+    source: boolean;
+    onsource: () => void;
     onmerge: () => void;
+    onpassage: () => void;
+    onpicture: () => void;
   }
 
-  let { editor, changes, onmerge }: Props = $props();
-  let linking = $state(false);
-  let address = $state('');
-  const wrong = $derived(address !== '' && !isAddress(address));
+  let { editor, changes, source, onsource, onmerge, onpassage, onpicture }: Props = $props();
+  let linking = $state<'link' | 'button' | null>(null);
+  let more = $state(false);
 
+  const chain = () => editor.chain().focus();
   const marks = $derived.by(() => {
     void changes;
     return [
-      mark('Bold', 'B', 'font-bold', editor.isActive('bold'), () =>
-        editor.chain().focus().toggleBold()
-      ),
-      mark('Italic', 'I', 'italic', editor.isActive('italic'), () =>
-        editor.chain().focus().toggleItalic()
-      ),
+      mark('Bold', 'B', 'font-bold', editor.isActive('bold'), () => chain().toggleBold().run()),
+      mark('Italic', 'I', 'italic', editor.isActive('italic'), () => chain().toggleItalic().run()),
       mark('Underlined', 'U', 'underline', editor.isActive('underline'), () =>
-        editor.chain().focus().toggleUnderline()
-      ),
-      mark('Heading', 'Heading', '', editor.isActive('heading'), () =>
-        editor.chain().focus().toggleHeading({ level: 2 })
+        chain().toggleUnderline().run()
       ),
       mark('List', 'List', '', editor.isActive('bulletList'), () =>
-        editor.chain().focus().toggleBulletList()
+        chain().toggleBulletList().run()
       ),
       mark('Numbered list', '1. 2.', '', editor.isActive('orderedList'), () =>
-        editor.chain().focus().toggleOrderedList()
+        chain().toggleOrderedList().run()
       )
     ];
   });
+  const heading = $derived.by(() => {
+    void changes;
+    return (
+      headings.find((h) => h.level && editor.isActive('heading', { level: h.level }))?.level ?? 0
+    );
+  });
+  const align = $derived.by(() => {
+    void changes;
+    return aligns.find((a) => editor.isActive({ textAlign: a.value }))?.value ?? 'left';
+  });
 
-  function mark(
-    name: string,
-    face: string,
-    look: string,
-    on: boolean,
-    act: () => { run: () => boolean }
-  ) {
-    return { name, face, look, on, run: () => act().run() };
+  function mark(name: string, face: string, look: string, on: boolean, run: () => boolean) {
+    return { name, face, look, on, run };
   }
 
-  function openLink() {
-    address = (editor.getAttributes('link').href as string | undefined) ?? '';
-    linking = true;
-  }
-
-  function setLink(event: SubmitEvent) {
-    event.preventDefault();
-    if (wrong) return;
-    const chain = editor.chain().focus().extendMarkRange('link');
-    if (address === '') chain.unsetLink().run();
-    else if (editor.state.selection.empty && !editor.isActive('link')) {
-      const mark = { type: 'link', attrs: { href: address } };
-      editor
-        .chain()
-        .focus()
-        .insertContent({ type: 'text', text: address, marks: [mark] })
+  function setHeading(level: number) {
+    if (level === 0) chain().setParagraph().run();
+    else
+      chain()
+        .setHeading({ level: level as 1 | 2 | 3 })
         .run();
-    } else chain.setLink({ href: address }).run();
-    linking = false;
   }
+
+  const plain = 'rounded px-2 py-0.5 hover:bg-shade';
+  const select =
+    'rounded border-transparent bg-transparent py-0.5 ps-2 pe-6 text-[1em] text-soft hover:bg-shade';
 </script>
 
 <div
-  class="flex min-h-[34px] flex-wrap items-center gap-1 border-b border-line px-2.5 text-soft"
+  class="flex min-h-[34px] flex-wrap items-center gap-x-0.5 gap-y-1 border-b border-line px-2.5 py-0.5 text-soft"
   role="toolbar"
   aria-label="Looks of the text"
 >
-  {#each marks as m (m.name)}
+  {#if !source}
+    {#each marks as m (m.name)}
+      <button
+        type="button"
+        class={`${plain} ${m.look} ${m.on ? 'bg-kelp-pale text-ink' : ''}`}
+        aria-label={m.name}
+        aria-pressed={m.on}
+        onclick={m.run}>{m.face}</button
+      >
+    {/each}
+    <select
+      class={select}
+      aria-label="Kind of paragraph"
+      value={heading}
+      onchange={(e) => setHeading(Number(e.currentTarget.value))}
+    >
+      {#each headings as h (h.level)}<option value={h.level}>{h.name}</option>{/each}
+    </select>
+    <button type="button" class={plain} onclick={() => (linking = 'link')}>Link</button>
+    <button type="button" class={plain} onclick={onpicture}>Picture</button>
+    <Popup bind:open={more} label="More looks">
+      {#snippet trigger(toggle)}
+        <button type="button" class={plain} aria-expanded={more} onclick={toggle}>More</button>
+      {/snippet}
+      <div class="flex w-72 flex-col gap-2.5">
+        <div class="flex items-center gap-2">
+          <span class="w-14 text-soft">Colour</span>
+          {#each colours as colour (colour.value)}
+            <button
+              type="button"
+              class="size-6 rounded-full border border-line"
+              style:background={colour.value || 'var(--ink)'}
+              aria-label={colour.name}
+              title={colour.name}
+              onclick={() =>
+                colour.value ? chain().setColor(colour.value).run() : chain().unsetColor().run()}
+            ></button>
+          {/each}
+        </div>
+        <label class="flex items-center gap-2">
+          <span class="w-14 text-soft">Size</span>
+          <select
+            class={`${select} border-line bg-card`}
+            onchange={(e) =>
+              e.currentTarget.value
+                ? chain().setFontSize(e.currentTarget.value).run()
+                : chain().unsetFontSize().run()}
+          >
+            {#each sizes as s (s.value)}<option value={s.value}>{s.name}</option>{/each}
+          </select>
+        </label>
+        <div class="flex items-center gap-1">
+          <span class="w-14 text-soft">Lines</span>
+          {#each aligns as a (a.value)}
+            <button
+              type="button"
+              class={`${plain} ${align === a.value ? 'bg-kelp-pale text-ink' : ''}`}
+              aria-pressed={align === a.value}
+              onclick={() => chain().setTextAlign(a.value).run()}>{a.name}</button
+            >
+          {/each}
+        </div>
+        <InsertMenu
+          {editor}
+          {changes}
+          onbutton={() => ((more = false), (linking = 'button'))}
+          onpassage={() => ((more = false), onpassage())}
+          ondone={() => (more = false)}
+        />
+      </div>
+    </Popup>
+  {/if}
+  <span class="ms-auto flex items-center">
     <button
       type="button"
-      class={`rounded px-2 py-0.5 hover:bg-shade ${m.look} ${m.on ? 'bg-kelp-pale text-ink' : ''}`}
-      aria-label={m.name}
-      aria-pressed={m.on}
-      onclick={m.run}>{m.face}</button
+      class={`${plain} ${source ? 'bg-kelp-pale text-ink' : ''}`}
+      aria-pressed={source}
+      title="The text form: what is written, with its marks"
+      onclick={onsource}>Source</button
     >
-  {/each}
-  <button type="button" class="rounded px-2 py-0.5 hover:bg-shade" onclick={openLink}>Link</button>
-  <button
-    type="button"
-    class="ms-auto rounded px-2 py-0.5 font-semibold text-madder hover:bg-shade"
-    onclick={onmerge}
-    >+ Merge field <kbd class="rounded border border-current px-1 text-[0.7rem]" aria-hidden="true"
-      >{'{'}</kbd
-    ></button
-  >
-</div>
-
-<Ask bind:open={linking} title="Link">
-  <form id="link" onsubmit={setLink}>
-    <Input
-      bind:value={address}
-      placeholder="https://"
-      aria-label="Where it leads"
-      aria-invalid={wrong ? 'true' : undefined}
-      data-autofocus
-    />
-    {#if wrong}
-      <p class="mt-1 text-brick">
-        A link begins with https://, mailto: or tel:, or is a merge field.
-      </p>
-    {:else}
-      <p class="mt-1 text-soft">Empty takes the link off.</p>
+    {#if !source}
+      <button
+        type="button"
+        class="rounded px-2 py-0.5 font-semibold text-madder hover:bg-shade"
+        onclick={onmerge}
+        >+ Merge field <kbd
+          class="rounded border border-current px-1 text-[0.7rem]"
+          aria-hidden="true">{'{'}</kbd
+        ></button
+      >
     {/if}
-  </form>
-  {#snippet actions()}
-    <Act onclick={() => (linking = false)}>Not now</Act>
-    <Act look="main" type="submit" form="link">Set the link</Act>
-  {/snippet}
-</Ask>
+  </span>
+</div>
+<LinkDialog {editor} bind:kind={linking} />

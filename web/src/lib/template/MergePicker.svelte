@@ -1,10 +1,14 @@
 <script lang="ts">
   import type { MergeFieldName } from '$lib/api/types';
-  import { Input, Label } from 'flowbite-svelte';
+  import { Input, Label, Select } from 'flowbite-svelte';
+  import FieldList from './FieldList.svelte';
+  import { formatsOf } from './formats';
   import { inside, taken } from './mergeText';
+  import type { Hints } from './picking';
 
   interface Props {
     fields: MergeFieldName[];
+    hints: Hints;
     /** The merge field that is being changed, or null for a new one. */
     current: string | null;
     onput: (inside: string) => void;
@@ -14,42 +18,32 @@
     onclose: () => void;
   }
 
-  let { fields, current, onput, onbrace, onremove, onclose }: Props = $props();
+  let { fields, hints, current, onput, onbrace, onremove, onclose }: Props = $props();
 
   // svelte-ignore state_referenced_locally
   const before = current === null ? null : taken(current);
-  let words = $state('');
   let chosen = $state(before?.name ?? '');
   let fallback = $state(before?.fallback ?? '');
-  let at = $state(0);
+  let format = $state(before?.rest ?? '');
 
-  const offered = $derived(
-    fields.filter((f) =>
-      `${f.label} ${f.name}`.toLowerCase().includes(words.trim().toLowerCase().replaceAll(' ', ''))
-        ? true
-        : f.label.toLowerCase().includes(words.trim().toLowerCase())
-    )
-  );
+  const type = $derived(fields.find((f) => f.name === chosen)?.type ?? 'TEXT');
+  const formats = $derived(formatsOf(type, before?.name === chosen ? before.rest : ''));
 
-  function format(name: string): string {
-    if (before && before.name === name) return before.rest;
-    return fields.find((f) => f.name === name)?.type === 'MONEY' ? 'as money' : '';
-  }
+  // Another field starts with its own usual format.
+  $effect(() => {
+    if (!formats.some((f) => f.value === format)) format = formats[0]?.value ?? '';
+  });
 
-  function put(event?: SubmitEvent) {
-    event?.preventDefault();
-    const name = chosen || offered[at]?.name;
-    if (name) onput(inside(name, fallback, format(name)));
+  function put(event: SubmitEvent) {
+    event.preventDefault();
+    if (chosen) onput(inside(chosen, fallback, format));
   }
 
   function onkeydown(event: KeyboardEvent) {
-    if (event.key === 'Escape') onclose();
-    else if (event.key === '{' && words === '') onbrace();
-    else if (event.key === 'ArrowDown') at = Math.min(at + 1, offered.length - 1);
-    else if (event.key === 'ArrowUp') at = Math.max(at - 1, 0);
-    else return;
+    if (event.key !== 'Escape') return;
     event.preventDefault();
     event.stopPropagation();
+    onclose();
   }
 
   function focusFirst(node: HTMLElement) {
@@ -57,48 +51,37 @@
   }
 </script>
 
-<form class="panel w-72 p-3 shadow-lg" aria-label="Merge field" onsubmit={put} {@attach focusFirst}>
+<!-- The keys belong to what is inside. -->
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+<form
+  class="panel w-80 p-3 shadow-lg"
+  aria-label="Merge field"
+  onsubmit={put}
+  {onkeydown}
+  {@attach focusFirst}
+>
   {#if before === null && current !== null}
     <p class="mb-2 text-soft">
-      A passage that shows only for some. Take its marks out, both of them, to show it to all.
+      {current.startsWith('!')
+        ? 'A note for writers; nobody else sees it.'
+        : /^[#^/]/.test(current)
+          ? 'A passage that shows only for some. Take both its marks out to show it to all.'
+          : `Written as {{${current}}}; change it in the source.`}
     </p>
   {:else}
     {#if before === null}
-      <Input
-        bind:value={words}
-        {onkeydown}
-        oninput={() => ((at = 0), (chosen = ''))}
-        placeholder="Which field"
-        aria-label="Which field"
-        autocomplete="off"
-      />
-      <ul class="my-2 max-h-44 overflow-y-auto" aria-label="Merge fields">
-        {#each offered as field, i (field.name)}
-          <li>
-            <button
-              type="button"
-              class={`w-full rounded px-2 py-0.5 text-left ${chosen === field.name || (!chosen && i === at) ? 'bg-kelp-pale' : ''}`}
-              onclick={() => (chosen = field.name)}>{field.label}</button
-            >
-          </li>
-        {:else}
-          <li class="px-2 text-soft">No field is called that.</li>
-        {/each}
-      </ul>
+      <FieldList {fields} {hints} bind:chosen {onbrace} {onclose} />
     {:else}
       <p class="mb-2 font-semibold">
         {fields.find((f) => f.name === before.name)?.label ?? before.name}
-        <span class="font-normal text-soft">{before.rest}</span>
       </p>
     {/if}
     <Label for="fallback" class="mb-1">When it is not known, write</Label>
-    <Input
-      id="fallback"
-      bind:value={fallback}
-      {onkeydown}
-      placeholder="friend"
-      autocomplete="off"
-    />
+    <Input id="fallback" bind:value={fallback} placeholder="friend" autocomplete="off" />
+    {#if formats.length > 1}
+      <Label for="format" class="mt-2 mb-1">Written as</Label>
+      <Select id="format" placeholder="" items={formats} bind:value={format} />
+    {/if}
   {/if}
   <div class="mt-3 flex justify-between">
     {#if before !== null || current === null}

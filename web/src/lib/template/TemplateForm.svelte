@@ -1,49 +1,61 @@
 <script lang="ts">
   import { beforeNavigate, goto } from '$app/navigation';
   import { ApiProblem, answer, api } from '$lib/api/client';
-  import { fieldsQuery, topicsQuery } from '$lib/api/queries';
-  import type { Template } from '$lib/api/types';
+  import { fieldsQuery, templatesQuery } from '$lib/api/queries';
+  import type { Template, TemplateDraft, TemplateVersion } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { Input, Label, Select } from 'flowbite-svelte';
+  import { beginning, draftOf } from './beginning';
+  import PreviewPane from './PreviewPane.svelte';
+  import { createPreview } from './preview.svelte';
+  import TemplateHead from './TemplateHead.svelte';
+  import TemplatePast from './TemplatePast.svelte';
   import TextEditor from './TextEditor.svelte';
 
   interface Props {
     /** The template to change, or null for a new one. */
     template: Template | null;
+    /** What a new one begins with. */
+    letterheadId: number | null;
+    topicId: number;
   }
 
-  let { template }: Props = $props();
+  let { template, letterheadId, topicId }: Props = $props();
 
   const queries = useQueryClient();
   const fields = createQuery(fieldsQuery);
-  const topics = createQuery(topicsQuery);
+  const others = createQuery(templatesQuery);
 
   // A form begins with what was there and then goes its own way.
   // svelte-ignore state_referenced_locally
-  let draft = $state({
-    name: template?.name ?? '',
-    subject: template?.subject ?? '',
-    body: template?.body ?? '',
-    topicId: template?.topicId ?? 0,
-    version: template?.version ?? 0
-  });
+  let draft = $state<TemplateDraft>(
+    template ? draftOf(template) : beginning(letterheadId, topicId)
+  );
   let wrong = $state<ApiProblem | null>(null);
   let changed = $state(false);
   let busy = $state(false);
+  let personId = $state<number | null>(null);
   let bodyEditor = $state<TextEditor>();
 
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
-  const topicId = $derived(draft.topicId || (topics.data?.[0]?.id ?? 0));
+  const labels = $derived([...new Set((others.data ?? []).map((t) => t.label).filter(Boolean))]);
+  const preview = createPreview(() => ({
+    subject: draft.subject,
+    body: draft.body,
+    letterheadId: draft.letterheadId,
+    letterhead: null,
+    promotional: draft.promotional,
+    personId
+  }));
   const about = (field: string) => (wrong?.field === field ? wrong.message : '');
 
   async function save() {
     busy = true;
     wrong = null;
     try {
-      const body = { ...draft, topicId };
+      const body = $state.snapshot(draft);
       const saved = template
         ? await answer(
             api.PUT('/api/templates/{id}', { params: { path: { id: template.id } }, body })
@@ -63,6 +75,26 @@
     }
   }
 
+  async function remove() {
+    if (!template || !confirm(`Take the template “${template.name}” away for good?`)) return;
+    try {
+      await answer(api.DELETE('/api/templates/{id}', { params: { path: { id: template.id } } }));
+      changed = false;
+      await queries.invalidateQueries({ queryKey: ['templates'] });
+      notices.say(`The template “${template.name}” is gone; mailings keep their texts.`);
+      await goto('/templates');
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  function restore(version: TemplateVersion) {
+    draft.subject = version.subject;
+    draft.body = version.body;
+    changed = true;
+    notices.say('The earlier text is back; save it to keep it.');
+  }
+
   // Leaving the page altogether, the browser itself asks.
   beforeNavigate((navigation) => {
     const loses = 'The template is not saved. Leave it and lose what you changed?';
@@ -72,67 +104,68 @@
 
 <svelte:head><title>{draft.name || 'New template'} · Jemble</title></svelte:head>
 
-<div class="flex flex-wrap items-end gap-3">
-  <div class="min-w-60 flex-1">
-    <Label for="name" class="mb-1 text-soft">Name of the template</Label>
-    <Input
-      id="name"
-      bind:value={draft.name}
-      oninput={() => (changed = true)}
-      readonly={!mayWrite}
-      aria-invalid={about('name') ? 'true' : undefined}
-      aria-describedby="name-wrong"
-    />
-  </div>
-  <div class="w-52">
-    <Label for="topic" class="mb-1 text-soft">Topic, which people can leave</Label>
-    <Select
-      id="topic"
-      placeholder=""
-      disabled={!mayWrite}
-      items={(topics.data ?? []).map((t) => ({ value: t.id, name: t.name }))}
-      value={topicId}
-      onchange={(event) => {
-        draft.topicId = Number(event.currentTarget.value);
-        changed = true;
-      }}
-    />
-  </div>
-  {#if mayWrite}
-    <Act look="main" onclick={save} disabled={busy || !changed}>
-      {busy ? 'Saving…' : changed ? 'Save' : 'Saved'}
-    </Act>
-  {:else}
-    <p class="text-soft">Readers change nothing; ask an administrator.</p>
-  {/if}
-</div>
-{#if about('name')}<p id="name-wrong" class="text-brick" role="alert">{about('name')}</p>{/if}
-<section class="panel flex min-h-96 flex-1 flex-col" aria-label="Message">
-  {#if fields.data}
-    <div class="flex items-baseline gap-2 border-b border-line px-4 py-2">
-      <span class="text-soft">Subject</span>
-      <div class="min-w-0 flex-1 font-semibold">
-        <TextEditor
-          value={draft.subject}
-          fields={fields.data.merge}
-          label="Subject"
-          singleLine
-          readonly={!mayWrite}
-          onchange={(subject) => ((draft.subject = subject), (changed = true))}
-          onenter={() => bodyEditor?.focus()}
-        />
-      </div>
-    </div>
-    <TextEditor
-      bind:this={bodyEditor}
-      value={draft.body}
-      fields={fields.data.merge}
-      label="Message"
-      readonly={!mayWrite}
-      onchange={(body) => ((draft.body = body), (changed = true))}
-    />
-    {#if about('body')}
-      <p class="border-t border-line bg-brick-pale px-4 py-2" role="alert">{about('body')}</p>
+<div class="flex flex-wrap items-start justify-between gap-3">
+  <h1 class="text-[1.4rem]">{template ? 'Template' : 'New template'}</h1>
+  <div class="flex flex-wrap gap-2">
+    {#if template}
+      <TemplatePast
+        templateId={template.id}
+        version={draft.version}
+        now={draft}
+        {mayWrite}
+        onrestore={restore}
+      />
+      {#if mayWrite}<Act look="grave" onclick={remove}>Take away</Act>{/if}
     {/if}
-  {/if}
-</section>
+    {#if mayWrite}
+      <Act look="main" onclick={save} disabled={busy || !changed}>
+        {busy ? 'Saving…' : changed ? 'Save' : 'Saved'}
+      </Act>
+    {:else}
+      <p class="text-soft">Readers change nothing; ask an administrator.</p>
+    {/if}
+  </div>
+</div>
+<TemplateHead
+  bind:draft
+  readonly={!mayWrite}
+  {labels}
+  wrong={about('name')}
+  onchange={() => (changed = true)}
+/>
+<div
+  class="grid min-h-[26rem] flex-1 grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-3 max-lg:grid-cols-1"
+>
+  <section class="panel flex min-h-96 min-w-0 flex-col" aria-label="Message">
+    {#if fields.data}
+      <div class="flex items-baseline gap-2 border-b border-line px-4 py-2">
+        <span class="text-soft">Subject</span>
+        <div class="min-w-0 flex-1 font-semibold">
+          <TextEditor
+            value={draft.subject}
+            fields={fields.data.merge}
+            hints={{ samples: preview.data?.samples }}
+            label="Subject"
+            singleLine
+            readonly={!mayWrite}
+            onchange={(subject) => ((draft.subject = subject), (changed = true))}
+            onenter={() => bodyEditor?.focus()}
+          />
+        </div>
+      </div>
+      <TextEditor
+        bind:this={bodyEditor}
+        value={draft.body}
+        fields={fields.data.merge}
+        hints={{ samples: preview.data?.samples }}
+        label="Message"
+        readonly={!mayWrite}
+        onchange={(body) => ((draft.body = body), (changed = true))}
+      />
+      {#if wrong?.field && wrong.field !== 'name'}
+        <p class="border-t border-line bg-brick-pale px-4 py-2" role="alert">{wrong.message}</p>
+      {/if}
+    {/if}
+  </section>
+  <PreviewPane preview={preview.data} error={preview.error} onperson={(id) => (personId = id)} />
+</div>

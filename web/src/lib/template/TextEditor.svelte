@@ -6,12 +6,18 @@
   import EditorBar from './EditorBar.svelte';
   import MergePicker from './MergePicker.svelte';
   import { fromEditor, subjectFromEditor, subjectToEditor, toEditor } from './mergeText';
+  import PassagePicker from './PassagePicker.svelte';
+  import PictureDialog from './PictureDialog.svelte';
+  import { placeBelow, type Hints, type Picking } from './picking';
+  import SourceView from './SourceView.svelte';
 
   interface Props {
     /** The text form; a new value from outside replaces what is shown. */
     value: string;
     fields: MergeFieldName[];
     label: string;
+    /** What fields show for somebody, and how many lack them. */
+    hints?: Hints;
     singleLine?: boolean;
     readonly?: boolean;
     onchange: (value: string) => void;
@@ -22,6 +28,7 @@
     value,
     fields,
     label,
+    hints = {},
     singleLine = false,
     readonly = false,
     onchange,
@@ -30,30 +37,31 @@
 
   let frame: HTMLDivElement;
   let editor = $state.raw<Editor | null>(null);
-  let told = '';
+  let told = $state('');
   let changes = $state(0);
-  let picker = $state.raw<{
-    x: number;
-    y: number;
-    position: number | null;
-    inside: string | null;
-  } | null>(null);
+  let picking = $state.raw<Picking | null>(null);
+  let source = $state(false);
+  let picturing = $state(false);
+  let files = $state.raw<File[]>([]);
 
   const read = (html: string) => (singleLine ? subjectFromEditor(html) : fromEditor(html));
   const show = (text: string) => (singleLine ? subjectToEditor(text) : toEditor(text));
   const labels = (name: string) =>
     fields.find((f) => f.name === name)?.label.toLowerCase() ?? name.replaceAll('_', ' ');
 
-  function place(rect: { left: number; bottom: number }) {
-    const box = frame.getBoundingClientRect();
-    const x = Math.max(0, Math.min(rect.left - box.left, box.width - 290));
-    return { x, y: rect.bottom - box.top + 4 };
+  function pick(
+    kind: Picking['kind'],
+    position: number | null,
+    inside: string | null,
+    at?: DOMRect
+  ) {
+    if (!editor || readonly) return;
+    const rect = at ?? editor.view.coordsAtPos(editor.state.selection.from);
+    picking = { kind, position, inside, ...placeBelow(rect, frame.getBoundingClientRect()) };
   }
 
   export function openPicker() {
-    if (!editor || readonly) return;
-    const at = editor.view.coordsAtPos(editor.state.selection.from);
-    picker = { ...place(at), position: null, inside: null };
+    pick('field', null, null);
   }
 
   export function focus() {
@@ -81,20 +89,24 @@
       editable: !readonly,
       labels,
       onchange: (html) => {
-        told = read(html);
         changes++;
-        onchange(told);
+        tell(read(html));
       },
-      onopen: (position, inside, at) => {
-        if (!readonly) picker = { ...place(at), position, inside };
-      },
+      onopen: (position, inside, at) => pick('field', position, inside, at),
+      onpassage: (position, inside, at) => pick('passage', position, inside, at),
+      onpictures: (dropped) => (files = [...files, ...dropped]),
       onbrace: openPicker,
       onenter
     });
     editor.on('selectionUpdate', () => changes++);
   }
 
-  // What another tab or a take-back changed comes in from outside.
+  function tell(text: string) {
+    told = text;
+    onchange(text);
+  }
+
+  // What another tab, a take-back or the text form changed comes in from outside.
   $effect(() => {
     if (editor && value !== told) {
       told = value;
@@ -106,34 +118,49 @@
     editor?.setEditable(!readonly, false);
   });
 
+  function toggleSource() {
+    source = !source;
+    if (!source) editor?.commands.setContent(show(told), { emitUpdate: false });
+  }
+
   function put(inside: string) {
-    const at = picker?.position;
+    const at = picking?.position ?? null;
     const node = { type: 'mergeField', attrs: { inside } };
     takeKeys();
     const chain = editor?.chain();
-    if (at === null || at === undefined) chain?.insertContent(node).run();
+    if (at === null) chain?.insertContent(node).run();
     else chain?.insertContentAt({ from: at, to: at + 1 }, node).run();
-    picker = null;
+    picking = null;
+  }
+
+  function putPassage(inside: string) {
+    const at = picking?.position ?? null;
+    takeKeys();
+    if (at === null) editor?.commands.wrapInPassage(inside);
+    else editor?.commands.changePassage(at, inside);
+    picking = null;
   }
 
   function close() {
-    picker = null;
+    picking = null;
     takeKeys();
   }
 
   function typeByHand() {
-    picker = null;
-    takeKeys();
+    close();
     editor?.commands.insertContent('{{');
   }
 
   function remove() {
-    const at = picker?.position;
-    if (at !== null && at !== undefined) {
-      takeKeys();
-      editor?.commands.deleteRange({ from: at, to: at + 1 });
-    }
-    picker = null;
+    const at = picking?.position ?? null;
+    close();
+    if (at !== null) editor?.commands.deleteRange({ from: at, to: at + 1 });
+  }
+
+  function removePassage() {
+    const at = picking?.position ?? null;
+    close();
+    if (at !== null) editor?.commands.unwrapPassage(at);
   }
 
   onDestroy(() => editor?.destroy());
@@ -141,19 +168,44 @@
 
 <div class="relative flex min-h-0 flex-1 flex-col" bind:this={frame}>
   {#if !singleLine && editor && !readonly}
-    <EditorBar {editor} {changes} onmerge={openPicker} />
+    <EditorBar
+      {editor}
+      {changes}
+      {source}
+      onsource={toggleSource}
+      onmerge={openPicker}
+      onpassage={() => pick('passage', null, null)}
+      onpicture={() => (picturing = true)}
+    />
+    <PictureDialog {editor} bind:open={picturing} bind:files />
   {/if}
-  <div class={singleLine ? '' : 'min-h-0 flex-1 overflow-y-auto px-4 py-3'} {@attach mount}></div>
-  {#if picker}
-    <div class="absolute z-30" style:left={`${picker.x}px`} style:top={`${picker.y}px`}>
-      <MergePicker
-        {fields}
-        current={picker.inside}
-        onput={put}
-        onbrace={typeByHand}
-        onremove={remove}
-        onclose={close}
-      />
+  {#if source}<SourceView value={told} {label} onchange={tell} />{/if}
+  <div
+    class={singleLine ? '' : `min-h-0 flex-1 overflow-y-auto px-4 py-3 ${source ? 'hidden' : ''}`}
+    {@attach mount}
+  ></div>
+  {#if picking}
+    <div class="absolute z-30" style:left={`${picking.x}px`} style:top={`${picking.y}px`}>
+      {#if picking.kind === 'passage'}
+        <PassagePicker
+          {fields}
+          {hints}
+          current={picking.inside}
+          onput={putPassage}
+          onremove={removePassage}
+          onclose={close}
+        />
+      {:else}
+        <MergePicker
+          {fields}
+          {hints}
+          current={picking.inside}
+          onput={put}
+          onbrace={typeByHand}
+          onremove={remove}
+          onclose={close}
+        />
+      {/if}
     </div>
   {/if}
 </div>

@@ -7,7 +7,8 @@ import {
   subjectFromEditor,
   subjectToEditor,
   taken,
-  toEditor
+  toEditor,
+  withFallback
 } from './mergeText';
 
 const bodies = [
@@ -16,7 +17,12 @@ const bodies = [
   '<p>See <a href="https://quay.example/{{number}}">{{number}}</a> &amp; “more”</p>',
   '<p>{{! a note with &amp; and &lt;b&gt; }}</p>',
   '<p>no fields, but {single} and [blank] and 1 &lt; 2</p>',
-  '<ul><li>{{renews_on as "d MMMM yyyy"}}</li></ul>'
+  '<ul><li>{{renews_on as "d MMMM yyyy"}}</li></ul>',
+  '<p>a</p>{{#dues_owed}}<p>b {{dues_owed}}</p><p>c</p>{{/dues_owed}}<p>d</p>{{&gt; signature}}',
+  '{{^plan}}<p>a</p>{{#stage}}<blockquote>{{#number}}<p>b</p>{{/number}}</blockquote>{{/stage}}{{/plan}}',
+  '<p>x {{#plan}}y</p><p>z{{/plan}}</p>',
+  '<table><tbody><tr><td><p>{{plan}}</p></td></tr></tbody></table>',
+  '<p><img src="{{picture}}" alt="{{name}}"><a class="button" href="{{source}}">Go</a></p>'
 ];
 
 describe('body', () => {
@@ -30,6 +36,15 @@ describe('body', () => {
       '<p>Dear <span data-merge="first_name or &quot;friend&quot;"></span>,</p>'
     );
     expect(toEditor(bodies[2] as string)).toContain('href="https://quay.example/{{number}}"');
+  });
+  it('holds a passage around paragraphs as a block, and one in words as two marks', () => {
+    expect(toEditor('{{#plan}}<p>a</p>{{/plan}}')).toBe('<div data-passage="#plan"><p>a</p></div>');
+    expect(toEditor('<p>{{#plan}}a{{/plan}}</p>')).toBe(
+      '<p><span data-merge="#plan"></span>a<span data-merge="/plan"></span></p>'
+    );
+    expect(toEditor('<p>a</p>{{&gt; signature}}')).toBe(
+      '<p>a</p><div data-put-in="signature"></div>'
+    );
   });
   it('reads parts that show words', () => {
     expect(fromEditor('<p><span data-merge="plan" class="merge-field">plan</span></p>')).toBe(
@@ -73,6 +88,15 @@ describe('a merge field', () => {
     expect(inside('first_name', ' a "b" {c} ')).toBe('first_name or "a b c"');
     expect(inside('plan', '')).toBe('plan');
   });
+});
+
+it('sets a fallback where there is none', () => {
+  expect(
+    withFallback('{{plan}} {{plan or "a"}} {{plan as capitals}} {{stage}}', 'plan', 'x', false)
+  ).toBe('{{plan or "x"}} {{plan or "a"}} {{plan or "x" as capitals}} {{stage}}');
+  expect(withFallback('<p>{{plan}}</p>', 'plan', 'a & b', true)).toBe(
+    '<p>{{plan or "a &amp; b"}}</p>'
+  );
 });
 
 it('shows a subject in a list by the names of its fields', () => {

@@ -1,34 +1,109 @@
 /**
  * Between the text form of a message, `Dear {{first_name or "friend"}},`, and the form the editor
- * holds, in which each merge field is a `<span data-merge="…">`. Both ways without loss.
+ * holds: each merge field is a `<span data-merge="…">`, a passage that shows only for some is a
+ * `<div data-passage="#dues_owed">` around its paragraphs, and a text that is put in is a
+ * `<div data-put-in="signature">`. Both ways without loss.
  */
 
 const field = /\{\{([^{}]*)\}\}/g;
 const span = /<span data-merge="([^"]*)"[^>]*>[^<]*<\/span>/g;
 const tagOrText = /<[^>]*>|[^<]+/g;
+const empty = new Set(['br', 'hr', 'img']);
+
+/** Where paragraphs stand, and so passages may stand around them. */
+const holdsParagraphs = new Set(['', 'blockquote']);
+
+/** A piece of the text form: a tag, words, or the inside of a merge field. */
+interface Piece {
+  is: 'tag' | 'words' | 'field';
+  text: string;
+  /** The element it stands in, counted as they open; with its name. */
+  parent: number;
+  within: string;
+  /** For the begin or end of a passage that stands around paragraphs. */
+  around?: boolean;
+}
 
 /** The editor's HTML for a body; merge fields in link addresses stay as they are written. */
 export function toEditor(html: string): string {
-  return (html.match(tagOrText) ?? [])
-    .map((piece) =>
-      piece.startsWith('<')
-        ? piece
-        : piece.replace(
-            field,
-            (_, inside: string) => `<span data-merge="${escape(unescape(inside))}"></span>`
-          )
-    )
-    .join('');
+  const pieces = split(html);
+  markPassages(pieces);
+  return pieces.map(pieceToEditor).join('');
+}
+
+function split(html: string): Piece[] {
+  const pieces: Piece[] = [];
+  const open: { name: string; id: number }[] = [];
+  let opened = 0;
+  for (const text of html.match(tagOrText) ?? []) {
+    const at = open[open.length - 1] ?? { name: '', id: 0 };
+    if (!text.startsWith('<')) {
+      text.split(/(\{\{[^{}]*\}\})/).forEach((part, i) => {
+        if (part === '') return;
+        const is = i % 2 ? 'field' : 'words';
+        const inner = i % 2 ? unescape(part.slice(2, -2)) : part;
+        pieces.push({ is, text: inner, parent: at.id, within: at.name });
+      });
+      continue;
+    }
+    const name = /^<\/?([a-z0-9]+)/i.exec(text)?.[1]?.toLowerCase() ?? '';
+    if (text.startsWith('</')) open.pop();
+    else if (!empty.has(name)) open.push({ name, id: ++opened });
+    pieces.push({ is: 'tag', text, parent: at.id, within: at.name });
+  }
+  return pieces;
+}
+
+/** A passage stands around paragraphs when it begins and ends between paragraphs of one element. */
+function markPassages(pieces: Piece[]) {
+  const open: Piece[] = [];
+  for (const piece of pieces.filter((p) => p.is === 'field')) {
+    if (/^\s*[#^]/.test(piece.text)) open.push(piece);
+    else if (/^\s*\//.test(piece.text)) {
+      const begin = open.pop();
+      if (begin?.parent === piece.parent && holdsParagraphs.has(piece.within)) {
+        begin.around = piece.around = true;
+      }
+    }
+  }
+}
+
+function pieceToEditor(piece: Piece): string {
+  if (piece.is !== 'field') return piece.text;
+  if (piece.around) {
+    const inside = piece.text.replaceAll(/\s/g, '');
+    return inside.startsWith('/') ? '</div>' : `<div data-passage="${escape(inside)}">`;
+  }
+  const putIn = /^\s*>\s*(\w+)\s*$/.exec(piece.text);
+  return putIn && holdsParagraphs.has(piece.within)
+    ? `<div data-put-in="${putIn[1] ?? ''}"></div>`
+    : `<span data-merge="${escape(piece.text)}"></span>`;
 }
 
 /** The text form of the editor's HTML. */
 export function fromEditor(html: string): string {
-  return html.replace(span, (_, inside: string) => `{{${escapeText(unescape(inside))}}}`);
+  const passages: string[] = [];
+  return html
+    .replace(span, (_, inside: string) => `{{${escapeText(unescape(inside))}}}`)
+    .replace(/<div data-put-in="(\w+)"[^>]*><\/div>/g, '{{&gt; $1}}')
+    .replace(/<div data-passage="([#^])([^"]*)"[^>]*>|<\/div>/g, (whole, sign, name) => {
+      if (whole === '</div>') return `{{/${passages.pop() ?? ''}}}`;
+      passages.push(String(name));
+      return `{{${String(sign)}${String(name)}}}`;
+    });
 }
 
 /** The editor's HTML for a subject, which is plain text. */
 export function subjectToEditor(subject: string): string {
-  return `<p>${toEditor(escapeText(subject))}</p>`;
+  return `<p>${inWords(escapeText(subject))}</p>`;
+}
+
+/** A subject holds no paragraphs, so that whatever stands in it is a part of its one line. */
+function inWords(html: string): string {
+  return html.replace(
+    field,
+    (_, inside: string) => `<span data-merge="${escape(unescape(inside))}"></span>`
+  );
 }
 
 /** The plain text of a subject's editor. */
@@ -80,6 +155,16 @@ export function shown(inside: string, labels: (name: string) => string): Shown {
 export function taken(inside: string): { name: string; fallback: string; rest: string } | null {
   const match = /^\s*([\w.]+)(?:\s+or\s+"([^"]*)")?\s*(as\s+.*)?$/.exec(inside);
   return match ? { name: match[1] ?? '', fallback: match[2] ?? '', rest: match[3] ?? '' } : null;
+}
+
+/** A text with a fallback for every merge field of that name that has none. */
+export function withFallback(text: string, name: string, fallback: string, html: boolean): string {
+  return text.replace(field, (whole, written: string) => {
+    const part = taken(html ? unescape(written) : written);
+    if (part?.name !== name || part.fallback) return whole;
+    const changed = inside(name, fallback, part.rest);
+    return `{{${html ? escapeText(changed) : changed}}}`;
+  });
 }
 
 /** The inside of a merge field. */

@@ -108,20 +108,35 @@ public abstract class ServerTest {
     return id;
   }
 
+  private static final List<String> CHANGEABLE =
+      List.of(
+          "version",
+          "templateId",
+          "topicId",
+          "letterheadId",
+          "promotional",
+          "voice",
+          "repliesTo",
+          "replyColleague",
+          "private",
+          "parts",
+          "leaveParts",
+          "picks",
+          "leftOut",
+          "startWall",
+          "countOpens",
+          "countClicks");
+
   /** What is sent to change a draft's texts, at the version it has now. */
   protected Map<String, Object> change(long id, String subject, String body) {
-    int version = api.get("/api/mailings/" + id).json().get("version").asInt();
+    tools.jackson.databind.JsonNode now = api.get("/api/mailings/" + id).json();
     Map<String, Object> change = new java.util.HashMap<>();
-    change.put("version", version);
+    for (String kept : CHANGEABLE) {
+      change.put(kept, now.get(kept));
+    }
     change.put("name", "Test mailing");
     change.put("subject", subject);
     change.put("body", body);
-    change.put("templateId", null);
-    change.put("topicId", 1);
-    change.put("leftOut", List.of());
-    change.put("startWall", null);
-    change.put("countOpens", true);
-    change.put("countClicks", true);
     return change;
   }
 
@@ -160,9 +175,10 @@ public abstract class ServerTest {
   }
 
   /** The body of a request to begin a mailing to picked people. */
-  protected record Begin(Object filter, List<Long> picks, List<Long> leftOut, Long templateId) {
+  protected record Begin(
+      List<Object> parts, List<Long> picks, List<Long> leftOut, Long templateId, Long mailingId) {
     Begin(List<Long> picks) {
-      this(null, picks, List.of(), null);
+      this(List.of(), picks, List.of(), null, null);
     }
   }
 }

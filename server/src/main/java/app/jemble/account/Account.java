@@ -4,9 +4,20 @@ package app.jemble.account;
  * A colleague who signs in.
  *
  * @param personId the colleague's own record among the people, or null
+ * @param pictureKey the key of the colleague's own picture, or null
+ * @param signature template text that stands beneath what this colleague writes
  */
 public record Account(
-    long id, String login, String name, String email, String title, Role role, Long personId) {
+    long id,
+    String login,
+    String name,
+    String email,
+    String title,
+    Role role,
+    Long personId,
+    String phone,
+    String pictureKey,
+    String signature) {
 
   /** What a colleague may do. */
   public enum Role {

@@ -5,13 +5,15 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface AccountMapper {
 
   @Select(
       """
-      select id, login, name, email, title, upper(role) as role, person_id
+      select id, login, name, email, title, upper(role) as role, person_id, phone, picture_key,
+             signature
       from account
       where login = lower(btrim(#{login}))
       """)
@@ -19,7 +21,8 @@ interface AccountMapper {
 
   @Select(
       """
-      select id, login, name, email, title, upper(role) as role, person_id
+      select id, login, name, email, title, upper(role) as role, person_id, phone, picture_key,
+             signature
       from account
       where id = #{id}
       """)
@@ -27,7 +30,8 @@ interface AccountMapper {
 
   @Select(
       """
-      select id, login, name, email, title, upper(role) as role, person_id
+      select id, login, name, email, title, upper(role) as role, person_id, phone, picture_key,
+             signature
       from account
       order by name
       """)
@@ -35,6 +39,15 @@ interface AccountMapper {
 
   @Select("select password_hash from account where login = lower(btrim(#{login}))")
   String passwordHash(String login);
+
+  @Update(
+      """
+      update account
+      set title = #{a.title}, phone = #{a.phone}, picture_key = #{a.pictureKey},
+          signature = #{a.signature}
+      where id = #{id}
+      """)
+  int describe(@Param("id") long id, @Param("a") AccountService.Self self);
 
   @Select("select count(*) from account")
   long count();

@@ -1,6 +1,11 @@
 package app.jemble.account;
 
+import app.jemble.core.merge.TemplateError;
+import app.jemble.core.merge.TemplateParser;
+import app.jemble.core.message.SafeHtml;
+import app.jemble.core.record.FieldCatalogue;
 import app.jemble.workspace.Problem;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.security.core.Authentication;
@@ -38,6 +43,36 @@ public class AccountService {
           "Readers look and change nothing. Ask an administrator for another role.");
     }
     return account;
+  }
+
+  /** What a colleague says of themselves; it stands in what they write. */
+  public record Self(
+      String title,
+      @Schema(nullable = true) String phone,
+      @Schema(nullable = true) String pictureKey,
+      String signature) {}
+
+  Self self() {
+    Account me = current();
+    return new Self(me.title(), me.phone(), me.pictureKey(), me.signature());
+  }
+
+  /** Changes what the colleague who asks says of themselves. */
+  Self describe(Self self) {
+    long me = currentWriter().id();
+    if (self.title() == null || self.title().isBlank()) {
+      throw Problem.wrong("title", "Say what you do here; it stands beneath your name.");
+    }
+    String phone = self.phone() == null || self.phone().isBlank() ? null : self.phone().strip();
+    String signature = SafeHtml.clean(self.signature() == null ? "" : self.signature());
+    List<TemplateError> errors =
+        TemplateParser.parse(signature, TemplateParser.Kind.HTML, FieldCatalogue.standard())
+            .errors();
+    if (!errors.isEmpty()) {
+      throw Problem.wrong("signature", errors.get(0).sentence());
+    }
+    mapper.describe(me, new Self(self.title().strip(), phone, self.pictureKey(), signature));
+    return self();
   }
 
   public Account find(long id) {

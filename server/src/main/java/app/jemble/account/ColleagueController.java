@@ -2,15 +2,17 @@ package app.jemble.account;
 
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Colleagues by name, for choosing an owner. */
+/** Colleagues by name, for choosing one; and what each says of themselves. */
 @RestController
 @RequestMapping("/api/colleagues")
 class ColleagueController {
 
-  record ColleagueName(String login, String name) {}
+  record ColleagueName(long id, String login, String name, String email) {}
 
   private final AccountService accounts;
 
@@ -20,6 +22,19 @@ class ColleagueController {
 
   @GetMapping
   List<ColleagueName> all() {
-    return accounts.all().stream().map(a -> new ColleagueName(a.login(), a.name())).toList();
+    return accounts.all().stream()
+        .map(a -> new ColleagueName(a.id(), a.login(), a.name(), a.email()))
+        .toList();
+  }
+
+  /** What the colleague who asks says of themselves. */
+  @GetMapping("/me")
+  AccountService.Self self() {
+    return accounts.self();
+  }
+
+  @PutMapping("/me")
+  AccountService.Self describe(@RequestBody AccountService.Self self) {
+    return accounts.describe(self);
   }
 }

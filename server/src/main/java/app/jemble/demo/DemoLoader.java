@@ -99,7 +99,8 @@ class DemoLoader implements ApplicationRunner {
             "en-GB",
             "ternquay.example",
             30,
-            null));
+            null,
+            "desk@ternquay.example"));
     DemoTexts.TOPICS.forEach(workspace::addTopic);
     workspace.addAttribute(
         new Field("berth_name", "Berth name", FieldType.TEXT, List.of(), Set.of(FieldUse.FILTER)));
@@ -172,14 +173,17 @@ class DemoLoader implements ApplicationRunner {
     for (DemoTexts.Text text : DemoTexts.TEMPLATES) {
       sql.sql(
               """
-              insert into template (name, subject, body, topic_id, changed_at, changed_by)
-              select ?, ?, ?, c.id, ?, a.id
+              insert into template (name, label, starts_from, subject, body, topic_id,
+                                    letterhead_id, changed_at, changed_by)
+              select ?, ?, ?, ?, ?, c.id, (select min(id) from letterhead), ?, a.id
               from topic c, account a
               where c.name = ? and a.login = 'orla'
               """)
           .params(
               List.of(
                   text.name(),
+                  text.label(),
+                  text.startsFrom(),
                   text.subject(),
                   text.body(),
                   java.sql.Timestamp.from(clock.instant()),

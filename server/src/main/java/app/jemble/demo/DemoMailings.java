@@ -24,7 +24,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Random;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -72,14 +71,13 @@ class DemoMailings {
     for (Past mailing : mailings) {
       int share = 3 + random.nextInt(4);
       Instant at = mailing.sentFrom();
-      MessageComposer.Shared shared = texts.of(mailing.id());
       for (Reader reader : readers) {
         if (random.nextInt(share) == 0) {
           at = at.plusSeconds(1 + random.nextInt(20));
           byte[] octets = new byte[16];
           random.nextBytes(octets);
           String token = PublicToken.of(octets, secret);
-          OutgoingMessage mail = mail(shared, reader, at, token);
+          OutgoingMessage mail = mail(mailing.id(), reader, at, token);
           messages.add(new Message(messages.size() + 1L, mailing, reader, token, at, mail));
         }
       }
@@ -90,14 +88,14 @@ class DemoMailings {
     writeAnswers(connection, messages, answers);
   }
 
-  private OutgoingMessage mail(
-      MessageComposer.Shared shared, Reader reader, Instant at, String token) {
+  private OutgoingMessage mail(long mailing, Reader reader, Instant at, String token) {
+    SharedTexts.Ready ready = texts.ready(mailing, reader.id(), frozen(reader));
     return MessageComposer.compose(
-            shared,
+            ready.shared(),
             new MessageComposer.Own(
                 new Mailbox(reader.name(), reader.email()),
-                texts.thaw(frozen(reader)).values(),
-                Locale.UK,
+                ready.values(),
+                ready.language(),
                 at,
                 token,
                 ThreadPlace.NEW))

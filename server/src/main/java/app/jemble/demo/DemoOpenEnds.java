@@ -39,9 +39,10 @@ class DemoOpenEnds {
       String name, String subject, String body, String login, Instant released, Instant due) {
     return sql.sql(
             """
-            insert into mailing (name, subject, body, topic_id, sender_id, state, released_at,
-                                 held_until, due_at, created_at, created_by)
-            select ?, ?, ?, 1, a.id, 'released', t.at, t.at, ?, t.at, a.id
+            insert into mailing (name, subject, body, topic_id, letterhead_id, sender_id, state,
+                                 released_at, held_until, due_at, created_at, created_by)
+            select ?, ?, ?, 1, (select min(id) from letterhead), a.id, 'released', t.at, t.at, ?,
+                   t.at, a.id
             from account a, (select ?::timestamptz as at) t
             where a.login = ?
             returning id
@@ -81,17 +82,17 @@ class DemoOpenEnds {
   private void addDraft(String template, String name, String notSeenSince) {
     sql.sql(
             """
-            insert into mailing (name, subject, body, template_id, topic_id, sender_id,
-                                 audience_filter, created_at, created_by)
-            select ?, t.subject, t.body, t.id, t.topic_id, a.id,
-                   jsonb_build_object(
+            insert into mailing (name, subject, body, template_id, template_version, letterhead_id,
+                                 topic_id, sender_id, audience_parts, created_at, created_by)
+            select ?, t.subject, t.body, t.id, t.version, t.letterhead_id, t.topic_id, a.id,
+                   jsonb_build_array(jsonb_build_object('filter', jsonb_build_object(
                      'match', 'ALL',
                      'conditions', jsonb_build_array(
                        jsonb_build_object('field', 'kind', 'operator', 'ANY_OF',
                                           'values', jsonb_build_array('member')),
                        jsonb_build_object('field', 'last_visit', 'operator', 'BEFORE',
                                           'values', jsonb_build_array(?::text))),
-                     'groups', jsonb_build_array()),
+                     'groups', jsonb_build_array()))),
                    ?, a.id
             from template t, account a
             where t.name = ? and a.login = 'orla'

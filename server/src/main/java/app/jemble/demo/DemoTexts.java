@@ -6,34 +6,38 @@ import java.util.List;
 final class DemoTexts {
 
   /** A template to be. */
-  record Text(String name, String topic, String subject, String body) {}
+  record Text(
+      String name, String label, String startsFrom, String topic, String subject, String body) {}
 
   /** A past mailing: how many days ago, at which hour, by whom. */
   record Sent(String name, int daysAgo, int hour, String login, String subject, String body) {}
 
   static final List<String> TOPICS = List.of("Yard news", "Membership", "Kits and courses");
 
-  private static final String SIGNED =
-      "<p>With best wishes<br>{{sender.name}}<br>{{sender.title}}</p>";
+  private static final String SIGNED = "{{&gt; signature}}";
   private static final String DEAR = "<p>Dear {{first_name or \"friend\"}},</p>";
 
   static final List<Text> TEMPLATES =
       List.of(
           new Text(
               "Season opening",
+              "Season",
+              "member",
               "Yard news",
               "Is {{berth_name or \"your boat\"}} ready for launch, {{first_name or \"friend\"}}?",
               DEAR
                   + "<p>The slipway opens on <strong>Saturday 5 December</strong>, and we have not seen"
                   + " you on the quay since {{last_visit as \"MMMM yyyy\"}}. Your {{plan}} membership"
                   + " still covers one free haul-out this season.</p>"
-                  + "<p>{{#dues_owed}}There is {{dues_owed as money}} outstanding; you can settle it at"
-                  + " the desk. {{/dues_owed}}The <a href=\"https://ternquay.example/haul-out\">haul-out"
-                  + " times</a> are on our page.</p>"
+                  + "{{#dues_owed}}<p>There is {{dues_owed as money}} outstanding; you can settle it at"
+                  + " the desk.</p>{{/dues_owed}}<p>The <a href=\"https://ternquay.example/haul-out\">"
+                  + "haul-out times</a> are on our page.</p>"
                   + "<p>Reply to this message and I will keep a place for you.</p>"
                   + SIGNED),
           new Text(
               "Gentle nudge",
+              "After it is out",
+              "person",
               "Yard news",
               "A word about your place on the slipway",
               DEAR
@@ -43,6 +47,8 @@ final class DemoTexts {
           new Text(
               "Dues reminder",
               "Membership",
+              "member",
+              "Membership",
               "Your {{plan}} membership renews on {{renews_on as \"d MMMM\"}}",
               DEAR
                   + "<p>Your {{plan}} membership, number {{number}}, renews on {{renews_on}}."
@@ -51,6 +57,8 @@ final class DemoTexts {
                   + SIGNED),
           new Text(
               "Course places",
+              "Season",
+              "person",
               "Kits and courses",
               "Places on the steam-bending course",
               DEAR

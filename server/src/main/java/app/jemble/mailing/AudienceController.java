@@ -3,12 +3,20 @@ package app.jemble.mailing;
 import app.jemble.core.check.Finding;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Words;
-import app.jemble.mailing.AudienceService.Audience;
-import app.jemble.mailing.AudienceService.Entry;
+import app.jemble.mailing.Looked.Entry;
+import app.jemble.people.PersonRecord;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -16,6 +24,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import tools.jackson.databind.ObjectMapper;
 
 /** Whom a mailing is for, what the check found, and each person's proof. */
 @RestController
@@ -30,10 +40,18 @@ class AudienceController {
    * @param total everyone in the audience
    * @param ready who can be written to, those who need a look among them
    * @param needLook of those ready, whom a notice is about
+   * @param ownWords who have words of their own
+   * @param lacks by merge field, how many of those ready have no value
    * @param cannot the others by their one reason
    */
   record Look(
-      long total, long ready, long needLook, List<CannotPart> cannot, List<FindingBody> findings) {}
+      long total,
+      long ready,
+      long needLook,
+      long ownWords,
+      List<CannotPart> cannot,
+      List<FindingBody> findings,
+      Map<String, Long> lacks) {}
 
   record CannotPart(Reach reach, String words, long people) {}
 
@@ -42,7 +60,13 @@ class AudienceController {
 
   /** One person of the audience, as listed. */
   record AudiencePerson(
-      long id, String name, String line, Reach reach, String reachWords, List<String> notes) {}
+      long id,
+      String name,
+      String line,
+      Reach reach,
+      String reachWords,
+      boolean ownWords,
+      List<String> notes) {}
 
   /** A part of the audience: those ready without a notice, or with one. */
   enum Part {
@@ -56,42 +80,74 @@ class AudienceController {
    * @param part ready or need a look
    * @param reach of this reach
    * @param finding whom this finding is about, with {@code about} as it stands there
+   * @param ownWords who have words of their own
    * @param name whose name contains this
-   * @param after who come after this person
    */
   record Which(
-      Part part, Reach reach, Finding.Code finding, String about, String name, Long after) {
-    boolean holds(Entry entry, List<Finding> findings) {
+      Part part, Reach reach, Finding.Code finding, String about, boolean ownWords, String name) {
+    boolean holds(Entry entry, Set<Long> found) {
       return (part == null || (entry.isReady() && entry.odd() == (part == Part.NEED_LOOK)))
           && (reach == null || entry.reach() == reach)
-          && (finding == null || findings.stream().anyMatch(f -> isAsked(f, entry)))
-          && (name == null || Words.fold(entry.person().name()).contains(Words.fold(name.strip())));
-    }
-
-    private boolean isAsked(Finding f, Entry entry) {
-      return f.code() == finding
-          && (about == null || f.about().equals(about))
-          && f.people().contains(entry.person().id());
+          && (!ownWords || entry.ownWords())
+          && (finding == null || found.contains(entry.personId()))
+          && (name == null || Words.fold(entry.name()).contains(Words.fold(name.strip())));
     }
   }
 
-  record CopyTo(long personId) {}
+  /**
+   * @param colleagueId who gets it; null for oneself
+   */
+  record CopyTo(long personId, @Schema(nullable = true) Long colleagueId) {}
 
   record CopySent(String address) {}
+
+  /** How far a look has come, or with the last line what it found. */
+  record LookLine(long looked, long of, @Schema(nullable = true) Look look) {}
 
   private final MailingService mailings;
   private final AudienceService audience;
   private final ProofService proofs;
+  private final ObjectMapper json;
 
-  AudienceController(MailingService mailings, AudienceService audience, ProofService proofs) {
+  AudienceController(
+      MailingService mailings, AudienceService audience, ProofService proofs, ObjectMapper json) {
     this.mailings = mailings;
     this.audience = audience;
     this.proofs = proofs;
+    this.json = json;
   }
 
   @GetMapping("/look")
   Look look(@PathVariable long id) {
-    Audience everyone = audience.look(mailings.find(id));
+    return look(audience.look(mailings.find(id), AudienceService.Progress.NONE));
+  }
+
+  /** The same, with a line of JSON now and then that says how far it has come. */
+  @GetMapping(path = "/look/watch", produces = "application/x-ndjson")
+  ResponseEntity<StreamingResponseBody> watch(@PathVariable long id) {
+    Mailing mailing = mailings.find(id);
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_NDJSON)
+        .body(
+            out -> {
+              Looked looked =
+                  audience.look(mailing, (n, of) -> write(out, new LookLine(n, of, null)));
+              long all = looked.entries().size();
+              write(out, new LookLine(all, all, look(looked)));
+            });
+  }
+
+  /** Whoever has stopped reading ends the look. */
+  private void write(OutputStream out, LookLine line) {
+    try {
+      out.write((json.writeValueAsString(line) + "\n").getBytes(StandardCharsets.UTF_8));
+      out.flush();
+    } catch (IOException gone) {
+      throw new UncheckedIOException(gone);
+    }
+  }
+
+  private static Look look(Looked everyone) {
     Map<Reach, Long> counts =
         everyone.entries().stream()
             .collect(Collectors.groupingBy(Entry::reach, Collectors.counting()));
@@ -105,8 +161,10 @@ class AudienceController {
         everyone.entries().size(),
         counts.getOrDefault(Reach.READY, 0L),
         odd,
+        everyone.entries().stream().filter(Entry::ownWords).count(),
         cannot,
-        everyone.findings().stream().map(AudienceController::body).toList());
+        everyone.findings().stream().map(AudienceController::body).toList(),
+        everyone.lacks());
   }
 
   /** The audience in the order in which it is looked through: those who want a look come first. */
@@ -117,17 +175,35 @@ class AudienceController {
       @RequestParam(required = false) Reach reach,
       @RequestParam(required = false) Finding.Code finding,
       @RequestParam(required = false) String about,
+      @RequestParam(defaultValue = "false") boolean ownWords,
       @RequestParam(required = false) String name,
       @RequestParam(required = false) Long after) {
-    Audience everyone = audience.look(mailings.find(id));
-    Which which = new Which(part, reach, finding, about, name, after);
-    Map<Long, List<Finding>> findings = everyone.findingsByPerson();
-    return everyone.entries().stream()
-        .filter(e -> which.holds(e, findings.getOrDefault(e.person().id(), List.of())))
-        .dropWhile(e -> after != null && e.person().id() != after)
-        .skip(after == null ? 0 : 1)
-        .limit(PAGE)
-        .map(e -> person(e, findings.getOrDefault(e.person().id(), List.of())))
+    Mailing mailing = mailings.find(id);
+    Looked everyone = audience.lastLook(mailing);
+    Which which = new Which(part, reach, finding, about, ownWords, name);
+    Set<Long> found =
+        finding == null ? Set.of() : Set.copyOf(audience.peopleOf(mailing, finding, about));
+    List<Entry> page =
+        everyone.entries().stream()
+            .filter(e -> which.holds(e, found))
+            .dropWhile(e -> after != null && e.personId() != after)
+            .skip(after == null ? 0 : 1)
+            .limit(PAGE)
+            .toList();
+    return people(page, everyone);
+  }
+
+  private List<AudiencePerson> people(List<Entry> page, Looked everyone) {
+    List<Long> ids = page.stream().map(Entry::personId).toList();
+    Map<Long, PersonRecord> records =
+        audience.records(ids).stream().collect(Collectors.toMap(PersonRecord::id, r -> r));
+    Map<Long, List<Finding>> findings = everyone.findingsOf(Set.copyOf(ids));
+    return page.stream()
+        .filter(e -> records.containsKey(e.personId()))
+        .map(
+            e ->
+                person(
+                    e, records.get(e.personId()), findings.getOrDefault(e.personId(), List.of())))
         .toList();
   }
 
@@ -138,23 +214,23 @@ class AudienceController {
 
   @PostMapping("/copy")
   CopySent copy(@PathVariable long id, @RequestBody CopyTo copy) {
-    return new CopySent(proofs.sendCopy(mailings.find(id), copy.personId()));
+    return new CopySent(proofs.sendCopy(mailings.find(id), copy.personId(), copy.colleagueId()));
   }
 
   private static FindingBody body(Finding f) {
     return new FindingBody(f.severity(), f.code(), f.about(), f.sentence(), f.people().size());
   }
 
-  private static AudiencePerson person(Entry entry, List<Finding> findings) {
-    String plan =
-        entry.person().plan() == null ? entry.person().kind() : entry.person().plan() + " plan";
-    String place = entry.person().addressPlace();
+  private static AudiencePerson person(Entry entry, PersonRecord record, List<Finding> findings) {
+    String plan = record.plan() == null ? record.kind() : record.plan() + " plan";
+    String place = record.addressPlace();
     return new AudiencePerson(
-        entry.person().id(),
-        entry.person().name(),
+        entry.personId(),
+        entry.name(),
         place == null ? plan : plan + " · " + place,
         entry.reach(),
         entry.reach().words(),
+        entry.ownWords(),
         entry.isReady() ? findings.stream().map(AudienceController::note).toList() : List.of());
   }
 
@@ -165,7 +241,13 @@ class AudienceController {
       case NAME_CAPITALS -> "capitals";
       case NAME_LOWER_CASE -> "small letters";
       case NAME_ODD -> "odd name";
+      case NAME_OF_ORGANISATION -> "an organisation?";
+      case DOMAIN_MISTYPED -> "address?";
+      case WRITTEN_LATELY -> "written to lately";
+      case IN_ANOTHER_MAILING -> "another mailing";
+      case OWN_WORDING_OLD -> "own wording is older";
       case LONG_SUBJECT -> "long subject";
+      case ODD_LINK -> "a link";
       default -> "look";
     };
   }

@@ -1,135 +1,261 @@
 package app.jemble.mailing;
 
+import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.check.Finding;
 import app.jemble.core.check.ReleaseCheck;
+import app.jemble.core.check.ReleaseCheck.Mark;
 import app.jemble.core.filter.AsOf;
-import app.jemble.core.merge.Renderer;
+import app.jemble.core.message.Mailbox;
+import app.jemble.core.message.MessageComposer;
+import app.jemble.core.message.MessageComposer.Composed;
+import app.jemble.core.message.MessageFields;
+import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.pace.WallClock;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.Values;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
+import app.jemble.outbox.OutboxService;
 import app.jemble.people.PeopleService;
 import app.jemble.people.PersonRecord;
 import app.jemble.people.PersonValues;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
+import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
-import tools.jackson.databind.ObjectMapper;
 
 /** Whom a mailing is for: each person's reach, what their message lacks, and all findings. */
 @Service
 class AudienceService {
 
-  /**
-   * One person of the audience.
-   *
-   * @param odd whether a notice is about this person
-   */
-  record Entry(PersonRecord person, Values values, Reach reach, boolean odd) {
-    boolean isReady() {
-      return reach == Reach.READY;
-    }
+  private static final Duration LATELY = Duration.ofDays(3);
+  private static final int MOST_KEPT = 20;
+  private static final int TOLD_EVERY = 500;
+
+  /** Told how far a look has come. */
+  @FunctionalInterface
+  interface Progress {
+    Progress NONE = (looked, of) -> {};
+
+    void looked(long looked, long of);
   }
 
-  /**
-   * @param entries those who want a look first, then those who are ready, then those who cannot be
-   *     written to, each in order of name
-   */
-  record Audience(List<Entry> entries, List<Finding> findings) {
-
-    /** What was found about each person; people without a finding are left out. */
-    Map<Long, List<Finding>> findingsByPerson() {
-      Map<Long, List<Finding>> byPerson = new HashMap<>();
-      for (Finding finding : findings) {
-        for (long person : finding.people()) {
-          byPerson.computeIfAbsent(person, p -> new ArrayList<>()).add(finding);
-        }
-      }
-      return byPerson;
-    }
-  }
+  /** One person of an audience with all that their message is made of. */
+  record Reader(PersonRecord person, Values values, Reach reach) {}
 
   private final PeopleService people;
   private final PersonValues personValues;
   private final WorkspaceService workspace;
   private final AccountService accounts;
+  private final OutboxService outbox;
+  private final AudienceParts parts;
   private final AskedNow asked;
   private final LetterService letters;
-  private final ObjectMapper json;
+  private final MailingFiles files;
   private final Clock clock;
+
+  /** The last look at each of a few mailings, for the pages of its list. */
+  private final Map<Long, Looked> kept =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Long, Looked> eldest) {
+          return size() > MOST_KEPT;
+        }
+      };
 
   AudienceService(
       PeopleService people,
       PersonValues personValues,
       WorkspaceService workspace,
       AccountService accounts,
+      OutboxService outbox,
+      AudienceParts parts,
       AskedNow asked,
       LetterService letters,
-      ObjectMapper json,
+      MailingFiles files,
       Clock clock) {
     this.people = people;
     this.personValues = personValues;
     this.workspace = workspace;
     this.accounts = accounts;
+    this.outbox = outbox;
+    this.parts = parts;
     this.asked = asked;
     this.letters = letters;
-    this.json = json;
+    this.files = files;
     this.clock = clock;
   }
 
-  FilterBody filter(Mailing mailing) {
-    String stored = mailing.audienceFilter();
-    return stored == null ? null : json.readValue(stored, FilterBody.class);
+  /** Looks at everyone: reach first, then the whole message of each who is ready. */
+  Looked look(Mailing mailing, Progress progress) {
+    Letter letter = letters.of(mailing);
+    ReleaseCheck check = checked(mailing, letter);
+    Instant now = clock.instant();
+    Set<Long> lately = outbox.writtenSince(now.minus(LATELY));
+    Set<Long> waiting = outbox.waitingElsewhere(mailing.id());
+    long of = people.count(filter(mailing), mailing.picks(), asOf(mailing));
+    List<Looked.Entry> entries = new ArrayList<>();
+    Map<String, Long> lacks = new HashMap<>();
+    List<String> fields = ofPeople(workspace.fields());
+    each(
+        mailing,
+        letter,
+        reader -> {
+          PersonRecord person = reader.person();
+          entries.add(
+              new Looked.Entry(
+                  person.id(),
+                  person.name(),
+                  reader.reach(),
+                  letter.hasOwnWords(person.id()),
+                  false));
+          if (reader.reach() == Reach.READY) {
+            check.add(message(letter, reader, now, marks(letter, person.id(), lately, waiting)));
+          }
+          if (entries.size() % TOLD_EVERY == 0) {
+            progress.looked(entries.size(), of);
+          }
+        });
+    Looked looked = Looked.of(mailing.version(), now, entries, check.findings(), lacks);
+    synchronized (kept) {
+      kept.put(mailing.id(), looked);
+    }
+    return looked;
   }
 
-  /** Looks at everyone: reach first, then the text of each who is ready. */
-  Audience look(Mailing mailing) {
-    Letter letter = letters.of(mailing);
+  /** The merge fields whose values are people's own. */
+  private static List<String> ofPeople(FieldCatalogue fields) {
+    return fields.all(FieldUse.MERGE).stream()
+        .map(Field::name)
+        .filter(f -> !f.startsWith("sender.") && !f.startsWith("workspace."))
+        .filter(f -> !f.equals(MessageFields.LEAVE))
+        .toList();
+  }
+
+  private static void countLacks(List<String> fields, Values values, Map<String, Long> lacks) {
+    for (String field : fields) {
+      if (values.get(field).isEmpty()) {
+        lacks.merge(field, 1L, Long::sum);
+      }
+    }
+  }
+
+  /** The last look at a mailing, when nothing was written since; else a new one. */
+  Looked lastLook(Mailing mailing) {
+    synchronized (kept) {
+      Looked last = kept.get(mailing.id());
+      if (last != null && last.version() == mailing.version()) {
+        return last;
+      }
+    }
+    return look(mailing, Progress.NONE);
+  }
+
+  private ReleaseCheck checked(Mailing mailing, Letter letter) {
     ReleaseCheck check = new ReleaseCheck();
     check.lookAtTexts(
         mailing.subject(), mailing.body(), letter.subjectErrors(), letter.bodyErrors());
     check.lookAtStart(start(mailing), clock.instant());
-    List<Entry> entries = reached(mailing, letter);
-    ZoneId zone = workspace.current().zoneId();
-    for (Entry entry : entries) {
-      if (entry.isReady()) {
-        lookAt(entry, letter, zone, check);
-      }
+    check.lookAtFiles(
+        files.all(mailing.id()).stream().mapToLong(MailingFiles.MailingFile::size).sum(),
+        MailingFiles.MOST_OCTETS);
+    Account sender = accounts.find(mailing.senderId());
+    if (!sender.role().mayWrite()) {
+      check.senderMayNot(sender.name() + " may not send; an administrator can change that.");
     }
-    List<Finding> findings = check.findings();
-    Set<Long> odd = findings.stream().flatMap(f -> f.people().stream()).collect(Collectors.toSet());
-    List<Entry> sorted =
-        entries.stream()
-            .map(e -> new Entry(e.person(), e.values(), e.reach(), odd.contains(e.person().id())))
-            .sorted(Comparator.comparing(e -> e.isReady() ? e.odd() ? 0 : 1 : 2))
-            .toList();
-    return new Audience(sorted, findings);
+    return check;
   }
 
-  /** One person's values with the sender's and the house's; null when there is no such person. */
-  Entry one(Mailing mailing, long personId) {
+  private static Set<Mark> marks(Letter letter, long person, Set<Long> lately, Set<Long> waiting) {
+    Set<Mark> marks = EnumSet.noneOf(Mark.class);
+    if (letter.hasOldWords(person)) {
+      marks.add(Mark.OWN_WORDING_OLD);
+    }
+    if (waiting.contains(person)) {
+      marks.add(Mark.IN_ANOTHER_MAILING);
+    } else if (lately.contains(person)) {
+      marks.add(Mark.WRITTEN_LATELY);
+    }
+    return marks;
+  }
+
+  private static ReleaseCheck.Message message(
+      Letter letter, Reader reader, Instant now, Set<Mark> marks) {
+    PersonRecord person = reader.person();
+    Composed composed =
+        MessageComposer.compose(
+            letter.shared(person.id(), letter.voices(person.ownerName(), person.ownerEmail())),
+            new MessageComposer.Own(
+                new Mailbox(person.name(), person.email()),
+                reader.values(),
+                Locale.forLanguageTag(person.language()),
+                now,
+                "",
+                ThreadPlace.NEW));
+    return new ReleaseCheck.Message(
+        person.id(),
+        person.firstName(),
+        person.email().strip(),
+        composed.message().subject(),
+        composed.missing(),
+        composed.leadsNowhere(),
+        marks);
+  }
+
+  /** Reads everyone of the audience, in order of name, each with the one reach that holds. */
+  void each(Mailing mailing, Letter letter, Consumer<Reader> taker) {
     FieldCatalogue fields = workspace.fields();
-    Letter letter = letters.of(mailing);
+    AsOf asOf = asOf(mailing);
+    Set<Long> gone = people.whoLeft(mailing.topicId());
+    Set<Long> leftOut = new HashSet<>(List.of(mailing.leftOut()));
+    FilterBody leave = parts.any(mailing.leaveParts());
+    if (leave != null) {
+      leftOut.addAll(people.ids(leave, asOf));
+    }
+    Set<String> addresses = new HashSet<>();
+    people.eachRecord(
+        filter(mailing),
+        mailing.picks(),
+        asOf,
+        person -> {
+          Reach reach = reach(person, gone, leftOut, addresses);
+          if (reach == Reach.READY) {
+            addresses.add(EmailAddress.key(person.email()));
+          }
+          taker.accept(new Reader(person, letter.values(personValues.of(person, fields)), reach));
+        });
+  }
+
+  /** One person, whether in the audience or not; null when there is no such person. */
+  Reader one(Letter letter, long personId) {
     PersonRecord person = people.record(personId);
     return person == null
         ? null
-        : new Entry(person, letter.values(personValues.of(person, fields)), Reach.READY, false);
+        : new Reader(
+            person, letter.values(personValues.of(person, workspace.fields())), Reach.READY);
+  }
+
+  /** The records of these people, in order of name. */
+  List<PersonRecord> records(List<Long> ids) {
+    return people.records(ids);
   }
 
   /** The instant a draft would start, or null for at once. */
@@ -139,22 +265,21 @@ class AudienceService {
         : WallClock.at(mailing.startWall(), workspace.current().zoneId());
   }
 
-  private List<Entry> reached(Mailing mailing, Letter letter) {
-    FieldCatalogue fields = workspace.fields();
-    Set<Long> gone = people.whoLeft(mailing.topicId());
-    Set<Long> leftOut = new HashSet<>(List.of(mailing.leftOut()));
-    Set<String> addresses = new HashSet<>();
-    AsOf asOf = asked.by(accounts.find(mailing.senderId()));
-    List<Entry> entries = new ArrayList<>();
-    for (PersonRecord person : people.records(filter(mailing), mailing.picks(), asOf)) {
-      Reach reach = reach(person, gone, leftOut, addresses);
-      if (reach == Reach.READY) {
-        addresses.add(EmailAddress.key(person.email()));
-      }
-      Values values = letter.values(personValues.of(person, fields));
-      entries.add(new Entry(person, values, reach, false));
-    }
-    return entries;
+  /** The people of one finding in the last look. */
+  List<Long> peopleOf(Mailing mailing, Finding.Code code, String about) {
+    return lastLook(mailing).findings().stream()
+        .filter(f -> f.code() == code && (about == null || f.about().equals(about)))
+        .flatMap(f -> f.people().stream())
+        .distinct()
+        .toList();
+  }
+
+  private FilterBody filter(Mailing mailing) {
+    return parts.any(mailing.audienceParts());
+  }
+
+  private AsOf asOf(Mailing mailing) {
+    return asked.by(accounts.find(mailing.senderId()));
   }
 
   private static Reach reach(
@@ -167,14 +292,5 @@ class AudienceService {
             p.doNotWrite(),
             p.email() != null && addresses.contains(EmailAddress.key(p.email())),
             leftOut.contains(p.id())));
-  }
-
-  private static void lookAt(Entry entry, Letter letter, ZoneId zone, ReleaseCheck check) {
-    Locale language = Locale.forLanguageTag(entry.person().language());
-    Renderer.Rendered subject = Renderer.render(letter.subject(), entry.values(), language, zone);
-    Renderer.Rendered body = Renderer.render(letter.body(), entry.values(), language, zone);
-    Set<String> missing = new TreeSet<>(subject.missing());
-    missing.addAll(body.missing());
-    check.add(entry.person().id(), entry.values(), missing, subject.text());
   }
 }

@@ -2,7 +2,7 @@ package app.jemble.mailing;
 
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
-import app.jemble.outbox.SharedTexts;
+import app.jemble.people.PersonRecord;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -20,7 +20,8 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * What a message's texts asked of its person, as it was at release: {@code {"language": "en-GB",
- * "values": {"first_name": {"text": "Bea"}}}}.
+ * "owner": {"name": "Tomas Vance", "email": "tomas@quay.example"}, "values": {"first_name":
+ * {"text": "Bea"}}}}.
  */
 @Component
 class FrozenValues {
@@ -31,8 +32,15 @@ class FrozenValues {
     this.json = json;
   }
 
+  /**
+   * What was frozen.
+   *
+   * @param ownerName null when the person had no owner
+   */
+  record Thawed(Locale language, String ownerName, String ownerEmail, Values values) {}
+
   /** The JSON of the fields that a letter asks for; empty values are left out. */
-  String freeze(String language, Set<String> fields, Values values) {
+  String freeze(PersonRecord person, Set<String> fields, Values values) {
     ObjectNode all = json.createObjectNode();
     for (String field : fields) {
       FieldValue value = values.get(field);
@@ -40,18 +48,25 @@ class FrozenValues {
         write(all.putObject(field), value);
       }
     }
-    ObjectNode frozen = json.createObjectNode().put("language", language);
+    ObjectNode frozen = json.createObjectNode().put("language", person.language());
+    if (person.ownerEmail() != null) {
+      frozen.putObject("owner").put("name", person.ownerName()).put("email", person.ownerEmail());
+    }
     frozen.set("values", all);
     return json.writeValueAsString(frozen);
   }
 
   /** Reads what {@link #freeze} wrote. */
-  SharedTexts.Frozen thaw(String text) {
+  Thawed thaw(String text) {
     JsonNode frozen = json.readTree(text);
     Map<String, FieldValue> values = new HashMap<>();
     frozen.get("values").properties().forEach(e -> values.put(e.getKey(), read(e.getValue())));
-    return new SharedTexts.Frozen(
-        Locale.forLanguageTag(frozen.get("language").asString()), Values.of(values));
+    JsonNode owner = frozen.get("owner");
+    return new Thawed(
+        Locale.forLanguageTag(frozen.get("language").asString()),
+        owner == null ? null : owner.get("name").asString(),
+        owner == null ? null : owner.get("email").asString(),
+        Values.of(values));
   }
 
   private static void write(ObjectNode node, FieldValue value) {
@@ -67,6 +82,8 @@ class FrozenValues {
       node.put("instant", m.instant().toString());
     } else if (value instanceof FieldValue.Flag f) {
       node.put("flag", f.yes());
+    } else if (value instanceof FieldValue.Picture p) {
+      node.put("picture", p.key());
     } else if (value instanceof FieldValue.Tags t) {
       ArrayNode tags = node.putArray("tags");
       t.tags().forEach(tags::add);
@@ -83,6 +100,7 @@ class FrozenValues {
           FieldValue.money(new BigDecimal(value.asString()), node.get("currency").asString());
       case "day" -> FieldValue.day(LocalDate.parse(value.asString()));
       case "instant" -> FieldValue.moment(Instant.parse(value.asString()));
+      case "picture" -> FieldValue.picture(value.asString());
       case "flag" -> new FieldValue.Flag(value.asBoolean());
       case "tags" -> {
         List<String> tags = new ArrayList<>();

@@ -1,84 +1,192 @@
 package app.jemble.mailing;
 
 import app.jemble.account.Account;
-import app.jemble.core.merge.Template;
 import app.jemble.core.merge.TemplateError;
-import app.jemble.core.merge.TemplateParser;
+import app.jemble.core.message.AttachedFile;
+import app.jemble.core.message.LetterText;
+import app.jemble.core.message.LetterText.Looks;
+import app.jemble.core.message.LetterText.Prepared;
+import app.jemble.core.message.LetterText.Wording;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
+import app.jemble.core.message.Pictures;
+import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.mailing.OwnWordings.OwnWording;
 import app.jemble.workspace.Workspace;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
-/** What is the same for every message of one mailing: parsed texts, sender, house. */
+/** What is the same for every message of one mailing, and the words that some get instead. */
 final class Letter {
 
-  private static final Template NOTHING = new Template(List.of());
-
-  private final TemplateParser.Parsed subject;
-  private final TemplateParser.Parsed body;
-  private final Mailing mailing;
-  private final Account sender;
-  private final Workspace workspace;
-  private final String publicUrl;
-
-  Letter(
+  /**
+   * All that a letter is made of.
+   *
+   * @param colleague who gets the replies, when that is a colleague; else null
+   */
+  record Ingredients(
       Mailing mailing,
       Account sender,
+      Account colleague,
       Workspace workspace,
       FieldCatalogue fields,
-      String publicUrl) {
-    this.subject = TemplateParser.parse(mailing.subject(), TemplateParser.Kind.HEADER, fields);
-    this.body = TemplateParser.parse(mailing.body(), TemplateParser.Kind.HTML, fields);
-    this.mailing = mailing;
-    this.sender = sender;
-    this.workspace = workspace;
-    this.publicUrl = publicUrl;
+      Looks looks,
+      List<OwnWording> ownWordings,
+      List<AttachedFile.Named> files,
+      Pictures pictures,
+      String publicUrl) {}
+
+  /** In whose name one message comes, and where its replies go. */
+  record Voices(Mailbox from, Optional<Mailbox> replyTo) {}
+
+  private final Ingredients of;
+  private final Prepared prepared;
+  private final MessageComposer.Shared shared;
+  private final Map<Long, OwnWording> ownWordings;
+  private final Map<Long, LetterText> ownTexts = new HashMap<>();
+
+  Letter(Ingredients of) {
+    this.of = of;
+    this.prepared =
+        LetterText.prepare(
+            new Wording(of.mailing().subject(), of.mailing().body()), of.looks(), of.fields());
+    this.ownWordings =
+        of.ownWordings().stream().collect(Collectors.toMap(OwnWording::personId, w -> w));
+    this.shared =
+        new MessageComposer.Shared(
+            prepared.text().orElseGet(this::withoutErrors),
+            sender(),
+            Optional.empty(),
+            of.workspace().zoneId(),
+            of.publicUrl(),
+            of.workspace().returnDomain(),
+            new MessageComposer.Counting(of.mailing().countOpens()),
+            of.mailing().promotional(),
+            of.pictures(),
+            of.files());
+  }
+
+  /** What is wrong with its texts. */
+  List<TemplateError> errors() {
+    return Stream.concat(prepared.subjectErrors().stream(), prepared.bodyErrors().stream())
+        .toList();
   }
 
   List<TemplateError> subjectErrors() {
-    return subject.errors();
+    return prepared.subjectErrors();
   }
 
   List<TemplateError> bodyErrors() {
-    return body.errors();
+    return prepared.bodyErrors();
   }
 
-  /** The parsed subject; a text with errors counts as empty, and blocks the release. */
-  Template subject() {
-    return subject.template().orElse(NOTHING);
+  /** A text with errors counts as empty, and blocks the release. */
+  private LetterText withoutErrors() {
+    String subject = prepared.subjectErrors().isEmpty() ? of.mailing().subject() : "";
+    String body = prepared.bodyErrors().isEmpty() ? of.mailing().body() : "";
+    return LetterText.prepare(new Wording(subject, body), of.looks(), of.fields())
+        .text()
+        .orElseThrow();
   }
 
-  Template body() {
-    return body.template().orElse(NOTHING);
-  }
-
-  /** Every field that subject or body asks for. */
-  Set<String> fields() {
-    Set<String> fields = new LinkedHashSet<>(subject().fields());
-    fields.addAll(body().fields());
+  /** Every field of the records that one person's message asks for. */
+  Set<String> fields(long personId) {
+    Set<String> fields = new LinkedHashSet<>(text(personId).fields());
+    of.files().forEach(file -> fields.addAll(file.name().fields()));
+    fields.removeIf(field -> house(field).isPresent());
     return fields;
   }
 
-  /** What {@link MessageComposer} needs of the mailing. */
-  MessageComposer.Shared shared() {
+  /** The mailing's own words; those of a person who has other words are theirs. */
+  LetterText text(long personId) {
+    OwnWording own = ownWordings.get(personId);
+    return own == null ? shared.text() : ownText(own);
+  }
+
+  boolean hasOwnWords(long personId) {
+    return ownWordings.containsKey(personId);
+  }
+
+  /** Whether a person's own words were written before the shared ones changed. */
+  boolean hasOldWords(long personId) {
+    OwnWording own = ownWordings.get(personId);
+    return own != null && own.isOlderThan(of.mailing());
+  }
+
+  private LetterText ownText(OwnWording own) {
+    synchronized (ownTexts) {
+      return ownTexts.computeIfAbsent(
+          own.personId(),
+          id ->
+              LetterText.prepare(new Wording(own.subject(), own.body()), of.looks(), of.fields())
+                  .text()
+                  .orElse(shared.text()));
+    }
+  }
+
+  /** What {@link MessageComposer} needs for one person's message. */
+  MessageComposer.Shared shared(long personId, Voices voices) {
     return new MessageComposer.Shared(
-        subject(),
-        body(),
-        new Mailbox(sender.name(), sender.email()),
-        workspace.name(),
-        workspace.postalAddress(),
-        workspace.locale(),
-        workspace.zoneId(),
-        publicUrl,
-        workspace.returnDomain(),
-        new MessageComposer.Counting(mailing.countOpens(), mailing.countClicks()),
-        true);
+        text(personId),
+        voices.from(),
+        voices.replyTo(),
+        shared.zone(),
+        shared.publicUrl(),
+        shared.returnDomain(),
+        shared.counting(),
+        shared.mayLeave(),
+        shared.pictures(),
+        shared.files());
+  }
+
+  /**
+   * In whose name a message to somebody comes.
+   *
+   * @param ownerName the name of the person's owner; null where there is none
+   */
+  Voices voices(String ownerName, String ownerEmail) {
+    Optional<Mailbox> owner =
+        ownerEmail == null || !EmailAddress.isValid(ownerEmail.strip())
+            ? Optional.empty()
+            : Optional.of(new Mailbox(ownerName, ownerEmail));
+    Mailbox from =
+        switch (of.mailing().voice()) {
+          case SENDER -> sender();
+          case OWNER -> owner.orElse(sender());
+          case HOUSE -> house().orElse(sender());
+        };
+    Mailbox replies =
+        switch (of.mailing().repliesTo()) {
+          case SENDER -> sender();
+          case OWNER -> owner.orElse(sender());
+          case COLLEAGUE -> colleague().orElse(sender());
+        };
+    return new Voices(
+        from, replies.address().equals(from.address()) ? Optional.empty() : Optional.of(replies));
+  }
+
+  private Mailbox sender() {
+    return new Mailbox(of.sender().name(), of.sender().email());
+  }
+
+  private Optional<Mailbox> house() {
+    String address = of.workspace().houseEmail();
+    return address == null
+        ? Optional.empty()
+        : Optional.of(new Mailbox(of.workspace().name(), address));
+  }
+
+  private Optional<Mailbox> colleague() {
+    return Optional.ofNullable(of.colleague()).map(c -> new Mailbox(c.name(), c.email()));
   }
 
   /** A person's values with those of the sender and the house. */
@@ -88,11 +196,13 @@ final class Letter {
 
   private Optional<FieldValue> house(String field) {
     return switch (field) {
-      case "sender.name" -> Optional.of(FieldValue.text(sender.name()));
-      case "sender.title" -> Optional.of(FieldValue.text(sender.title()));
-      case "sender.email" -> Optional.of(FieldValue.text(sender.email()));
-      case "workspace.name" -> Optional.of(FieldValue.text(workspace.name()));
-      case "workspace.address" -> Optional.of(FieldValue.text(workspace.postalAddress()));
+      case "sender.name" -> Optional.of(FieldValue.text(of.sender().name()));
+      case "sender.title" -> Optional.of(FieldValue.text(of.sender().title()));
+      case "sender.email" -> Optional.of(FieldValue.text(of.sender().email()));
+      case "sender.phone" -> Optional.of(FieldValue.text(of.sender().phone()));
+      case "sender.picture" -> Optional.of(FieldValue.picture(of.sender().pictureKey()));
+      case "workspace.name" -> Optional.of(FieldValue.text(of.workspace().name()));
+      case "workspace.address" -> Optional.of(FieldValue.text(of.workspace().postalAddress()));
       default -> Optional.empty();
     };
   }

@@ -1,10 +1,21 @@
 package app.jemble.mailing;
 
+import app.jemble.account.Account;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.List;
 
-/** One message to one audience. */
+/**
+ * One message to one audience.
+ *
+ * @param templateVersion the version of the template that its texts began from, or null
+ * @param letterheadId null for none
+ * @param promotional whether its messages must say how to leave the list
+ * @param replyColleague who gets the replies, when that is a colleague
+ * @param isPrivate whether its sender alone sees it
+ * @param audienceParts the parts of its audience, as JSON
+ * @param leaveParts the parts that are left out, as JSON
+ */
 public record Mailing(
     long id,
     String name,
@@ -12,11 +23,19 @@ public record Mailing(
     String body,
     Long templateId,
     String templateName,
+    Integer templateVersion,
     long topicId,
     long senderId,
     String senderName,
+    Long letterheadId,
+    boolean promotional,
+    Voice voice,
+    RepliesTo repliesTo,
+    Long replyColleague,
+    boolean isPrivate,
     Long followsId,
-    String audienceFilter,
+    String audienceParts,
+    String leaveParts,
     Long[] audiencePicks,
     Long[] leftOut,
     LocalDateTime startWall,
@@ -28,6 +47,23 @@ public record Mailing(
     Instant dueAt,
     int version) {
 
+  /** In whose name its messages come. */
+  public enum Voice {
+    SENDER,
+    /** each person's owner; the sender where there is none */
+    OWNER,
+    /** the house's own address */
+    HOUSE
+  }
+
+  /** Where replies go. */
+  public enum RepliesTo {
+    SENDER,
+    /** each person's owner; the sender where there is none */
+    OWNER,
+    COLLEAGUE
+  }
+
   /** Where a mailing stands. */
   public enum State {
     DRAFT,
@@ -35,6 +71,40 @@ public record Mailing(
     DISCARDED,
     RELEASED,
     WITHDRAWN
+  }
+
+  /** A mailing that is not on record, to see what its words would look like. */
+  static Mailing imagined(String subject, String body, Account sender, boolean promotional) {
+    return new Mailing(
+        0,
+        "",
+        subject,
+        body,
+        null,
+        null,
+        null,
+        0,
+        sender.id(),
+        sender.name(),
+        null,
+        promotional,
+        Voice.SENDER,
+        RepliesTo.SENDER,
+        null,
+        false,
+        null,
+        "[]",
+        "[]",
+        new Long[0],
+        new Long[0],
+        null,
+        false,
+        false,
+        State.DRAFT,
+        null,
+        null,
+        null,
+        0);
   }
 
   public List<Long> picks() {

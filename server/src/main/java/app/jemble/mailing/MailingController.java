@@ -1,9 +1,8 @@
 package app.jemble.mailing;
 
-import app.jemble.core.filter.FilterSentence;
 import app.jemble.filter.FilterBody;
 import app.jemble.mailing.MailingMapper.Change;
-import app.jemble.workspace.WorkspaceService;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
@@ -17,6 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -28,17 +28,23 @@ class MailingController {
   /**
    * Begins a mailing.
    *
-   * @param filter all people of this filter, or null
+   * @param parts whoever is in any of these
    * @param picks people picked by hand
-   * @param leftOut people of the filter who are not written to
+   * @param leftOut people of the parts who are not written to
+   * @param mailingId the mailing to begin from once more; with no parts and picks, to the same
+   *     audience
    */
   record Begin(
-      @Schema(nullable = true) FilterBody filter,
+      List<AudienceParts.Part> parts,
       List<Long> picks,
       List<Long> leftOut,
-      @Schema(nullable = true) Long templateId) {}
+      @Schema(nullable = true) Long templateId,
+      @Schema(nullable = true) Long mailingId) {}
 
   record Begun(long id) {}
+
+  /** A part of the audience, with its words. */
+  record BenchPart(@Schema(nullable = true) String name, FilterBody filter, String words) {}
 
   /** A mailing on the bench. */
   record Bench(
@@ -48,22 +54,39 @@ class MailingController {
       String body,
       @Schema(nullable = true) Long templateId,
       @Schema(nullable = true) String templateName,
+      @Schema(nullable = true) Integer templateVersion,
       long topicId,
+      long senderId,
       String senderName,
+      @Schema(nullable = true) Long letterheadId,
+      boolean promotional,
+      Mailing.Voice voice,
+      Mailing.RepliesTo repliesTo,
+      @Schema(nullable = true) Long replyColleague,
+      @JsonProperty("private") boolean isPrivate,
       @Schema(nullable = true) Long followsId,
       @Schema(nullable = true) String followsName,
       String audienceWords,
+      List<BenchPart> parts,
+      List<BenchPart> leaveParts,
+      List<Long> picks,
       List<Long> leftOut,
       @Schema(nullable = true) LocalDateTime startWall,
       boolean countOpens,
       boolean countClicks,
+      List<MailingFiles.MailingFile> files,
       Mailing.State state,
       boolean held,
       @Schema(nullable = true) Instant heldUntil,
       @Schema(nullable = true) Instant dueAt,
       int version) {}
 
-  /** What the writer changed. */
+  /**
+   * What the writer changed.
+   *
+   * @param parts null leaves the audience as it is, like {@code leaveParts}, {@code picks} and
+   *     {@code leftOut}
+   */
   record ChangeBody(
       int version,
       String name,
@@ -71,6 +94,15 @@ class MailingController {
       String body,
       @Schema(nullable = true) Long templateId,
       long topicId,
+      @Schema(nullable = true) Long letterheadId,
+      boolean promotional,
+      Mailing.Voice voice,
+      Mailing.RepliesTo repliesTo,
+      @Schema(nullable = true) Long replyColleague,
+      @JsonProperty("private") boolean isPrivate,
+      List<AudienceParts.Part> parts,
+      List<AudienceParts.Part> leaveParts,
+      List<Long> picks,
       List<Long> leftOut,
       @Schema(nullable = true) LocalDateTime startWall,
       boolean countOpens,
@@ -81,34 +113,39 @@ class MailingController {
   record Withdrawn(int messages) {}
 
   private final MailingService mailings;
-  private final AudienceService audience;
+  private final MailingFiles files;
+  private final AudienceParts parts;
   private final ReleaseService releases;
-  private final WorkspaceService workspace;
   private final Clock clock;
 
   MailingController(
       MailingService mailings,
-      AudienceService audience,
+      MailingFiles files,
+      AudienceParts parts,
       ReleaseService releases,
-      WorkspaceService workspace,
       Clock clock) {
     this.mailings = mailings;
-    this.audience = audience;
+    this.files = files;
+    this.parts = parts;
     this.releases = releases;
-    this.workspace = workspace;
     this.clock = clock;
   }
 
   @GetMapping
-  List<MailingMapper.MailingRow> all() {
-    return mailings.all();
+  List<MailingMapper.MailingRow> all(@RequestParam(required = false) Long template) {
+    return mailings.all(template);
   }
 
   @PostMapping
   Begun begin(@RequestBody Begin begin) {
     return new Begun(
         mailings.begin(
-            begin.filter(), orNone(begin.picks()), orNone(begin.leftOut()), begin.templateId()));
+            new MailingService.Beginning(
+                orNone(begin.parts()),
+                orNone(begin.picks()),
+                orNone(begin.leftOut()),
+                begin.templateId(),
+                begin.mailingId())));
   }
 
   @GetMapping("/{id}")
@@ -118,6 +155,7 @@ class MailingController {
 
   @PutMapping("/{id}")
   Bench change(@PathVariable long id, @RequestBody ChangeBody b) {
+    Mailing now = mailings.find(id);
     Change change =
         new Change(
             b.name(),
@@ -125,7 +163,16 @@ class MailingController {
             b.body(),
             b.templateId(),
             b.topicId(),
-            orNone(b.leftOut()).toArray(Long[]::new),
+            b.letterheadId(),
+            b.promotional(),
+            b.voice() == null ? Mailing.Voice.SENDER : b.voice(),
+            b.repliesTo() == null ? Mailing.RepliesTo.SENDER : b.repliesTo(),
+            b.replyColleague(),
+            b.isPrivate(),
+            b.parts() == null ? now.audienceParts() : parts.write(b.parts()),
+            b.leaveParts() == null ? now.leaveParts() : parts.write(b.leaveParts()),
+            b.picks() == null ? now.audiencePicks() : b.picks().toArray(Long[]::new),
+            b.leftOut() == null ? now.leftOut() : b.leftOut().toArray(Long[]::new),
             b.startWall(),
             b.countOpens(),
             b.countClicks());
@@ -169,15 +216,27 @@ class MailingController {
         m.body(),
         m.templateId(),
         m.templateName(),
+        m.templateVersion(),
         m.topicId(),
+        m.senderId(),
         m.senderName(),
+        m.letterheadId(),
+        m.promotional(),
+        m.voice(),
+        m.repliesTo(),
+        m.replyColleague(),
+        m.isPrivate(),
         m.followsId(),
-        m.followsId() == null ? null : mailings.find(m.followsId()).name(),
-        audienceWords(m),
+        m.followsId() == null ? null : mailings.found(m.followsId()).name(),
+        parts.words(m),
+        benchParts(m.audienceParts()),
+        benchParts(m.leaveParts()),
+        m.picks(),
         List.of(m.leftOut()),
         m.startWall(),
         m.countOpens(),
         m.countClicks(),
+        files.all(m.id()),
         m.state(),
         m.isHeld(clock.instant()),
         m.heldUntil(),
@@ -185,18 +244,13 @@ class MailingController {
         m.version());
   }
 
-  private String audienceWords(Mailing mailing) {
-    FilterBody filter = audience.filter(mailing);
-    int picks = mailing.picks().size();
-    String picked = String.format("%,d picked by hand", picks);
-    if (filter == null) {
-      return picked;
-    }
-    String words = FilterSentence.of(filter.toFilter(workspace.fields()));
-    return picks == 0 ? words : words + ", and " + picked;
+  private List<BenchPart> benchParts(String stored) {
+    return parts.read(stored).stream()
+        .map(p -> new BenchPart(p.name(), p.filter(), parts.words(p)))
+        .toList();
   }
 
-  private static List<Long> orNone(List<Long> ids) {
-    return ids == null ? List.of() : ids;
+  private static <T> List<T> orNone(List<T> given) {
+    return given == null ? List.of() : given;
   }
 }

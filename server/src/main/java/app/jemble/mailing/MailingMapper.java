@@ -13,11 +13,13 @@ interface MailingMapper {
 
   String SELECT =
       """
-      select g.id, g.name, g.subject, g.body, g.template_id, t.name as template_name, g.topic_id,
-             g.sender_id, a.name as sender_name, g.follows_id,
-             g.audience_filter::text as audience_filter, g.audience_picks, g.left_out,
-             g.start_wall, g.count_opens, g.count_clicks, upper(g.state) as state, g.released_at,
-             g.held_until, g.due_at, g.version
+      select g.id, g.name, g.subject, g.body, g.template_id, t.name as template_name,
+             g.template_version, g.topic_id, g.sender_id, a.name as sender_name, g.letterhead_id,
+             g.promotional, g.voice, g.replies_to, g.reply_colleague, g.private as is_private,
+             g.follows_id, g.audience_parts::text as audience_parts,
+             g.leave_parts::text as leave_parts, g.audience_picks, g.left_out, g.start_wall,
+             g.count_opens, g.count_clicks, upper(g.state) as state, g.released_at, g.held_until,
+             g.due_at, g.version
       from mailing g
       join account a on a.id = g.sender_id
       left join template t on t.id = g.template_id
@@ -29,10 +31,14 @@ interface MailingMapper {
       String subject,
       String body,
       Long templateId,
+      Integer templateVersion,
       long topicId,
       long senderId,
+      Long letterheadId,
+      boolean promotional,
       Long followsId,
-      String audienceFilter,
+      String audienceParts,
+      String leaveParts,
       Long[] audiencePicks,
       Long[] leftOut) {}
 
@@ -43,6 +49,15 @@ interface MailingMapper {
       String body,
       Long templateId,
       long topicId,
+      Long letterheadId,
+      boolean promotional,
+      Mailing.Voice voice,
+      Mailing.RepliesTo repliesTo,
+      Long replyColleague,
+      boolean isPrivate,
+      String audienceParts,
+      String leaveParts,
+      Long[] audiencePicks,
       Long[] leftOut,
       LocalDateTime startWall,
       boolean countOpens,
@@ -86,20 +101,24 @@ interface MailingMapper {
         from message
         group by mailing_id
       ) c on c.mailing_id = g.id
-      where g.state <> 'discarded'
+      where g.state <> 'discarded' and (not g.private or g.sender_id = #{who})
+        and (#{templateId}::bigint is null or g.template_id = #{templateId})
       order by g.released_at desc nulls first, g.id desc
       limit 200
       """)
-  List<MailingRow> all();
+  List<MailingRow> all(@Param("who") long who, @Param("templateId") Long templateId);
 
   @Select(
       affectData = true,
       value =
           """
-          insert into mailing (name, subject, body, template_id, topic_id, sender_id, follows_id,
-                               audience_filter, audience_picks, left_out, created_at, created_by)
-          values (#{m.name}, #{m.subject}, #{m.body}, #{m.templateId}, #{m.topicId}, #{m.senderId},
-                  #{m.followsId}, #{m.audienceFilter}::jsonb, #{m.audiencePicks}, #{m.leftOut}, #{at}, #{m.senderId})
+          insert into mailing (name, subject, body, template_id, template_version, topic_id,
+                               sender_id, letterhead_id, promotional, follows_id, audience_parts,
+                               leave_parts, audience_picks, left_out, created_at, created_by)
+          values (#{m.name}, #{m.subject}, #{m.body}, #{m.templateId}, #{m.templateVersion},
+                  #{m.topicId}, #{m.senderId}, #{m.letterheadId}, #{m.promotional}, #{m.followsId},
+                  #{m.audienceParts}::jsonb, #{m.leaveParts}::jsonb, #{m.audiencePicks},
+                  #{m.leftOut}, #{at}, #{m.senderId})
           returning id
           """)
   long create(@Param("m") NewDraft draft, @Param("at") Instant at);
@@ -108,11 +127,36 @@ interface MailingMapper {
       """
       update mailing
       set name = #{c.name}, subject = #{c.subject}, body = #{c.body}, topic_id = #{c.topicId},
-          template_id = #{c.templateId}, left_out = #{c.leftOut}, start_wall = #{c.startWall},
-          count_opens = #{c.countOpens}, count_clicks = #{c.countClicks}, version = version + 1
+          template_id = #{c.templateId}, letterhead_id = #{c.letterheadId},
+          promotional = #{c.promotional}, voice = #{c.voice}, replies_to = #{c.repliesTo},
+          reply_colleague = #{c.replyColleague}, private = #{c.isPrivate},
+          audience_parts = #{c.audienceParts}::jsonb, leave_parts = #{c.leaveParts}::jsonb,
+          audience_picks = #{c.audiencePicks}, left_out = #{c.leftOut},
+          start_wall = #{c.startWall}, count_opens = #{c.countOpens},
+          count_clicks = #{c.countClicks}, version = version + 1
       where id = #{id} and version = #{version} and state = 'draft'
       """)
   int change(@Param("id") long id, @Param("version") int version, @Param("c") Change change);
+
+  /** In whose name, where replies go and what is counted, as with another mailing. */
+  @Update(
+      """
+      update mailing g
+      set voice = b.voice, replies_to = b.replies_to, reply_colleague = b.reply_colleague,
+          count_opens = b.count_opens, count_clicks = b.count_clicks
+      from mailing b
+      where b.id = #{from} and g.id = #{to}
+      """)
+  int takeOptions(@Param("from") long from, @Param("to") long to);
+
+  @Update(
+      """
+      update mailing
+      set left_out = array(select distinct unnest(left_out || #{people}::bigint[]) order by 1),
+          version = version + 1
+      where id = #{id} and state = 'draft'
+      """)
+  int leaveOut(@Param("id") long id, @Param("people") Long[] people);
 
   @Update(
       """

@@ -2,8 +2,9 @@ package app.jemble.mailing;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.core.message.LetterText.Wording;
 import app.jemble.core.message.SafeHtml;
-import app.jemble.filter.FilterBody;
+import app.jemble.letterhead.LetterheadService;
 import app.jemble.mailing.MailingMapper.Change;
 import app.jemble.mailing.MailingMapper.NewDraft;
 import app.jemble.template.TemplateService;
@@ -13,7 +14,6 @@ import java.time.Clock;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.ObjectMapper;
 
 /** Drafts of mailings: begun, changed, discarded. */
 @Service
@@ -22,73 +22,155 @@ public class MailingService {
   private static final int MOST_PICKS = 100_000;
 
   private final MailingMapper mapper;
+  private final MailingFileMapper files;
+  private final AudienceParts parts;
   private final TemplateService templates;
+  private final LetterheadService letterheads;
   private final WorkspaceService workspace;
   private final AccountService accounts;
-  private final ObjectMapper json;
   private final Clock clock;
 
   MailingService(
       MailingMapper mapper,
+      MailingFileMapper files,
+      AudienceParts parts,
       TemplateService templates,
+      LetterheadService letterheads,
       WorkspaceService workspace,
       AccountService accounts,
-      ObjectMapper json,
       Clock clock) {
     this.mapper = mapper;
+    this.files = files;
+    this.parts = parts;
     this.templates = templates;
+    this.letterheads = letterheads;
     this.workspace = workspace;
     this.accounts = accounts;
-    this.json = json;
     this.clock = clock;
   }
 
-  /** A mailing; a problem when there is none. */
+  /** A mailing; a problem when there is none, or none that the asker may see. */
   public Mailing find(long id) {
-    Mailing mailing = mapper.find(id);
-    if (mailing == null) {
-      throw Problem.notFound("There is no such mailing any more.");
+    Mailing mailing = found(id);
+    if (mailing.isPrivate() && mailing.senderId() != accounts.current().id()) {
+      throw gone();
     }
     return mailing;
   }
 
-  List<MailingMapper.MailingRow> all() {
-    return mapper.all();
+  /** A mailing, whoever asks; a problem when there is none. */
+  Mailing found(long id) {
+    Mailing mailing = mapper.find(id);
+    if (mailing == null) {
+      throw gone();
+    }
+    return mailing;
+  }
+
+  private static Problem gone() {
+    return Problem.notFound("There is no such mailing any more.");
+  }
+
+  /** A mailing that can still be changed. */
+  Mailing draft(long id) {
+    Mailing mailing = find(id);
+    if (mailing.state() != Mailing.State.DRAFT) {
+      throw Problem.conflict(
+          mailing.hasBeenReleased()
+              ? "This mailing has been released; its texts no longer change."
+              : "This draft has been discarded; take it back first.");
+    }
+    return mailing;
   }
 
   /**
-   * Begins a mailing to the people of a filter, or to people picked by hand.
+   * The mailings to be listed.
    *
-   * @param leftOut people of the filter who are not written to
-   * @param templateId the template to begin from, or null for an empty message
+   * @param templateId those that began from this template alone; null for all
    */
+  List<MailingMapper.MailingRow> all(Long templateId) {
+    return mapper.all(accounts.current().id(), templateId);
+  }
+
+  /**
+   * What a mailing begins with.
+   *
+   * @param parts whoever is in any of them
+   * @param picks people picked by hand besides
+   * @param leftOut people who are not written to
+   * @param templateId the template to begin from, or null
+   * @param mailingId the mailing whose texts to begin from, or null; without parts and picks, its
+   *     audience too
+   */
+  record Beginning(
+      List<AudienceParts.Part> parts,
+      List<Long> picks,
+      List<Long> leftOut,
+      Long templateId,
+      Long mailingId) {}
+
+  private static final Wording EMPTY = new Wording("", "");
+
+  /** Begins a mailing. */
   @Transactional
-  long begin(FilterBody filter, List<Long> picks, List<Long> leftOut, Long templateId) {
+  long begin(Beginning of) {
     Account sender = accounts.currentWriter();
-    if (filter == null && picks.isEmpty()) {
+    Mailing before = of.mailingId() == null ? null : find(of.mailingId());
+    if (before == null && of.parts().isEmpty() && of.picks().isEmpty()) {
       throw Problem.wrong("picks", "Pick at least one person to write to.");
     }
-    if (picks.size() > MOST_PICKS || leftOut.size() > MOST_PICKS) {
+    if (of.picks().size() > MOST_PICKS || of.leftOut().size() > MOST_PICKS) {
       throw Problem.wrong(
           "picks", "At most 100,000 people can be picked by hand; use a filter for more.");
     }
-    if (filter != null) {
-      filter.toFilter(workspace.fields());
+    NewDraft draft =
+        before != null
+            ? again(before, sender, of)
+            : fresh(of.templateId() == null ? null : templates.find(of.templateId()), sender, of);
+    long id = mapper.create(draft, clock.instant());
+    if (before != null) {
+      mapper.takeOptions(before.id(), id);
+      files.copy(before.id(), id);
     }
-    TemplateService.Template template = templateId == null ? null : templates.find(templateId);
-    return mapper.create(
-        new NewDraft(
-            template == null ? "New mailing" : template.name(),
-            template == null ? "" : template.subject(),
-            template == null ? "" : template.body(),
-            templateId,
-            template == null ? workspace.topics().get(0).id() : template.topicId(),
-            sender.id(),
-            null,
-            filter == null ? null : json.writeValueAsString(filter),
-            picks.toArray(Long[]::new),
-            leftOut.toArray(Long[]::new)),
-        clock.instant());
+    return id;
+  }
+
+  private NewDraft fresh(TemplateService.Template template, Account sender, Beginning of) {
+    Wording words = template == null ? EMPTY : new Wording(template.subject(), template.body());
+    return new NewDraft(
+        template == null ? "New mailing" : template.name(),
+        words.subject(),
+        words.body(),
+        template == null ? null : template.id(),
+        template == null ? null : template.version(),
+        template == null ? workspace.topics().get(0).id() : template.topicId(),
+        sender.id(),
+        template == null ? letterheads.first() : template.letterheadId(),
+        template == null || template.promotional(),
+        null,
+        parts.write(of.parts()),
+        "[]",
+        of.picks().toArray(Long[]::new),
+        of.leftOut().toArray(Long[]::new));
+  }
+
+  private NewDraft again(Mailing before, Account sender, Beginning of) {
+    boolean sameAudience = of.parts().isEmpty() && of.picks().isEmpty();
+    return new NewDraft(
+        before.name() + ", once more",
+        before.subject(),
+        before.body(),
+        before.templateId(),
+        before.templateVersion(),
+        before.topicId(),
+        sender.id(),
+        before.letterheadId(),
+        before.promotional(),
+        null,
+        sameAudience ? before.audienceParts() : parts.write(of.parts()),
+        sameAudience ? before.leaveParts() : "[]",
+        sameAudience ? before.audiencePicks() : of.picks().toArray(Long[]::new),
+        sameAudience ? before.leftOut() : of.leftOut().toArray(Long[]::new));
   }
 
   /** Begins a mailing that follows a released one, to some of its people, in their threads. */
@@ -108,10 +190,14 @@ public class MailingService {
             first.subject(),
             "",
             null,
+            null,
             first.topicId(),
             sender.id(),
+            first.letterheadId(),
+            first.promotional(),
             mailingId,
-            null,
+            "[]",
+            "[]",
             people.toArray(Long[]::new),
             new Long[0]),
         clock.instant());
@@ -121,13 +207,7 @@ public class MailingService {
   @Transactional
   Mailing change(long id, int version, Change change) {
     accounts.currentWriter();
-    Mailing now = find(id);
-    if (now.state() != Mailing.State.DRAFT) {
-      throw Problem.conflict(
-          now.hasBeenReleased()
-              ? "This mailing has been released; its texts no longer change."
-              : "This draft has been discarded; take it back first.");
-    }
+    draft(id);
     if (mapper.change(id, version, sound(change)) == 0) {
       throw Problem.conflict(
           "This mailing was changed elsewhere in the meantime. Reload it to go on from there.");
@@ -152,6 +232,15 @@ public class MailingService {
     }
   }
 
+  /** Leaves people out besides those who already are; returns the mailing as it is then. */
+  @Transactional
+  Mailing leaveOut(long id, List<Long> people) {
+    accounts.currentWriter();
+    draft(id);
+    mapper.leaveOut(id, people.toArray(Long[]::new));
+    return find(id);
+  }
+
   private Change sound(Change change) {
     if (change.name() == null || change.name().isBlank()) {
       throw Problem.wrong("name", "Give the mailing a name.");
@@ -159,13 +248,33 @@ public class MailingService {
     if (workspace.topics().stream().noneMatch(t -> t.id() == change.topicId())) {
       throw Problem.wrong("topicId", "There is no such topic.");
     }
+    if (!letterheads.exists(change.letterheadId())) {
+      throw Problem.wrong("letterheadId", "There is no such letterhead any more; choose another.");
+    }
+    boolean toColleague = change.repliesTo() == Mailing.RepliesTo.COLLEAGUE;
+    if (toColleague
+        && (change.replyColleague() == null || accounts.find(change.replyColleague()) == null)) {
+      throw Problem.wrong("replyColleague", "Choose the colleague who gets the replies.");
+    }
+    if (change.voice() == Mailing.Voice.HOUSE && workspace.current().houseEmail() == null) {
+      throw Problem.wrong("voice", "The house has no address of its own yet.");
+    }
     return new Change(
         change.name().strip(),
         change.subject() == null ? "" : change.subject(),
         SafeHtml.clean(change.body() == null ? "" : change.body()),
         change.templateId(),
         change.topicId(),
-        change.leftOut() == null ? new Long[0] : change.leftOut(),
+        change.letterheadId(),
+        change.promotional(),
+        change.voice(),
+        change.repliesTo(),
+        toColleague ? change.replyColleague() : null,
+        change.isPrivate(),
+        change.audienceParts(),
+        change.leaveParts(),
+        change.audiencePicks(),
+        change.leftOut(),
         change.startWall(),
         change.countOpens(),
         change.countClicks());

@@ -5,6 +5,7 @@ import app.jemble.core.check.Finding;
 import app.jemble.core.message.PublicToken;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.pace.Departure;
+import app.jemble.core.reach.Reach;
 import app.jemble.outbox.NewMessage;
 import app.jemble.outbox.OutboxService;
 import app.jemble.outbox.OutboxService.ThreadEnd;
@@ -18,7 +19,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -31,6 +31,7 @@ class ReleaseService {
   private final MailingMapper mapper;
   private final AudienceService audience;
   private final LetterService letters;
+  private final MailingFiles files;
   private final FrozenValues frozen;
   private final OutboxService outbox;
   private final WorkspaceService workspace;
@@ -42,6 +43,7 @@ class ReleaseService {
       MailingMapper mapper,
       AudienceService audience,
       LetterService letters,
+      MailingFiles files,
       FrozenValues frozen,
       OutboxService outbox,
       WorkspaceService workspace,
@@ -50,6 +52,7 @@ class ReleaseService {
     this.mapper = mapper;
     this.audience = audience;
     this.letters = letters;
+    this.files = files;
     this.frozen = frozen;
     this.outbox = outbox;
     this.workspace = workspace;
@@ -77,7 +80,7 @@ class ReleaseService {
       throw Problem.conflict(
           "This mailing was changed in the meantime. Look again before release.");
     }
-    AudienceService.Audience everyone = audience.look(mailing);
+    Looked everyone = audience.look(mailing, AudienceService.Progress.NONE);
     everyone.findings().stream()
         .filter(f -> f.severity() == Finding.Severity.BLOCKER)
         .findFirst()
@@ -88,30 +91,36 @@ class ReleaseService {
     Instant now = clock.instant();
     Departure departure = Departure.of(audience.start(mailing), now, workspace.current().hold());
     mapper.release(id, now, departure.heldUntil(), departure.due());
-    enqueue(mailing, everyone, departure.due());
+    enqueue(mailing, departure.due());
   }
 
-  private void enqueue(Mailing mailing, AudienceService.Audience everyone, Instant due) {
+  private void enqueue(Mailing mailing, Instant due) {
     Workspace house = workspace.current();
-    Set<String> fields = letters.of(mailing).fields();
+    Letter letter = letters.of(mailing);
     Map<Long, ThreadEnd> threads =
         mailing.followsId() == null ? Map.of() : outbox.threadEnds(mailing.followsId());
     List<NewMessage> batch = new ArrayList<>();
-    for (AudienceService.Entry entry : everyone.entries()) {
-      if (entry.isReady()) {
-        batch.add(message(entry, fields, threads.get(entry.person().id()), house));
-      }
-      if (batch.size() == BATCH) {
-        outbox.enqueue(mailing.id(), due, batch);
-        batch.clear();
-      }
-    }
+    List<String> names = new ArrayList<>();
+    audience.each(
+        mailing,
+        letter,
+        reader -> {
+          if (reader.reach() == Reach.READY) {
+            batch.add(message(reader, letter, threads.get(reader.person().id()), house));
+            names.add(reader.person().name());
+          }
+          if (batch.size() == BATCH) {
+            outbox.enqueue(mailing.id(), due, batch);
+            batch.clear();
+          }
+        });
     outbox.enqueue(mailing.id(), due, batch);
+    files.fillRecipients(mailing.id(), names);
   }
 
   private NewMessage message(
-      AudienceService.Entry entry, Set<String> fields, ThreadEnd thread, Workspace house) {
-    PersonRecord person = entry.person();
+      AudienceService.Reader reader, Letter letter, ThreadEnd thread, Workspace house) {
+    PersonRecord person = reader.person();
     ThreadPlace place =
         thread == null
             ? ThreadPlace.NEW
@@ -122,7 +131,7 @@ class ReleaseService {
         person.email().strip(),
         person.name(),
         token(house),
-        frozen.freeze(person.language(), fields, entry.values()),
+        frozen.freeze(person, letter.fields(person.id()), reader.values()),
         thread == null ? null : thread.messageId(),
         place);
   }
@@ -142,6 +151,7 @@ class ReleaseService {
       throw Problem.conflict("It is no longer held; what has not left can still be withdrawn.");
     }
     outbox.removeHeld(id);
+    files.emptyRecipients(id);
     mapper.takeBack(id);
   }
 

@@ -1,6 +1,5 @@
 package app.jemble.mailing;
 
-import app.jemble.core.message.MessageComposer;
 import app.jemble.outbox.SharedTexts;
 import java.time.Clock;
 import java.time.Duration;
@@ -24,7 +23,7 @@ class ReleasedTexts implements SharedTexts {
   private final MailingService mailings;
   private final Clock clock;
 
-  private record Kept(MessageComposer.Shared texts, Instant read) {}
+  private record Kept(Letter letter, Instant read) {}
 
   private final Map<Long, Kept> kept =
       new LinkedHashMap<>() {
@@ -44,23 +43,27 @@ class ReleasedTexts implements SharedTexts {
   }
 
   @Override
-  public MessageComposer.Shared of(long mailingId) {
+  public Ready ready(long mailingId, long personId, String text) {
+    Letter letter = letter(mailingId);
+    FrozenValues.Thawed thawed = frozen.thaw(text);
+    return new Ready(
+        letter.shared(personId, letter.voices(thawed.ownerName(), thawed.ownerEmail())),
+        thawed.language(),
+        letter.values(thawed.values()));
+  }
+
+  private Letter letter(long mailingId) {
     Instant now = clock.instant();
     synchronized (kept) {
       Kept known = kept.get(mailingId);
       if (known != null && now.isBefore(known.read().plus(FRESH))) {
-        return known.texts();
+        return known.letter();
       }
     }
-    Kept fresh = new Kept(letters.of(mailings.find(mailingId)).shared(), now);
+    Kept fresh = new Kept(letters.of(mailings.found(mailingId)), now);
     synchronized (kept) {
       kept.put(mailingId, fresh);
     }
-    return fresh.texts();
-  }
-
-  @Override
-  public Frozen thaw(String text) {
-    return frozen.thaw(text);
+    return fresh.letter();
   }
 }

@@ -81,14 +81,15 @@ class Departures {
   }
 
   private OutgoingMessage compose(OutboxMapper.Claimed message, Instant now) {
-    SharedTexts.Frozen frozen = texts.thaw(message.frozen());
+    SharedTexts.Ready ready =
+        texts.ready(message.mailingId(), message.personId(), message.frozen());
     ThreadPlace place = new ThreadPlace(message.inReplyTo(), message.referenceIds());
     return MessageComposer.compose(
-            texts.of(message.mailingId()),
+            ready.shared(),
             new MessageComposer.Own(
                 new Mailbox(message.recipient(), message.address()),
-                frozen.values(),
-                frozen.language(),
+                ready.values(),
+                ready.language(),
                 now,
                 message.token(),
                 place))

@@ -42,6 +42,7 @@ interface OutboxMapper {
   record Claimed(
       long id,
       long mailingId,
+      long personId,
       String address,
       String recipient,
       String token,
@@ -69,8 +70,9 @@ interface OutboxMapper {
           set claimed_by = #{worker}, claimed_until = #{until}
           from due
           where s.id = due.id
-          returning s.id, s.mailing_id, s.address, s.recipient, s.token, s.frozen::text as frozen,
-                    s.follows_id, s.in_reply_to, s.reference_ids, s.tries, s.first_try_at
+          returning s.id, s.mailing_id, s.person_id, s.address, s.recipient, s.token,
+                    s.frozen::text as frozen, s.follows_id, s.in_reply_to, s.reference_ids,
+                    s.tries, s.first_try_at
           """)
   List<Claimed> claim(
       @Param("worker") String worker,
@@ -82,7 +84,8 @@ interface OutboxMapper {
   @Update(
       """
       update message s
-      set subject = n.subject, links = array_remove(string_to_array(n.links, chr(10)), '')
+      set subject = n.subject,
+          links = case when n.links = '' then '{}' else string_to_array(n.links, chr(10)) end
       from unnest(#{ids}, #{subjects}, #{links}) as n (id, subject, links)
       where s.id = n.id
       """)
@@ -222,6 +225,17 @@ interface OutboxMapper {
       where mailing_id = #{mailingId} and state in ('waiting', 'deferred', 'held')
       """)
   int withdrawRest(long mailingId);
+
+  @Select("select distinct person_id from message where sent_at >= #{since}")
+  List<Long> writtenSince(Instant since);
+
+  @Select(
+      """
+      select distinct person_id
+      from message
+      where state in ('waiting', 'deferred', 'sending', 'held') and mailing_id <> #{mailingId}
+      """)
+  List<Long> waitingElsewhere(long mailingId);
 
   /** The end of the thread with each person of a mailing. */
   record ThreadRow(long personId, long messageId, String token, List<String> referenceIds) {}

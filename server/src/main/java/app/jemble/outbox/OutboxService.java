@@ -6,6 +6,7 @@ import app.jemble.workspace.Problem;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -53,6 +54,16 @@ public class OutboxService {
   /** Withdraws what has not left; returns how many messages. */
   public int withdrawRest(long mailingId) {
     return mapper.withdrawRest(mailingId);
+  }
+
+  /** Whom something was sent to since an instant. */
+  public Set<Long> writtenSince(Instant since) {
+    return Set.copyOf(mapper.writtenSince(since));
+  }
+
+  /** Who has a message waiting that is not of this mailing. */
+  public Set<Long> waitingElsewhere(long mailingId) {
+    return Set.copyOf(mapper.waitingElsewhere(mailingId));
   }
 
   /** By person, where the thread of a sent mailing ends. */

@@ -10,12 +10,17 @@ import java.util.Locale;
  */
 public interface SharedTexts {
 
-  /** A person's values as they were at release. */
-  record Frozen(Locale language, Values values) {}
+  /**
+   * What one person's message is made of.
+   *
+   * @param shared the mailing's, with this person's own words where there are such
+   * @param language the person's
+   * @param values the person's, as they were at release
+   */
+  record Ready(MessageComposer.Shared shared, Locale language, Values values) {}
 
-  /** What is the same for all messages of a released mailing. */
-  MessageComposer.Shared of(long mailingId);
-
-  /** Reads what was frozen at release. */
-  Frozen thaw(String frozen);
+  /**
+   * @param frozen what was frozen at release
+   */
+  Ready ready(long mailingId, long personId, String frozen);
 }

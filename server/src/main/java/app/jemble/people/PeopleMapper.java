@@ -4,15 +4,36 @@ import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.ResultType;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.SelectProvider;
+import org.apache.ibatis.mapping.ResultSetType;
+import org.apache.ibatis.session.ResultHandler;
 
 @Mapper
 interface PeopleMapper {
 
   @SelectProvider(type = PeopleSql.class, method = "records")
   List<PersonRecord> records(PeopleQuery query);
+
+  /** The same, one after another, so that a hundred thousand need no more room than one. */
+  @SelectProvider(type = PeopleSql.class, method = "records")
+  @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
+  @ResultType(PersonRecord.class)
+  void eachRecord(PeopleQuery query, ResultHandler<PersonRecord> reader);
+
+  @SelectProvider(type = PeopleSql.class, method = "count")
+  long count(PeopleQuery query);
+
+  @Select(
+      """
+      select min(id)
+      from person
+      where archived_at is null and email is not null and first_name is not null
+      """)
+  Long somebody();
 
   @Select("select person_id from topic_left where topic_id = #{topicId}")
   List<Long> whoLeft(long topicId);

@@ -7,7 +7,9 @@ import app.jemble.filter.ListService;
 import java.time.Instant;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** People: their records, and what they asked of us. */
 @Service
@@ -22,19 +24,45 @@ public class PeopleService {
   }
 
   /**
-   * The records of all people a filter picks (none when it is null) and of those picked by hand.
+   * Reads the records of all people a filter picks (none when it is null) and of those picked by
+   * hand, one after another in order of name.
    */
-  public List<PersonRecord> records(FilterBody filter, List<Long> picks, AsOf asOf) {
+  @Transactional(readOnly = true)
+  public void eachRecord(
+      FilterBody filter, List<Long> picks, AsOf asOf, Consumer<PersonRecord> reader) {
+    mapper.eachRecord(
+        query(filter, picks, asOf), context -> reader.accept(context.getResultObject()));
+  }
+
+  /** How many {@link #eachRecord} reads. */
+  public long count(FilterBody filter, List<Long> picks, AsOf asOf) {
+    return mapper.count(query(filter, picks, asOf));
+  }
+
+  /** The ids of all people a filter picks. */
+  public Set<Long> ids(FilterBody filter, AsOf asOf) {
+    return Set.copyOf(lists.ids(null, filter, ListService.Which.ALL, asOf));
+  }
+
+  private PeopleQuery query(FilterBody filter, List<Long> picks, AsOf asOf) {
     FilterSql.Fragment condition =
         filter == null ? FilterSql.Fragment.NOBODY : lists.condition(null, filter, asOf);
-    return mapper.records(new PeopleQuery(condition, picks.toArray(Long[]::new)));
+    return new PeopleQuery(condition, picks.toArray(Long[]::new));
+  }
+
+  /** The records of these people, in order of name. */
+  public List<PersonRecord> records(List<Long> ids) {
+    return mapper.records(new PeopleQuery(FilterSql.Fragment.NOBODY, ids.toArray(Long[]::new)));
   }
 
   /** One person's record, or null. */
   public PersonRecord record(long id) {
-    return mapper.records(new PeopleQuery(FilterSql.Fragment.NOBODY, new Long[] {id})).stream()
-        .findFirst()
-        .orElse(null);
+    return records(List.of(id)).stream().findFirst().orElse(null);
+  }
+
+  /** Somebody with an address, to show things by; null when there is nobody. */
+  public Long somebody() {
+    return mapper.somebody();
   }
 
   public Set<Long> whoLeft(long topicId) {

@@ -24,6 +24,8 @@ public record PersonRecord(
     String addressPlace,
     String addressCountry,
     String ownerName,
+    String ownerEmail,
+    String pictureKey,
     String organisationName,
     List<String> tags,
     String source,

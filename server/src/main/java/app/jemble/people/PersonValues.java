@@ -57,6 +57,7 @@ public class PersonValues {
       case "address.place" -> FieldValue.text(p.addressPlace());
       case "address.country" -> FieldValue.text(p.addressCountry());
       case "owner.name" -> FieldValue.text(p.ownerName());
+      case "picture" -> FieldValue.picture(p.pictureKey());
       default -> null;
     };
   }

@@ -54,6 +54,9 @@ class ResponseService {
       return Optional.empty();
     }
     String target = message.links().get(link);
+    if (target.isEmpty()) {
+      return Optional.empty();
+    }
     boolean machine = isMachine(message, agent);
     note(message, machine ? ResponseKind.MACHINE_CLICKED : ResponseKind.CLICKED, target, null);
     return Optional.of(target);

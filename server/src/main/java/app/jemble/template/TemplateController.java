@@ -1,16 +1,19 @@
 package app.jemble.template;
 
-import app.jemble.account.AccountService;
-import app.jemble.template.TemplateService.Draft;
 import app.jemble.template.TemplateService.Template;
+import app.jemble.template.TemplateService.TemplateDraft;
+import app.jemble.template.TemplateService.TemplateVersion;
 import app.jemble.workspace.WorkspaceService;
 import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -19,13 +22,10 @@ class TemplateController {
 
   private final TemplateService templates;
   private final WorkspaceService workspace;
-  private final AccountService accounts;
 
-  TemplateController(
-      TemplateService templates, WorkspaceService workspace, AccountService accounts) {
+  TemplateController(TemplateService templates, WorkspaceService workspace) {
     this.templates = templates;
     this.workspace = workspace;
-    this.accounts = accounts;
   }
 
   @GetMapping("/templates")
@@ -39,15 +39,24 @@ class TemplateController {
   }
 
   @PostMapping("/templates")
-  Template create(@RequestBody Draft draft) {
-    accounts.currentWriter();
+  Template create(@RequestBody TemplateDraft draft) {
     return templates.create(draft);
   }
 
   @PutMapping("/templates/{id}")
-  Template save(@PathVariable long id, @RequestBody Draft draft) {
-    accounts.currentWriter();
+  Template save(@PathVariable long id, @RequestBody TemplateDraft draft) {
     return templates.save(id, draft);
+  }
+
+  @DeleteMapping("/templates/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable long id) {
+    templates.remove(id);
+  }
+
+  @GetMapping("/templates/{id}/versions")
+  List<TemplateVersion> versions(@PathVariable long id) {
+    return templates.versions(id);
   }
 
   @GetMapping("/topics")

@@ -3,13 +3,20 @@ package app.jemble.template;
 import app.jemble.account.AccountService;
 import app.jemble.core.merge.TemplateError;
 import app.jemble.core.merge.TemplateParser;
+import app.jemble.core.message.LetterText;
 import app.jemble.core.message.SafeHtml;
+import app.jemble.letterhead.LetterheadService;
 import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
+import com.fasterxml.jackson.annotation.JsonIgnore;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -17,90 +24,164 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TemplateService {
 
-  /** A template. */
+  /**
+   * A template.
+   *
+   * @param label what it is found under, beside its name; may be empty
+   * @param startsFrom what record its messages begin from: person, member, quote or event
+   * @param isPrivate whether the colleague who made it alone sees it
+   * @param letterheadId null for no letterhead
+   * @param promotional whether its messages must say how to leave the list
+   * @param used in how many mailings
+   */
   public record Template(
       long id,
       String name,
+      String label,
+      String startsFrom,
+      @JsonProperty("private") boolean isPrivate,
+      @JsonIgnore Long privateTo,
       String subject,
       String body,
       long topicId,
       String topic,
+      @Schema(nullable = true) Long letterheadId,
+      boolean promotional,
       int version,
       Instant changedAt,
       String changedBy,
       long used) {}
 
   /** What a writer saves. */
-  public record Draft(String name, String subject, String body, long topicId, int version) {}
+  public record TemplateDraft(
+      String name,
+      String label,
+      String startsFrom,
+      @JsonProperty("private") boolean isPrivate,
+      String subject,
+      String body,
+      long topicId,
+      @Schema(nullable = true) Long letterheadId,
+      boolean promotional,
+      int version) {}
+
+  /** What a template was before a change. */
+  public record TemplateVersion(
+      int version, String name, String subject, String body, Instant savedAt, String savedBy) {}
+
+  private static final Set<String> BEGINNINGS = Set.of("person", "member", "quote", "event");
+  private static final int LONGEST_LABEL = 60;
 
   private final TemplateMapper mapper;
+  private final LetterheadService letterheads;
   private final WorkspaceService workspace;
   private final AccountService accounts;
   private final Clock clock;
 
   TemplateService(
-      TemplateMapper mapper, WorkspaceService workspace, AccountService accounts, Clock clock) {
+      TemplateMapper mapper,
+      LetterheadService letterheads,
+      WorkspaceService workspace,
+      AccountService accounts,
+      Clock clock) {
     this.mapper = mapper;
+    this.letterheads = letterheads;
     this.workspace = workspace;
     this.accounts = accounts;
     this.clock = clock;
   }
 
+  /** Those shared with all, and the asker's own. */
   public List<Template> all() {
-    return mapper.all();
+    return mapper.all(accounts.current().id());
   }
 
   public Template find(long id) {
     Template template = mapper.find(id);
-    if (template == null) {
+    boolean hidden =
+        template != null
+            && template.privateTo() != null
+            && template.privateTo() != accounts.current().id();
+    if (template == null || hidden) {
       throw Problem.notFound("There is no such template any more.");
     }
     return template;
   }
 
   @Transactional
-  public Template create(Draft draft) {
-    Draft sound = sound(draft);
-    if (mapper.named(sound.name(), 0) > 0) {
-      throw nameTaken(sound.name());
-    }
-    return find(mapper.create(sound, accounts.currentWriter().id(), clock.instant()));
+  public Template create(TemplateDraft draft) {
+    long by = accounts.currentWriter().id();
+    TemplateDraft sound = sound(draft, 0);
+    return find(mapper.create(sound, sound.isPrivate() ? by : null, by, clock.instant()));
   }
 
+  /** Saves a change; what was there before stays as a version. */
   @Transactional
-  public Template save(long id, Draft draft) {
-    Draft sound = sound(draft);
-    if (mapper.named(sound.name(), id) > 0) {
-      throw nameTaken(sound.name());
-    }
-    if (mapper.save(id, sound, accounts.currentWriter().id(), clock.instant()) == 0) {
-      Template now = find(id);
+  public Template save(long id, TemplateDraft draft) {
+    long by = accounts.currentWriter().id();
+    find(id);
+    TemplateDraft sound = sound(draft, id);
+    mapper.keepVersion(id, sound.version());
+    if (mapper.save(id, sound, sound.isPrivate() ? by : null, by, clock.instant()) == 0) {
       throw Problem.conflict(
-          now.changedBy()
+          find(id).changedBy()
               + " changed this template in the meantime. Copy what you wrote, reload, and"
               + " put it in again.");
     }
     return find(id);
   }
 
+  /** What it was before, newest first. */
+  public List<TemplateVersion> versions(long id) {
+    find(id);
+    return mapper.versions(id);
+  }
+
+  /** Takes a template away; mailings that began from it keep their texts. */
+  @Transactional
+  public void remove(long id) {
+    accounts.currentWriter();
+    find(id);
+    mapper.remove(id);
+  }
+
   /** What is wrong with a template's texts; empty when it can be used. */
-  public List<String> errors(String subject, String body) {
+  private List<String> errors(String subject, String body) {
     List<TemplateError> errors =
         new ArrayList<>(
             TemplateParser.parse(subject, TemplateParser.Kind.HEADER, workspace.fields()).errors());
     errors.addAll(
-        TemplateParser.parse(body, TemplateParser.Kind.HTML, workspace.fields()).errors());
+        TemplateParser.parse(
+                body,
+                TemplateParser.Kind.HTML,
+                workspace.fields(),
+                Map.of(LetterText.SIGNATURE, ""))
+            .errors());
     return errors.stream().map(TemplateError::sentence).toList();
   }
 
-  private Draft sound(Draft draft) {
+  private TemplateDraft sound(TemplateDraft draft, long id) {
     String name = draft.name() == null ? "" : draft.name().strip();
     if (name.isEmpty()) {
       throw Problem.wrong("name", "Give the template a name.");
     }
+    if (mapper.named(name, id) > 0) {
+      throw Problem.wrong("name", "Another template is already named “" + name + "”.");
+    }
+    String label = draft.label() == null ? "" : draft.label().strip();
+    if (label.length() > LONGEST_LABEL) {
+      throw Problem.wrong("label", "A label has at most 60 letters.");
+    }
+    String startsFrom = draft.startsFrom() == null ? "person" : draft.startsFrom();
+    if (!BEGINNINGS.contains(startsFrom)) {
+      throw Problem.wrong("startsFrom", "A template begins from a person, member, quote or event.");
+    }
     if (workspace.topics().stream().noneMatch(t -> t.id() == draft.topicId())) {
       throw Problem.wrong(
           "topicId", "Choose a topic; people can leave a topic and stay with others.");
+    }
+    if (!letterheads.exists(draft.letterheadId())) {
+      throw Problem.wrong("letterheadId", "There is no such letterhead any more; choose another.");
     }
     String subject = draft.subject() == null ? "" : draft.subject();
     String body = SafeHtml.clean(draft.body() == null ? "" : draft.body());
@@ -108,10 +189,16 @@ public class TemplateService {
     if (!errors.isEmpty()) {
       throw Problem.wrong("body", errors.get(0));
     }
-    return new Draft(name, subject, body, draft.topicId(), draft.version());
-  }
-
-  private static Problem nameTaken(String name) {
-    return Problem.wrong("name", "Another template is already named “" + name + "”.");
+    return new TemplateDraft(
+        name,
+        label,
+        startsFrom,
+        draft.isPrivate(),
+        subject,
+        body,
+        draft.topicId(),
+        draft.letterheadId(),
+        draft.promotional(),
+        draft.version());
   }
 }

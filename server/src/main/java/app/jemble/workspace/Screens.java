@@ -13,6 +13,7 @@ class Screens {
     "/desk",
     "/people/**",
     "/templates/**",
+    "/letterheads/**",
     "/mailings/**",
     "/outbox/**",
     "/responses/**",

@@ -5,7 +5,11 @@ import java.time.ZoneId;
 import java.util.Currency;
 import java.util.Locale;
 
-/** The house that writes: its name, its clock, its mail domain. */
+/**
+ * The house that writes: its name, its clock, its mail domain.
+ *
+ * @param houseEmail the house's own address, where mailings may come from it; or null
+ */
 public record Workspace(
     String name,
     String postalAddress,
@@ -13,7 +17,8 @@ public record Workspace(
     String language,
     String returnDomain,
     int holdSeconds,
-    byte[] secret) {
+    byte[] secret,
+    String houseEmail) {
 
   public ZoneId zoneId() {
     return ZoneId.of(zone);

@@ -17,7 +17,8 @@ interface WorkspaceMapper {
 
   @Select(
       """
-      select name, postal_address, zone, language, return_domain, hold_seconds, secret
+      select name, postal_address, zone, language, return_domain, hold_seconds, secret,
+             house_email
       from workspace
       where id = 1
       """)
@@ -26,9 +27,10 @@ interface WorkspaceMapper {
   /** The first workspace wins when two processes start at once. */
   @Insert(
       """
-      insert into workspace (id, name, postal_address, zone, language, return_domain, hold_seconds, secret)
+      insert into workspace (id, name, postal_address, zone, language, return_domain, hold_seconds, secret,
+                             house_email)
       values (1, #{w.name}, #{w.postalAddress}, #{w.zone}, #{w.language}, #{w.returnDomain},
-              #{w.holdSeconds}, #{w.secret})
+              #{w.holdSeconds}, #{w.secret}, #{w.houseEmail})
       on conflict (id) do nothing
       """)
   int create(@Param("w") Workspace workspace);

@@ -35,7 +35,8 @@ public class WorkspaceService {
       return workspace;
     }
     create(
-        new Workspace("New workspace", "", "Europe/London", "en-GB", "localhost.test", 30, null));
+        new Workspace(
+            "New workspace", "", "Europe/London", "en-GB", "localhost.test", 30, null, null));
     return mapper.find();
   }
 
@@ -51,7 +52,8 @@ public class WorkspaceService {
             wanted.language(),
             wanted.returnDomain(),
             wanted.holdSeconds(),
-            secret));
+            secret,
+            wanted.houseEmail()));
   }
 
   /** Every field by name, the workspace's attributes among them. */

@@ -30,8 +30,8 @@ public class AudienceTest extends ServerTest {
     api.signIn("orla", "lowen-quay");
     Map<String, Object> begin = new HashMap<>();
     begin.put(
-        "filter",
-        Map.of(
+        "parts",
+        part(
             "match",
             "ALL",
             "conditions",
@@ -44,6 +44,15 @@ public class AudienceTest extends ServerTest {
     begin.put("templateId", 1);
     path = "/api/mailings/" + api.post("/api/mailings", begin).json().get("id").asLong();
     look = api.get(path + "/look").json();
+  }
+
+  /** One part: a filter with these parts of its own, each a name and a value. */
+  private static List<Object> part(Object... filter) {
+    Map<String, Object> written = new HashMap<>();
+    for (int i = 0; i < filter.length; i += 2) {
+      written.put((String) filter[i], filter[i + 1]);
+    }
+    return List.of(Map.of("filter", written));
   }
 
   private List<JsonNode> everyone(String query) {
@@ -119,7 +128,7 @@ public class AudienceTest extends ServerTest {
   public void nonsenseIsRefused() {
     assertThat(api.get(path + "/audience?part=NONSENSE").status()).isEqualTo(400);
     Map<String, Object> nobody = new HashMap<>();
-    nobody.put("filter", null);
+    nobody.put("parts", List.of());
     nobody.put("picks", List.of());
     nobody.put("leftOut", List.of());
     nobody.put("templateId", null);
@@ -128,8 +137,8 @@ public class AudienceTest extends ServerTest {
     assertThat(refused.json().get("detail").asString())
         .isEqualTo("Pick at least one person to write to.");
     nobody.put(
-        "filter",
-        Map.of(
+        "parts",
+        part(
             "match",
             "ALL",
             "conditions",

@@ -2,6 +2,8 @@ package app.jemble.outbox;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.core.message.AttachedFile;
+import app.jemble.core.message.InlinePicture;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.ThreadPlace;
@@ -14,6 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.apache.james.mime4j.dom.BinaryBody;
 import org.apache.james.mime4j.dom.Entity;
 import org.apache.james.mime4j.dom.Message;
 import org.apache.james.mime4j.dom.Multipart;
@@ -79,12 +82,45 @@ public class MimeRoundTripTest {
       assertThat(read.getTo()).hasSize(1);
       assertThat(read.getCc()).isNull();
 
-      Multipart parts = (Multipart) read.getBody();
-      assertThat(parts.getSubType()).isEqualTo("alternative");
-      assertThat(text(parts.getBodyParts().get(0))).isEqualTo(sent.text());
-      assertThat(text(parts.getBodyParts().get(1))).isEqualTo(sent.html());
+      if (sent.replyTo().isPresent()) {
+        var reply = (org.apache.james.mime4j.dom.address.Mailbox) read.getReplyTo().get(0);
+        assertThat(reply.getName()).isEqualTo(sent.replyTo().get().name());
+        assertThat(reply.getAddress()).isEqualTo(sent.replyTo().get().address());
+      }
+      assertBody(read, sent);
       assertLines(octets);
     }
+  }
+
+  /** Files beside all of it, pictures beside the HTML, the texts instead of one another. */
+  private static void assertBody(Message read, OutgoingMessage sent) throws IOException {
+    Multipart parts = (Multipart) read.getBody();
+    if (!sent.files().isEmpty()) {
+      assertThat(parts.getSubType()).isEqualTo("mixed");
+      assertThat(parts.getBodyParts()).hasSize(1 + sent.files().size());
+      for (int i = 0; i < sent.files().size(); i++) {
+        Entity part = parts.getBodyParts().get(i + 1);
+        assertThat(part.getFilename()).isEqualTo(sent.files().get(i).name());
+        assertThat(part.getDispositionType()).isEqualTo("attachment");
+        assertThat(octets(part)).isEqualTo(sent.files().get(i).octets());
+      }
+      parts = (Multipart) parts.getBodyParts().get(0).getBody();
+    }
+    assertThat(parts.getSubType()).isEqualTo("alternative");
+    assertThat(text(parts.getBodyParts().get(0))).isEqualTo(sent.text());
+    Entity html = parts.getBodyParts().get(1);
+    if (!sent.pictures().isEmpty()) {
+      Multipart related = (Multipart) html.getBody();
+      assertThat(related.getSubType()).isEqualTo("related");
+      for (int i = 0; i < sent.pictures().size(); i++) {
+        Entity part = related.getBodyParts().get(i + 1);
+        assertThat(part.getHeader().getField("Content-ID").getBody())
+            .isEqualTo("<" + sent.pictures().get(i).contentId() + ">");
+        assertThat(octets(part)).isEqualTo(sent.pictures().get(i).octets());
+      }
+      html = related.getBodyParts().get(0);
+    }
+    assertThat(text(html)).isEqualTo(sent.html());
   }
 
   private static OutgoingMessage message(Random random, int n) {
@@ -93,16 +129,54 @@ public class MimeRoundTripTest {
         "<" + n + "@ternquay.example>",
         Instant.ofEpochSecond(1_770_000_000L + n),
         new Mailbox(words(random, 3), "orla@ternquay.example"),
+        random.nextBoolean()
+            ? Optional.empty()
+            : Optional.of(new Mailbox(words(random, 3), "tomas@ternquay.example")),
         new Mailbox(words(random, 4), "bea" + n + "@okonjo.example"),
         words(random, 12),
         "<!DOCTYPE html><p>" + words(random, 300).replace("<", "&lt;") + "</p>\n",
         text,
+        pictures(random),
+        files(random),
         random.nextBoolean()
             ? ThreadPlace.NEW
             : ThreadPlace.following("<first@ternquay.example>", List.of()),
         List.of(),
         Optional.of("https://ternquay.example/leave/token"),
         "return+token@ternquay.example");
+  }
+
+  private static List<InlinePicture> pictures(Random random) {
+    return IntStream.range(0, random.nextInt(3))
+        .mapToObj(
+            i ->
+                new InlinePicture(
+                    "picture.k" + i + "@ternquay.example",
+                    "/pictures/k" + i,
+                    "image/png",
+                    octets(random)))
+        .toList();
+  }
+
+  private static List<AttachedFile> files(Random random) {
+    return IntStream.range(0, random.nextInt(11))
+        .mapToObj(
+            i ->
+                new AttachedFile(
+                    words(random, 4).strip() + i + ".pdf", "application/pdf", octets(random)))
+        .toList();
+  }
+
+  private static byte[] octets(Random random) {
+    byte[] octets = new byte[random.nextInt(3000)];
+    random.nextBytes(octets);
+    return octets;
+  }
+
+  private static byte[] octets(Entity part) throws IOException {
+    try (InputStream in = ((BinaryBody) part.getBody()).getInputStream()) {
+      return in.readAllBytes();
+    }
   }
 
   private static String text(Entity part) throws IOException {

@@ -87,7 +87,11 @@ public class FilterAgreementTest extends ServerTest {
   }
 
   private List<PersonRecord> everyone() {
-    return application.getBean(PeopleService.class).records(FilterBody.EVERYONE, List.of(), asOf);
+    List<PersonRecord> all = new ArrayList<>();
+    application
+        .getBean(PeopleService.class)
+        .eachRecord(FilterBody.EVERYONE, List.of(), asOf, all::add);
+    return all;
   }
 
   /** Gaps, odd writing and edges that generated people do not have. */

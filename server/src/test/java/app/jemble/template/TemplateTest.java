@@ -24,7 +24,25 @@ public class TemplateTest extends ServerTest {
 
   private Map<String, Object> text(String name, String subject, String body) {
     return new HashMap<>(
-        Map.of("name", name, "subject", subject, "body", body, "topicId", 1, "version", 0));
+        Map.of(
+            "name",
+            name,
+            "label",
+            "",
+            "startsFrom",
+            "person",
+            "private",
+            false,
+            "promotional",
+            true,
+            "subject",
+            subject,
+            "body",
+            body,
+            "topicId",
+            1,
+            "version",
+            0));
   }
 
   @Test
@@ -77,7 +95,8 @@ public class TemplateTest extends ServerTest {
         .isEqualTo("Give the template a name.");
     Api.Answer partial = api.post("/api/templates", Map.of("name", "Half"));
     assertThat(partial.status()).isEqualTo(400);
-    assertThat(partial.json().get("field").asString()).isIn("topicId", "version");
+    assertThat(partial.json().get("field").asString())
+        .isIn("topicId", "version", "private", "promotional");
     Api.Answer broken = api.postWithoutToken("/api/templates", "application/json", "{");
     assertThat(broken.status()).isEqualTo(403);
     assertThat(api.get("/api/templates/987654").status()).isEqualTo(404);

@@ -4,28 +4,70 @@ import app.jemble.core.check.Finding.Code;
 import app.jemble.core.check.Finding.Severity;
 import app.jemble.core.merge.Blanks;
 import app.jemble.core.merge.TemplateError;
-import app.jemble.core.record.FieldValue;
-import app.jemble.core.record.Values;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 
 /**
  * The check before release. The texts are looked at once; then every person who will be written to
- * is added with what their own message lacked; then the findings are asked for, blockers first.
+ * is added with what their own message came to; then the findings are asked for, blockers first.
  */
 public final class ReleaseCheck {
 
   private static final int LONG_SUBJECT = 78;
 
+  /**
+   * One person's message, as far as the check asks.
+   *
+   * @param firstName null when not known
+   * @param subject merged
+   * @param missing fields without a value and without a fallback
+   * @param nowhere whether a link of it leads nowhere
+   * @param marks what else there is to say
+   */
+  public record Message(
+      long personId,
+      String firstName,
+      String address,
+      String subject,
+      Set<String> missing,
+      boolean nowhere,
+      Set<Mark> marks) {
+    public Message {
+      missing = Set.copyOf(missing);
+      marks = Set.copyOf(marks);
+    }
+  }
+
+  /** What is known of a person's message from elsewhere. */
+  public enum Mark {
+    /** their own words are older than the shared ones */
+    OWN_WORDING_OLD(Code.OWN_WORDING_OLD),
+    /** something was sent to them in the last days */
+    WRITTEN_LATELY(Code.WRITTEN_LATELY),
+    /** another mailing's message to them waits */
+    IN_ANOTHER_MAILING(Code.IN_ANOTHER_MAILING);
+
+    private final Code code;
+
+    Mark(Code code) {
+      this.code = code;
+    }
+  }
+
   private final Map<String, List<Long>> missing = new LinkedHashMap<>();
-  private final Map<Code, List<Long>> names = new LinkedHashMap<>();
-  private final List<Long> longSubjects = new ArrayList<>();
+  private final Map<Code, List<Long>> byCode = new EnumMap<>(Code.class);
+  private final DomainCheck domains = new DomainCheck();
   private final List<Finding> blockers = new ArrayList<>();
+  private final List<Finding> ofTexts = new ArrayList<>();
   private int people;
 
   /** Looks at what is the same for all. */
@@ -34,17 +76,40 @@ public final class ReleaseCheck {
       String body,
       List<TemplateError> subjectErrors,
       List<TemplateError> bodyErrors) {
+    Document document = Jsoup.parseBodyFragment(body);
     if (subject.isBlank()) {
       block(Code.EMPTY_SUBJECT, "subject", "The subject is empty.");
     }
-    if (isEmptyBody(body)) {
+    if (document.text().isBlank() && document.select("img").isEmpty()) {
       block(Code.EMPTY_BODY, "body", "The message is empty.");
     }
     subjectErrors.forEach(e -> block(Code.TEMPLATE_ERROR, "subject", "Subject: " + e.sentence()));
     bodyErrors.forEach(e -> block(Code.TEMPLATE_ERROR, "body", "Message: " + e.sentence()));
-    for (String blank : Blanks.in(subject + "\n" + Jsoup.parse(body).text())) {
+    for (String blank : Blanks.in(subject + "\n" + document.text())) {
       block(Code.BLANK_LEFT, blank, "The blank " + blank + " still has to be filled in.");
     }
+    long silent = document.select("img").stream().filter(i -> i.attr("alt").isBlank()).count();
+    if (silent > 0) {
+      String have = silent == 1 ? "A picture has" : silent + " pictures have";
+      ofTexts.add(
+          notice(
+              Code.PICTURE_WITHOUT_TEXT,
+              "body",
+              have + " no text; those who do not see pictures get nothing in its place.",
+              List.of()));
+    }
+    lookAtLinks(document);
+  }
+
+  /** A link whose address holds a merge field is looked at in each message. */
+  private void lookAtLinks(Document document) {
+    Set<String> odd = new LinkedHashSet<>();
+    for (Element link : document.select("a[href]")) {
+      if (!link.attr("href").contains("{{")) {
+        LinkCheck.look(link.attr("href"), link.text()).ifPresent(odd::add);
+      }
+    }
+    odd.forEach(sentence -> ofTexts.add(notice(Code.ODD_LINK, sentence, sentence, List.of())));
   }
 
   /** Looks at the start; an empty start means at once. */
@@ -55,19 +120,43 @@ public final class ReleaseCheck {
     }
   }
 
+  /** Looks at the size of all files together, in octets. */
+  public void lookAtFiles(long octets, long most) {
+    if (octets > most) {
+      block(
+          Code.FILES_TOO_LARGE,
+          "files",
+          String.format(
+              "The attached files hold %.1f MB; at most %d MB leave.",
+              octets / 1048576.0, most / 1048576));
+    }
+  }
+
+  /** The sender may not send this; the sentence says why and whom to ask. */
+  public void senderMayNot(String sentence) {
+    block(Code.SENDER_NOT_ALLOWED, "sender", sentence);
+  }
+
   /** Adds one person who will be written to. */
-  public void add(long personId, Values values, Set<String> missingFields, String mergedSubject) {
+  public void add(Message message) {
     people++;
-    for (String field : missingFields) {
-      missing.computeIfAbsent(field, f -> new ArrayList<>()).add(personId);
+    long person = message.personId();
+    for (String field : message.missing()) {
+      missing.computeIfAbsent(field, f -> new ArrayList<>()).add(person);
     }
-    if (values.get("first_name") instanceof FieldValue.Text first) {
-      NameCheck.look(first.text())
-          .ifPresent(code -> names.computeIfAbsent(code, c -> new ArrayList<>()).add(personId));
+    NameCheck.look(message.firstName()).ifPresent(code -> note(code, person));
+    domains.add(person, message.address());
+    if (message.subject().codePointCount(0, message.subject().length()) > LONG_SUBJECT) {
+      note(Code.LONG_SUBJECT, person);
     }
-    if (mergedSubject.codePointCount(0, mergedSubject.length()) > LONG_SUBJECT) {
-      longSubjects.add(personId);
+    if (message.nowhere()) {
+      note(Code.ODD_LINK, person);
     }
+    message.marks().forEach(mark -> note(mark.code, person));
+  }
+
+  private void note(Code code, long person) {
+    byCode.computeIfAbsent(code, c -> new ArrayList<>()).add(person);
   }
 
   /** All findings, blockers first. */
@@ -85,46 +174,70 @@ public final class ReleaseCheck {
     all.addAll(blockers);
     missing.forEach(
         (field, who) -> all.add(notice(Code.VALUE_MISSING, field, missingWords(field, who), who)));
-    names.forEach((code, who) -> all.add(notice(code, "first_name", nameWords(code, who), who)));
-    if (!longSubjects.isEmpty()) {
-      all.add(
-          notice(
-              Code.LONG_SUBJECT,
-              "subject",
-              persons(longSubjects)
-                  + " would get a subject longer than "
-                  + LONG_SUBJECT
-                  + " characters; mail readers may cut it.",
-              longSubjects));
-    }
+    domains
+        .likelyMistyped()
+        .forEach(
+            (domain, who) ->
+                all.add(
+                    notice(
+                        Code.DOMAIN_MISTYPED,
+                        domain,
+                        count(who, "has an address", "have an address")
+                            + " that is one letter off "
+                            + domain
+                            + ".",
+                        who)));
+    byCode.forEach((code, who) -> all.add(notice(code, about(code), words(code, who), who)));
+    all.addAll(ofTexts);
     return all;
   }
 
-  private static String missingWords(String field, List<Long> who) {
-    return persons(who)
+  private String missingWords(String field, List<Long> who) {
+    String no = " no " + field.replace('_', ' ').replace('.', ' ');
+    String of = who.size() == 1 && people == 1 ? "" : String.format(" of %,d", people);
+    return String.format("%,d", who.size())
+        + of
         + (who.size() == 1 ? " has" : " have")
-        + " no "
-        + field.replace('_', ' ').replace('.', ' ')
+        + no
         + "; set a fallback, or leave them out.";
   }
 
-  private static String nameWords(Code code, List<Long> who) {
-    String have = who.size() == 1 ? " has a first name " : " have a first name ";
-    return persons(who)
-        + have
-        + switch (code) {
-          case NAME_CAPITALS -> "all in capitals.";
-          case NAME_LOWER_CASE -> "without a capital.";
-          default -> "that does not look like a name.";
-        };
+  private static String about(Code code) {
+    return switch (code) {
+      case NAME_CAPITALS, NAME_LOWER_CASE, NAME_ODD, NAME_OF_ORGANISATION -> "first_name";
+      case LONG_SUBJECT -> "subject";
+      default -> "";
+    };
   }
 
-  private static String persons(List<Long> who) {
-    return who.size() == 1 ? "1 person" : String.format("%,d people", who.size());
+  private static String words(Code code, List<Long> who) {
+    return switch (code) {
+      case NAME_CAPITALS ->
+          count(who, "has a first name", "have a first name") + " all in capitals.";
+      case NAME_LOWER_CASE ->
+          count(who, "has a first name", "have a first name") + " without a capital.";
+      case NAME_ODD ->
+          count(who, "has a first name", "have a first name") + " that does not look like a name.";
+      case NAME_OF_ORGANISATION ->
+          count(who, "has a first name", "have a first name") + " that looks like an organisation.";
+      case WRITTEN_LATELY -> count(who, "was", "were") + " written to in the last three days.";
+      case IN_ANOTHER_MAILING ->
+          count(who, "has a message", "have a message") + " of another mailing waiting.";
+      case OWN_WORDING_OLD ->
+          count(who, "has words of their own", "have words of their own")
+              + ", written before the message was changed.";
+      case LONG_SUBJECT ->
+          count(who, "would get a subject", "would get a subject")
+              + " longer than "
+              + LONG_SUBJECT
+              + " characters; mail readers may cut it.";
+      case ODD_LINK -> count(who, "would get a link", "would get a link") + " that leads nowhere.";
+      default -> throw new IllegalArgumentException(code + " is not about single people");
+    };
   }
 
-  private static boolean isEmptyBody(String body) {
-    return Jsoup.parse(body).text().isBlank() && !body.contains("<img");
+  private static String count(List<Long> who, String one, String many) {
+    return who.size() == 1 ? "1 person " + one : String.format("%,d people ", who.size()) + many;
   }
 
   private void block(Code code, String about, String sentence) {

@@ -14,14 +14,16 @@ public final class Escaping {
 
   private static final Pattern SAFE_SCHEME = Pattern.compile("(?i)(https?://|mailto:|tel:)\\S*");
 
+  private static final char[] HEX = "0123456789ABCDEF".toCharArray();
+
   private Escaping() {}
 
   public static void append(StringBuilder out, String value, Place place) {
     switch (place) {
       case HTML_TEXT, HTML_ATTRIBUTE -> appendHtml(out, value);
-      case URL_START ->
-          appendHtml(out, SAFE_SCHEME.matcher(value.strip()).matches() ? value.strip() : "#");
+      case URL_START -> appendHtml(out, safeAddress(value));
       case URL_PART -> appendPercent(out, value);
+      case BARE_ADDRESS_START -> out.append(safeAddress(value));
       case HEADER -> out.append(oneLine(value));
       case PLAIN_TEXT -> out.append(value);
     }
@@ -32,18 +34,39 @@ public final class Escaping {
     return CONTROLS.matcher(value).replaceAll(" ").strip();
   }
 
+  /** The address where it is one that may be followed, else {@code #}, which leads nowhere. */
+  private static String safeAddress(String value) {
+    String address = value.strip();
+    return SAFE_SCHEME.matcher(address).matches() ? address : "#";
+  }
+
+  /** Most values hold nothing to escape: what lies between two such characters is taken whole. */
   private static void appendHtml(StringBuilder out, String value) {
+    int from = 0;
     for (int i = 0; i < value.length(); i++) {
       char c = value.charAt(i);
-      switch (c) {
-        case '&' -> out.append("&amp;");
-        case '<' -> out.append("&lt;");
-        case '>' -> out.append("&gt;");
-        case '"' -> out.append("&quot;");
-        case '\'' -> out.append("&#39;");
-        default -> out.append(c < ' ' ? ' ' : c);
+      if (c > '>') {
+        continue;
+      }
+      String instead = inHtml(c);
+      if (instead != null) {
+        out.append(value, from, i).append(instead);
+        from = i + 1;
       }
     }
+    out.append(value, from, value.length());
+  }
+
+  /** What stands for a character in HTML; null where it stands for itself. */
+  private static String inHtml(char c) {
+    return switch (c) {
+      case '&' -> "&amp;";
+      case '<' -> "&lt;";
+      case '>' -> "&gt;";
+      case '"' -> "&quot;";
+      case '\'' -> "&#39;";
+      default -> c < ' ' ? " " : null;
+    };
   }
 
   /** RFC 3986 section 2.3: only unreserved characters stay as they are. */
@@ -53,7 +76,7 @@ public final class Escaping {
       if (c < 0x80 && (Character.isLetterOrDigit(c) || "-._~".indexOf(c) >= 0)) {
         out.append(c);
       } else {
-        out.append('%').append(String.format("%02X", (int) c));
+        out.append('%').append(HEX[c >> 4]).append(HEX[c & 15]);
       }
     }
   }

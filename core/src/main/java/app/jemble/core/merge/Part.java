@@ -39,6 +39,18 @@ public sealed interface Part {
     }
   }
 
+  /**
+   * Another text that is put in here, such as the sender's signature.
+   *
+   * @param name what it is put in by
+   * @param parts that text's own pieces
+   */
+  record Partial(String name, List<Part> parts) implements Part {
+    public Partial {
+      parts = List.copyOf(parts);
+    }
+  }
+
   /** A note for writers; prints nothing. */
   record Note(String text) implements Part {}
 

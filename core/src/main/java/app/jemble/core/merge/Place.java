@@ -10,6 +10,8 @@ public enum Place {
   URL_START,
   /** later inside a link's or picture's address */
   URL_PART,
+  /** at the very start of an address that stands by itself, outside HTML */
+  BARE_ADDRESS_START,
   /** in a mail header such as the subject */
   HEADER,
   /** in plain text */

@@ -5,8 +5,6 @@ import app.jemble.core.record.Values;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
-import java.time.format.FormatStyle;
 import java.time.temporal.TemporalAccessor;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -32,13 +30,14 @@ public final class Renderer {
   private final Values values;
   private final Locale locale;
   private final ZoneId zone;
-  private final StringBuilder out = new StringBuilder(512);
-  private final Set<String> missing = new LinkedHashSet<>();
+  private final StringBuilder out;
+  private Set<String> missing = Set.of();
 
-  private Renderer(Values values, Locale locale, ZoneId zone) {
+  private Renderer(Values values, Locale locale, ZoneId zone, int length) {
     this.values = values;
     this.locale = locale;
     this.zone = zone;
+    this.out = new StringBuilder(length);
   }
 
   /**
@@ -48,7 +47,7 @@ public final class Renderer {
    * @param zone the zone in which instants are shown as days and times
    */
   public static Rendered render(Template template, Values values, Locale locale, ZoneId zone) {
-    Renderer renderer = new Renderer(values, locale, zone);
+    Renderer renderer = new Renderer(values, locale, zone, template.likelyLength());
     renderer.renderAll(template.parts());
     return new Rendered(renderer.out.toString(), renderer.missing);
   }
@@ -63,6 +62,8 @@ public final class Renderer {
         if (values.get(section.field()).isTruthy() != section.inverted()) {
           renderAll(section.parts());
         }
+      } else if (part instanceof Part.Partial partial) {
+        renderAll(partial.parts());
       }
     }
   }
@@ -74,12 +75,24 @@ public final class Renderer {
         return;
       }
       FieldValue value = values.get(((Part.FieldSource) source).name());
+      if (value instanceof FieldValue.Picture picture) {
+        // The parser lets a picture stand nowhere but in an address, and its path is our own.
+        out.append(picture.path());
+        return;
+      }
       if (!value.isEmpty()) {
         Escaping.append(out, show(value, field.format()), field.place());
         return;
       }
     }
-    missing.add(((Part.FieldSource) field.sources().get(0)).name());
+    miss(((Part.FieldSource) field.sources().get(0)).name());
+  }
+
+  private void miss(String field) {
+    if (missing.isEmpty()) {
+      missing = new LinkedHashSet<>();
+    }
+    missing.add(field);
   }
 
   private String show(FieldValue value, Optional<Part.Format> format) {
@@ -107,7 +120,7 @@ public final class Renderer {
   private String showDate(TemporalAccessor exact, LocalDate day, Part.Format wanted) {
     if (wanted instanceof Part.DatePattern p) {
       try {
-        return DateTimeFormatter.ofPattern(p.pattern(), locale).format(exact);
+        return ShownDates.pattern(p.pattern(), locale).format(exact);
       } catch (DateTimeException notInTheValue) {
         return longDate(day);
       }
@@ -116,6 +129,6 @@ public final class Renderer {
   }
 
   private String longDate(LocalDate day) {
-    return DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(locale).format(day);
+    return ShownDates.inFull(locale).format(day);
   }
 }

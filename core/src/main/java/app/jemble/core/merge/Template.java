@@ -10,6 +10,9 @@ import java.util.Set;
  * @param parts its pieces in order
  */
 public record Template(List<Part> parts) {
+
+  private static final int A_VALUE = 16;
+
   public Template {
     parts = List.copyOf(parts);
   }
@@ -19,6 +22,27 @@ public record Template(List<Part> parts) {
     Set<String> names = new LinkedHashSet<>();
     collect(parts, names);
     return names;
+  }
+
+  /** About how long one person's text gets, in UTF-16 units. */
+  int likelyLength() {
+    return likelyLength(parts);
+  }
+
+  private static int likelyLength(List<Part> parts) {
+    int length = 0;
+    for (Part part : parts) {
+      if (part instanceof Part.Fixed fixed) {
+        length += fixed.text().length();
+      } else if (part instanceof Part.Section section) {
+        length += likelyLength(section.parts());
+      } else if (part instanceof Part.Partial partial) {
+        length += likelyLength(partial.parts());
+      } else {
+        length += A_VALUE;
+      }
+    }
+    return length;
   }
 
   private static void collect(List<Part> parts, Set<String> names) {
@@ -32,6 +56,8 @@ public record Template(List<Part> parts) {
       } else if (part instanceof Part.Section section) {
         names.add(section.field());
         collect(section.parts(), names);
+      } else if (part instanceof Part.Partial partial) {
+        collect(partial.parts(), names);
       }
     }
   }

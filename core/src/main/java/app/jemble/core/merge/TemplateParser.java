@@ -1,11 +1,13 @@
 package app.jemble.core.merge;
 
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jsoup.parser.Parser;
 
@@ -19,7 +21,9 @@ public final class TemplateParser {
   public enum Kind {
     HTML,
     HEADER,
-    PLAIN_TEXT
+    PLAIN_TEXT,
+    /** where a link leads, by itself: no markup, but values are made safe as in an address */
+    ADDRESS
   }
 
   /**
@@ -39,20 +43,34 @@ public final class TemplateParser {
   private final String text;
   private final Kind kind;
   private final FieldCatalogue catalogue;
+  private final Map<String, String> partials;
   private final List<TemplateError> errors = new ArrayList<>();
   private final Deque<Open> open = new ArrayDeque<>();
   private final HtmlPlaces places = new HtmlPlaces();
+  private boolean begun;
 
-  private TemplateParser(String text, Kind kind, FieldCatalogue catalogue) {
+  private TemplateParser(
+      String text, Kind kind, FieldCatalogue catalogue, Map<String, String> partials) {
     this.text = text;
     this.kind = kind;
     this.catalogue = catalogue;
+    this.partials = partials;
     open.push(new Open("", false, new ArrayList<>(), 0));
   }
 
   /** Parses a text; every field it names must be a merge field of the catalogue. */
   public static Parsed parse(String text, Kind kind, FieldCatalogue catalogue) {
-    return new TemplateParser(text, kind, catalogue).parse();
+    return parse(text, kind, catalogue, Map.of());
+  }
+
+  /**
+   * Parses a text into which others may be put by name, as {@code {{> signature}}}.
+   *
+   * @param partials those other texts, of the same kind; none of them holds another
+   */
+  public static Parsed parse(
+      String text, Kind kind, FieldCatalogue catalogue, Map<String, String> partials) {
+    return new TemplateParser(text, kind, catalogue, partials).parse();
   }
 
   private Parsed parse() {
@@ -101,10 +119,35 @@ public final class TemplateParser {
           error(
               start,
               "Values are always made safe for where they stand; write {{name}} with two braces.");
-      case '>', '=' ->
-          error(start, "“" + content.charAt(0) + "” has no meaning here; write a field's name.");
+      case '>' -> addPartial(start, content.substring(1).strip());
+      case '=' -> error(start, "“=” has no meaning here; write a field's name.");
       default -> addMergeField(start, content);
     }
+  }
+
+  private void addPartial(int start, String name) {
+    String inside = partials.get(name);
+    if (inside == null) {
+      error(start, noPartial(name));
+      return;
+    }
+    if (kind == Kind.HTML && places.here() != Place.HTML_TEXT) {
+      error(start, "{{> " + name + "}} stands between tags, not inside one.");
+      return;
+    }
+    Parsed parsed = parse(inside, kind, catalogue);
+    parsed.errors().forEach(e -> error(start, "In the " + name + ": " + e.sentence()));
+    parsed.template().ifPresent(t -> add(new Part.Partial(name, t.parts())));
+  }
+
+  private String noPartial(String name) {
+    return partials.isEmpty()
+        ? "No other text can be put in here."
+        : "There is no text named “"
+            + name
+            + "” to put in here; there is "
+            + String.join(", ", partials.keySet())
+            + ".";
   }
 
   private void openSection(int start, String name, boolean inverted) {
@@ -163,7 +206,23 @@ public final class TemplateParser {
       error(start, "A merge field inside a tag must stand between quotation marks.");
       return;
     }
-    add(new Part.MergeField(read.sources(), read.format(), place(), Position.of(text, start)));
+    Place place = place();
+    if (place != Place.URL_START && namesPicture(read.sources())) {
+      error(start, "A picture can only stand where the address of a picture stands.");
+      return;
+    }
+    add(new Part.MergeField(read.sources(), read.format(), place, Position.of(text, start)));
+  }
+
+  private boolean namesPicture(List<Part.Source> sources) {
+    return sources.stream()
+        .anyMatch(
+            source ->
+                source instanceof Part.FieldSource named
+                    && catalogue
+                        .find(named.name())
+                        .filter(f -> f.type() == FieldType.PICTURE)
+                        .isPresent());
   }
 
   private Place place() {
@@ -171,6 +230,7 @@ public final class TemplateParser {
       case HTML -> places.here();
       case HEADER -> Place.HEADER;
       case PLAIN_TEXT -> Place.PLAIN_TEXT;
+      case ADDRESS -> begun ? Place.URL_PART : Place.BARE_ADDRESS_START;
     };
   }
 
@@ -185,6 +245,7 @@ public final class TemplateParser {
 
   private void add(Part part) {
     open.peek().parts().add(part);
+    begun |= part instanceof Part.Fixed || part instanceof Part.MergeField;
   }
 
   private void error(int offset, String sentence) {

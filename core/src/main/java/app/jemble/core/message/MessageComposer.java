@@ -3,48 +3,58 @@ package app.jemble.core.message;
 import app.jemble.core.merge.Escaping;
 import app.jemble.core.merge.Renderer;
 import app.jemble.core.merge.Template;
+import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
-/** Puts one person's message together from the parsed subject and body. */
+/** Puts one person's message together from a text made ready. */
 public final class MessageComposer {
 
   /**
    * What is the same for every message of a mailing.
    *
-   * @param subject parsed as a header
-   * @param body parsed as HTML
+   * @param text its words; a person with words of their own brings others
    * @param from who writes
-   * @param houseName the name over the message and in its foot
-   * @param houseAddress the postal address in the foot
-   * @param language of the texts
+   * @param replyTo where replies go, when not to who writes
    * @param zone the workspace's zone
    * @param publicUrl where marks, links and the leaving page are found, without a final slash
    * @param returnDomain the domain of envelope senders and Message-IDs
    * @param counting which responses are counted
-   * @param mayLeave whether the message says how to leave
+   * @param mayLeave whether the message can be left by one click
+   * @param pictures the pictures on record
+   * @param files attached to every message
    */
   public record Shared(
-      Template subject,
-      Template body,
+      LetterText text,
       Mailbox from,
-      String houseName,
-      String houseAddress,
-      Locale language,
+      Optional<Mailbox> replyTo,
       ZoneId zone,
       String publicUrl,
       String returnDomain,
       Counting counting,
-      boolean mayLeave) {}
+      boolean mayLeave,
+      Pictures pictures,
+      List<AttachedFile.Named> files) {
+    public Shared {
+      files = List.copyOf(files);
+    }
 
-  /** Which responses are counted. */
-  public record Counting(boolean opens, boolean clicks) {}
+    /** The same with words for one person alone. */
+    public Shared saying(LetterText own) {
+      return new Shared(
+          own, from, replyTo, zone, publicUrl, returnDomain, counting, mayLeave, pictures, files);
+    }
+  }
+
+  /** Which responses are counted; whether links are was decided when the text was made ready. */
+  public record Counting(boolean opens) {}
 
   /**
    * What is one person's own.
@@ -53,63 +63,139 @@ public final class MessageComposer {
    * @param token the message's public token, or empty for a proof: then nothing is counted
    */
   public record Own(
-      Mailbox to, Values values, Locale language, Instant date, String token, ThreadPlace thread) {}
+      Mailbox to, Values values, Locale language, Instant date, String token, ThreadPlace thread) {
+
+    boolean isProof() {
+      return token.isEmpty();
+    }
+  }
 
   /**
    * A message and what was missing for it.
    *
    * @param missing fields without a value and without a fallback
+   * @param targets where its counted links lead; {@code #} where one leads nowhere
    */
-  public record Composed(OutgoingMessage message, Set<String> missing) {
+  public record Composed(OutgoingMessage message, Set<String> missing, List<String> targets) {
     public Composed {
       missing = Set.copyOf(missing);
+      targets = List.copyOf(targets);
+    }
+
+    /** Whether a link of it leads nowhere. */
+    public boolean leadsNowhere() {
+      return targets.contains(NOWHERE);
     }
   }
 
-  private MessageComposer() {}
+  /** Where a link leads whose field has no value. */
+  private static final String NOWHERE = "#";
+
+  private final Shared shared;
+  private final Own own;
+  private final Set<String> missing = new TreeSet<>();
+  private final List<String> targets = new ArrayList<>();
+
+  private MessageComposer(Shared shared, Own own) {
+    this.shared = shared;
+    this.own = own;
+  }
 
   public static Composed compose(Shared shared, Own own) {
-    Renderer.Rendered subject =
-        Renderer.render(shared.subject(), own.values(), own.language(), shared.zone());
-    Renderer.Rendered body =
-        Renderer.render(shared.body(), own.values(), own.language(), shared.zone());
-    Set<String> missing = new TreeSet<>(subject.missing());
-    missing.addAll(body.missing());
+    return new MessageComposer(shared, own).compose();
+  }
 
-    boolean counted = !own.token().isEmpty();
-    String base = shared.publicUrl();
-    CountedHtml marked =
-        counted && shared.counting().clicks()
-            ? CountedHtml.of(body.text(), n -> base + "/l/" + own.token() + "/" + n)
-            : new CountedHtml(body.text(), List.of());
-    Optional<String> leave =
-        shared.mayLeave() && counted
-            ? Optional.of(base + "/leave/" + own.token())
-            : Optional.empty();
-    String mark = counted && shared.counting().opens() ? base + "/o/" + own.token() + ".gif" : null;
-    MessageFrame frame =
-        new MessageFrame(
-            shared.houseName(),
-            shared.houseAddress(),
-            shared.language(),
-            shared.mayLeave(),
-            leave.orElse("#"),
-            mark);
-    String id = counted ? own.token() : proofId(own.date());
+  private Composed compose() {
+    LetterText text = shared.text();
+    for (Template link : text.links()) {
+      String target = render(link, own.values());
+      targets.add(target.isBlank() ? NOWHERE : target);
+    }
+    String subject = render(text.subject(), own.values());
+    String html = render(text.html(), field -> inMessage(field, true));
+    String plain = squeezed(render(text.text(), field -> inMessage(field, false)));
+    String id = own.isProof() ? proofId(own.date()) : own.token();
+    CarriedPictures carried = CarriedPictures.in(html, shared.pictures(), shared.returnDomain());
     OutgoingMessage message =
         new OutgoingMessage(
             "<" + id + "@" + shared.returnDomain() + ">",
             own.date(),
             shared.from(),
+            shared.replyTo(),
             own.to(),
-            Escaping.oneLine(subject.text()),
-            frame.html(marked.html()),
-            frame.text(PlainText.fromHtml(body.text())),
+            Escaping.oneLine(subject),
+            carried.html(),
+            plain,
+            carried.pictures(),
+            files(),
             own.thread(),
-            marked.links(),
-            leave,
+            own.isProof() ? List.of() : countedTargets(),
+            leaveAddress(),
             "return+" + id + "@" + shared.returnDomain());
-    return new Composed(message, missing);
+    return new Composed(message, missing, targets);
+  }
+
+  private String render(Template template, Values values) {
+    Renderer.Rendered rendered = Renderer.render(template, values, own.language(), shared.zone());
+    missing.addAll(rendered.missing());
+    return rendered.text();
+  }
+
+  private List<AttachedFile> files() {
+    List<AttachedFile> files = new ArrayList<>(shared.files().size());
+    for (AttachedFile.Named file : shared.files()) {
+      String name = Escaping.oneLine(render(file.name(), own.values())).replaceAll("[/\\\\]", "-");
+      files.add(new AttachedFile(name.isEmpty() ? "attachment" : name, file.type(), file.octets()));
+    }
+    return files;
+  }
+
+  /** The message's own fields first, then the person's. */
+  private FieldValue inMessage(String field, boolean inHtml) {
+    if (field.equals(MessageFields.LEAVE)) {
+      return FieldValue.text(leaveAddress().orElse(NOWHERE));
+    }
+    if (field.equals(MessageFields.MARK)) {
+      boolean marked = shared.counting().opens() && !own.isProof();
+      return marked
+          ? FieldValue.text(shared.publicUrl() + "/o/" + own.token() + ".gif")
+          : FieldValue.EMPTY;
+    }
+    int number = MessageFields.linkNumber(field);
+    return number < 0 ? own.values().get(field) : FieldValue.text(linkAddress(number, inHtml));
+  }
+
+  /** In HTML the counting address; in plain text, and in a proof, where the link truly leads. */
+  private String linkAddress(int number, boolean inHtml) {
+    String target = targets.get(number);
+    return inHtml && !own.isProof() && MessageFields.isWeb(target)
+        ? shared.publicUrl() + "/l/" + own.token() + "/" + number
+        : target;
+  }
+
+  private List<String> countedTargets() {
+    return targets.stream().map(target -> MessageFields.isWeb(target) ? target : "").toList();
+  }
+
+  private Optional<String> leaveAddress() {
+    boolean leaves = shared.mayLeave() || shared.text().namesLeaving();
+    return leaves && !own.isProof()
+        ? Optional.of(shared.publicUrl() + "/leave/" + own.token())
+        : Optional.empty();
+  }
+
+  /** A passage that did not show leaves empty lines behind; never more than one stays. */
+  private static String squeezed(String text) {
+    StringBuilder out = new StringBuilder(text.length());
+    int ends = 2;
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      ends = c == '\n' ? ends + 1 : 0;
+      if (ends <= 2) {
+        out.append(c);
+      }
+    }
+    return out.toString();
   }
 
   private static String proofId(Instant date) {

@@ -1,6 +1,7 @@
 package app.jemble.core.message;
 
 import java.util.List;
+import java.util.function.UnaryOperator;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
@@ -14,15 +15,25 @@ public final class PlainText {
   private static final List<String> LINES = List.of("div", "tr", "li");
 
   private final StringBuilder out = new StringBuilder();
+  private final UnaryOperator<String> shown;
 
-  private PlainText() {}
+  private PlainText(UnaryOperator<String> shown) {
+    this.shown = shown;
+  }
 
   /**
    * {@code <p>Dear Bea,</p><p>See <a href="https://quay.example">the times</a>.</p>} gives "Dear
    * Bea,", an empty line, "See the times (https://quay.example)." and a line end.
    */
   public static String fromHtml(String html) {
-    PlainText text = new PlainText();
+    return fromHtml(html, address -> address);
+  }
+
+  /**
+   * @param shown what is written for the address of a link
+   */
+  static String fromHtml(String html, UnaryOperator<String> shown) {
+    PlainText text = new PlainText(shown);
     text.readAll(Jsoup.parseBodyFragment(html).body());
     return text.out.toString().replaceAll("[ \\t\\u00a0]+\\n", "\n").strip() + "\n";
   }
@@ -49,7 +60,7 @@ public final class PlainText {
       case "img" -> addWords(element.attr("alt").isBlank() ? "" : "[" + element.attr("alt") + "]");
       case "a" -> addLink(element);
       case "td", "th" -> {
-        readAll(element);
+        out.append(inside(element).replaceAll("\\s*\\n\\s*", " "));
         out.append("  ");
       }
       default -> readBlock(element, tag);
@@ -66,13 +77,17 @@ public final class PlainText {
               : "- ");
     }
     if (tag.equals("blockquote")) {
-      out.append(fromHtml(element.html()).strip().replaceAll("(?m)^", "> "));
+      out.append(inside(element).replaceAll("(?m)^", "> "));
     } else if (tag.equals("li")) {
-      out.append(fromHtml(element.html()).strip().replaceAll("\\n+", "\n  "));
+      out.append(inside(element).replaceAll("\\n+", "\n  "));
     } else {
       readAll(element);
     }
     startLines(lines);
+  }
+
+  private String inside(Element element) {
+    return fromHtml(element.html(), shown).strip();
   }
 
   private void addLink(Element link) {
@@ -81,7 +96,7 @@ public final class PlainText {
     readAll(link);
     boolean same = address.isEmpty() || address.equals(words) || address.equals("mailto:" + words);
     if (!same) {
-      out.append(" (").append(address).append(')');
+      out.append(" (").append(shown.apply(address)).append(')');
     }
   }
 

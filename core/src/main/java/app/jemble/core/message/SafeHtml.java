@@ -1,6 +1,9 @@
 package app.jemble.core.message;
 
+import app.jemble.core.record.FieldValue;
+import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Attribute;
 import org.jsoup.nodes.Document;
@@ -14,6 +17,16 @@ import org.jsoup.safety.Safelist;
  */
 public final class SafeHtml {
 
+  /** A text that is put in stands between paragraphs, since it holds paragraphs of its own. */
+  private static final Pattern PUT_IN_ALONE =
+      Pattern.compile("<p(?: [^>]*)?>\\s*(\\{\\{\\s*&gt;[^{}]*}})\\s*</p>");
+
+  private static final Pattern ON_RECORD =
+      Pattern.compile(Pattern.quote(FieldValue.Picture.PATH) + "[A-Za-z0-9_-]+");
+
+  private static final List<String> STYLED =
+      List.of("p", "h1", "h2", "h3", "span", "td", "th", "table", "a", "img");
+
   private static final Safelist ALLOWED = new BodySafelist();
 
   private SafeHtml() {}
@@ -23,7 +36,15 @@ public final class SafeHtml {
     Document dirty = Jsoup.parseBodyFragment(html);
     Document clean = new Cleaner(ALLOWED).clean(dirty);
     clean.outputSettings().prettyPrint(false);
-    return clean.body().html();
+    for (Element styled : clean.select("[style]")) {
+      String kept = BodyStyles.clean(styled.attr("style"));
+      if (kept.isEmpty()) {
+        styled.removeAttr("style");
+      } else {
+        styled.attr("style", kept);
+      }
+    }
+    return PUT_IN_ALONE.matcher(clean.body().html()).replaceAll("$1");
   }
 
   /** Addresses may begin with a merge field, which jsoup's own list of protocols cannot say. */
@@ -50,6 +71,8 @@ public final class SafeHtml {
           "s",
           "span",
           "strong",
+          "sub",
+          "sup",
           "table",
           "tbody",
           "td",
@@ -58,10 +81,14 @@ public final class SafeHtml {
           "tr",
           "u",
           "ul");
-      addAttributes("a", "href", "title");
+      addAttributes("a", "href", "title", "class");
       addAttributes("img", "src", "alt", "width", "height");
       addAttributes("td", "colspan", "rowspan");
       addAttributes("th", "colspan", "rowspan");
+      addAttributes("ol", "start");
+      for (String styled : STYLED) {
+        addAttributes(styled, "style");
+      }
     }
 
     @Override
@@ -69,9 +96,17 @@ public final class SafeHtml {
       if (!super.isSafeAttribute(tagName, element, attribute)) {
         return false;
       }
-      String name = attribute.getKey();
-      return !(name.equals("href") || name.equals("src")) || isSafeAddress(attribute.getValue());
+      return switch (attribute.getKey()) {
+        case "href" -> isSafeAddress(attribute.getValue());
+        case "src" -> isSafeAddress(attribute.getValue()) || isOnRecord(attribute.getValue());
+        case "class" -> attribute.getValue().equals("button");
+        default -> true;
+      };
     }
+  }
+
+  private static boolean isOnRecord(String address) {
+    return ON_RECORD.matcher(address).matches();
   }
 
   static boolean isSafeAddress(String address) {

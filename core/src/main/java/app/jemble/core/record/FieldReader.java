@@ -67,6 +67,7 @@ public record FieldReader(ZoneId zone, String region, String currency, DayOrder 
       case CHOICE -> choice(field, text);
       case TAGS -> tags(text);
       case REFERENCE -> FieldValue.text(text.toLowerCase(Locale.ROOT));
+      case PICTURE -> throw wrong(field, "a picture put on record", text);
       case INTRODUCER -> throw wrong(field, "a person on record", text);
     };
   }

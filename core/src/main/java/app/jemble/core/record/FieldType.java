@@ -10,6 +10,8 @@ public enum FieldType {
   FLAG,
   CHOICE,
   TAGS,
+  /** A picture that was put on record; stands where a picture's address stands. */
+  PICTURE,
   /** A colleague by login, or a mailing by number; compared by that key. */
   REFERENCE,
   /** Another person, and whoever stands behind that one: who introduced whom. */

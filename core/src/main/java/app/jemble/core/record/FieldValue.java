@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.Currency;
 import java.util.List;
 import java.util.Objects;
+import java.util.regex.Pattern;
 
 /** The value of one field of one person. {@link Empty} stands for "not known". */
 public sealed interface FieldValue {
@@ -65,6 +66,29 @@ public sealed interface FieldValue {
   }
 
   /**
+   * A picture on record.
+   *
+   * @param key its unguessable name
+   */
+  record Picture(String key) implements FieldValue {
+    /** What the address of every picture on record begins with. */
+    public static final String PATH = "/pictures/";
+
+    private static final Pattern KEY = Pattern.compile("[A-Za-z0-9_-]+");
+
+    public Picture {
+      if (!KEY.matcher(key).matches()) {
+        throw new IllegalArgumentException("not the key of a picture: " + key);
+      }
+    }
+
+    /** Where it is found, from the application's own address on. */
+    public String path() {
+      return PATH + key;
+    }
+  }
+
+  /**
    * Who introduced a person, and who introduced those, nearest first; never empty.
    *
    * @param ids of people on record
@@ -101,6 +125,10 @@ public sealed interface FieldValue {
 
   static FieldValue tags(List<String> tags) {
     return tags == null || tags.isEmpty() ? EMPTY : new Tags(tags);
+  }
+
+  static FieldValue picture(String key) {
+    return key == null ? EMPTY : new Picture(key);
   }
 
   static FieldValue introducers(List<Long> ids) {

@@ -6,6 +6,7 @@ import static app.jemble.core.record.FieldType.FLAG;
 import static app.jemble.core.record.FieldType.INSTANT;
 import static app.jemble.core.record.FieldType.INTRODUCER;
 import static app.jemble.core.record.FieldType.MONEY;
+import static app.jemble.core.record.FieldType.PICTURE;
 import static app.jemble.core.record.FieldType.REFERENCE;
 import static app.jemble.core.record.FieldType.TAGS;
 import static app.jemble.core.record.FieldType.TEXT;
@@ -65,6 +66,10 @@ final class StandardFields {
           field("sender.name", "Sender's name", TEXT, MERGED_ALONE),
           field("sender.title", "Sender's title", TEXT, MERGED_ALONE),
           field("sender.email", "Sender's e-mail", TEXT, MERGED_ALONE),
+          field("sender.phone", "Sender's phone", TEXT, MERGED_ALONE),
+          field("sender.picture", "Sender's picture", PICTURE, MERGED_ALONE),
+          field("picture", "Picture", PICTURE, MERGED_ALONE),
+          field("leave_link", "Link to leave the list", TEXT, MERGED_ALONE),
           field("workspace.name", "House name", TEXT, MERGED_ALONE),
           field("workspace.address", "House address", TEXT, MERGED_ALONE));
 

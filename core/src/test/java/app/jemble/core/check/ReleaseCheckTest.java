@@ -6,11 +6,8 @@ import app.jemble.core.check.Finding.Code;
 import app.jemble.core.check.Finding.Severity;
 import app.jemble.core.merge.Position;
 import app.jemble.core.merge.TemplateError;
-import app.jemble.core.record.FieldValue;
-import app.jemble.core.record.Values;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -24,7 +21,7 @@ public class ReleaseCheckTest {
     ReleaseCheck check = new ReleaseCheck();
     check.lookAtTexts("Hello", "<p>Hi</p>", List.of(), List.of());
     check.lookAtStart(NOW.plusSeconds(60), NOW);
-    check.add(1, named("Bea"), Set.of(), "Hello");
+    check.add(bea());
     assertThat(check.findings()).isEmpty();
   }
 
@@ -48,7 +45,7 @@ public class ReleaseCheckTest {
   public void aBlankLeftBlocks() {
     ReleaseCheck check = new ReleaseCheck();
     check.lookAtTexts("Come on [day]", "<p>See <b>[place]</b></p>", List.of(), List.of());
-    check.add(1, named("Bea"), Set.of(), "x");
+    check.add(bea());
     assertThat(check.findings()).extracting(Finding::about).containsExactly("[day]", "[place]");
   }
 
@@ -56,15 +53,16 @@ public class ReleaseCheckTest {
   public void noticesGroupTheirPeople() {
     ReleaseCheck check = new ReleaseCheck();
     check.lookAtTexts("s", "b", List.of(), List.of());
-    check.add(1, named("BEA"), Set.of("berth_name"), "s");
-    check.add(2, named("Ines"), Set.of("berth_name"), "s".repeat(79));
+    check.add(message(1, "BEA", "bea@okonjo.example", "s", Set.of("berth_name"), Set.of()));
+    check.add(message(2, "Ines", "i@i.example", "s".repeat(79), Set.of("berth_name"), Set.of()));
+    check.add(message(3, "Dov", "d@d.example", "s", Set.of(), Set.of()));
     List<Finding> findings = check.findings();
     assertThat(findings)
         .extracting(Finding::code)
         .containsExactly(Code.VALUE_MISSING, Code.NAME_CAPITALS, Code.LONG_SUBJECT);
     assertThat(findings.get(0).people()).containsExactly(1L, 2L);
     assertThat(findings.get(0).sentence())
-        .isEqualTo("2 people have no berth name; set a fallback, or leave them out.");
+        .isEqualTo("2 of 3 have no berth name; set a fallback, or leave them out.");
     assertThat(findings.get(1).people()).containsExactly(1L);
   }
 
@@ -82,6 +80,9 @@ public class ReleaseCheckTest {
       {"Мария", null},
       {"МАРИЯ", Code.NAME_CAPITALS},
       {"", null},
+      {"Okonjo Ltd", Code.NAME_OF_ORGANISATION},
+      {"Harbour Office", Code.NAME_OF_ORGANISATION},
+      {"Agneta", null},
     };
   }
 
@@ -90,7 +91,110 @@ public class ReleaseCheckTest {
     assertThat(NameCheck.look(name).orElse(null)).isEqualTo(expected);
   }
 
-  private static Values named(String first) {
-    return Values.of(Map.of("first_name", FieldValue.text(first)));
+  @Test
+  public void anAddressOneLetterOffWhatManyHaveIsNoticed() {
+    ReleaseCheck check = new ReleaseCheck();
+    for (int i = 1; i <= 25; i++) {
+      check.add(message(i, "Bea", "p" + i + "@harbour.example", "s", Set.of(), Set.of()));
+    }
+    check.add(message(90, "Ida", "ida@harbuor.example", "s", Set.of(), Set.of()));
+    check.add(message(91, "Ove", "ove@harbou.example", "s", Set.of(), Set.of()));
+    check.add(message(92, "Uma", "uma@anchor.example", "s", Set.of(), Set.of()));
+    assertThat(check.findings()).hasSize(1);
+    Finding finding = check.findings().get(0);
+    assertThat(finding.code()).isEqualTo(Code.DOMAIN_MISTYPED);
+    assertThat(finding.about()).isEqualTo("harbour.example");
+    assertThat(finding.people()).containsExactlyInAnyOrder(90L, 91L);
+  }
+
+  @Test
+  public void whatIsKnownFromElsewhereIsSaid() {
+    ReleaseCheck check = new ReleaseCheck();
+    check.lookAtFiles(11L << 20, 10L << 20);
+    check.senderMayNot("Readers send nothing; ask an administrator.");
+    check.add(
+        message(
+            1,
+            "Bea",
+            "bea@okonjo.example",
+            "s",
+            Set.of(),
+            Set.of(ReleaseCheck.Mark.OWN_WORDING_OLD, ReleaseCheck.Mark.WRITTEN_LATELY)));
+    assertThat(check.findings())
+        .extracting(Finding::code)
+        .containsExactly(
+            Code.FILES_TOO_LARGE,
+            Code.SENDER_NOT_ALLOWED,
+            Code.WRITTEN_LATELY,
+            Code.OWN_WORDING_OLD);
+    assertThat(check.findings().get(0).sentence()).contains("11.0 MB", "10 MB");
+  }
+
+  @Test
+  public void picturesWithoutTextAndOddLinksAreNoticed() {
+    ReleaseCheck check = new ReleaseCheck();
+    check.lookAtTexts(
+        "s",
+        "<p><img src=\"https://q.example/a.png\"><img src=\"https://q.example/b.png\" alt=\"b\">"
+            + "<a href=\"https://localhost/x\">x</a><a href=\"{{source}}\">y</a></p>",
+        List.of(),
+        List.of());
+    check.add(bea());
+    assertThat(check.findings())
+        .extracting(Finding::code)
+        .containsExactly(Code.PICTURE_WITHOUT_TEXT, Code.ODD_LINK);
+  }
+
+  @DataProvider
+  public Object[][] links() {
+    return new Object[][] {
+      {"https://quay.example/times", "the times", false},
+      {"https://www.quay.example", "quay.example", false},
+      {"https://elsewhere.example", "quay.example", true},
+      {"https://elsewhere.example", "https://quay.example/times", true},
+      {"https://quay.example@evil.example/", "x", true},
+      {"https://quay", "x", true},
+      {"https://qu ay.example", "x", true},
+      {"mailto:orla@quay.example", "x", false},
+      {"#", "x", true},
+    };
+  }
+
+  @Test(dataProvider = "links")
+  public void looksAtLinks(String address, String words, boolean odd) {
+    assertThat(LinkCheck.look(address, words).isPresent()).isEqualTo(odd);
+  }
+
+  @DataProvider
+  public Object[][] corrections() {
+    return new Object[][] {
+      {"CARMEN", "Carmen"},
+      {"dov", "Dov"},
+      {"jean-luc", "Jean-Luc"},
+      {"O'NEIL", "O'Neil"},
+      {"МАРИЯ", "Мария"},
+      {"ÉLODIE", "Élodie"},
+      {"zoe\u0308", "Zoe\u0308"},
+    };
+  }
+
+  @Test(dataProvider = "corrections")
+  public void proposesCapitals(String name, String expected) {
+    assertThat(NameCheck.corrected(name)).isEqualTo(expected);
+    assertThat(NameCheck.look(expected)).isEmpty();
+  }
+
+  private static ReleaseCheck.Message bea() {
+    return message(1, "Bea", "bea@okonjo.example", "Hello", Set.of(), Set.of());
+  }
+
+  private static ReleaseCheck.Message message(
+      long person,
+      String firstName,
+      String address,
+      String subject,
+      Set<String> missing,
+      Set<ReleaseCheck.Mark> marks) {
+    return new ReleaseCheck.Message(person, firstName, address, subject, missing, false, marks);
   }
 }

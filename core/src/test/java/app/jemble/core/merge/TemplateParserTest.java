@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jemble.core.merge.TemplateParser.Kind;
 import app.jemble.core.record.FieldCatalogue;
 import java.util.List;
+import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -30,7 +31,9 @@ public class TemplateParserTest {
       {"{{}}", 1, 1, "empty merge field"},
       {"{{{first_name}}}", 1, 1, "always made safe"},
       {"{{& first_name}}", 1, 1, "always made safe"},
-      {"{{> footer}}", 1, 1, "no meaning"},
+      {"{{> footer}}", 1, 1, "No other text"},
+      {"{{=<% %>=}}", 1, 1, "no meaning"},
+      {"Dear {{picture}}", 1, 6, "address of a picture"},
       {"{{#plan}}Hello", 1, 1, "never closed"},
       {"Hello{{/plan}}", 1, 6, "Nothing is open"},
       {"{{#plan}}{{#stage}}{{/plan}}{{/stage}}", 1, 20, "{{/stage}} is needed"},
@@ -71,6 +74,29 @@ public class TemplateParserTest {
   @Test
   public void entitiesInsideAMergeFieldAreRead() {
     assertThat(parse("{{first_name or &quot;friend&quot;}}").errors()).isEmpty();
+  }
+
+  @Test
+  public void anotherTextIsPutInByItsName() {
+    Map<String, String> partials = Map.of("signature", "<p>{{sender.name}}</p>");
+    TemplateParser.Parsed parsed =
+        TemplateParser.parse("<p>Hi</p>{{> signature}}", Kind.HTML, FIELDS, partials);
+    assertThat(parsed.template().orElseThrow().fields()).containsExactly("sender.name");
+    assertThat(parsed.template().orElseThrow().parts().get(1)).isInstanceOf(Part.Partial.class);
+
+    TemplateParser.Parsed unknown =
+        TemplateParser.parse("{{> greeting}}", Kind.HTML, FIELDS, partials);
+    assertThat(unknown.errors().get(0).sentence()).contains("there is signature");
+    TemplateParser.Parsed inTag =
+        TemplateParser.parse("<p title=\"{{> signature}}\">x</p>", Kind.HTML, FIELDS, partials);
+    assertThat(inTag.errors().get(0).sentence()).contains("between tags");
+    TemplateParser.Parsed wrongInside =
+        TemplateParser.parse(
+            "ab\n{{> signature}}", Kind.HTML, FIELDS, Map.of("signature", "{{sender.nam}}"));
+    assertThat(wrongInside.errors().get(0).position()).isEqualTo(new Position(2, 1));
+    assertThat(wrongInside.errors().get(0).sentence())
+        .startsWith("In the signature: ")
+        .contains("Did you mean sender.name?");
   }
 
   @Test

@@ -2,18 +2,13 @@ package app.jemble.core.message;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.jemble.core.merge.Template;
-import app.jemble.core.merge.TemplateParser;
-import app.jemble.core.merge.TemplateParser.Kind;
+import app.jemble.core.message.Letters.Counting;
 import app.jemble.core.message.MessageComposer.Composed;
-import app.jemble.core.message.MessageComposer.Counting;
 import app.jemble.core.message.MessageComposer.Own;
 import app.jemble.core.message.MessageComposer.Shared;
-import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -69,7 +64,7 @@ public class MessageComposerTest {
   @Test
   public void aHostileNameStaysAName() {
     String name = "Zoë <b>O'Neil</b> {{last_name}}\r\nBcc: all@quay.example";
-    Values values = Values.of(Map.of("first_name", FieldValue.text(name)));
+    Values values = Letters.with(Map.of("first_name", FieldValue.text(name)));
     Composed composed =
         MessageComposer.compose(
             shared(new Counting(true, true)),
@@ -85,7 +80,7 @@ public class MessageComposerTest {
     assertThat(composed.message().to().name()).doesNotContain("\n").doesNotContain("\r");
     Document html = Jsoup.parse(composed.message().html());
     assertThat(html.select("b")).isEmpty();
-    assertThat(html.select("p").get(0).text())
+    assertThat(html.select("p").get(1).text())
         .isEqualTo("Dear Zoë <b>O'Neil</b> {{last_name}} Bcc: all@quay.example,");
   }
 
@@ -110,7 +105,7 @@ public class MessageComposerTest {
         shared(counting),
         new Own(
             new Mailbox("Bea Okonjo", "bea@okonjo.example"),
-            Values.of(Map.of("first_name", FieldValue.text("Bea"))),
+            Letters.with(Map.of("first_name", FieldValue.text("Bea"))),
             Locale.UK,
             Instant.EPOCH,
             token,
@@ -118,21 +113,6 @@ public class MessageComposerTest {
   }
 
   private static Shared shared(Counting counting) {
-    return new Shared(
-        parse("Ready, {{first_name}}?", Kind.HEADER),
-        parse(BODY, Kind.HTML),
-        new Mailbox("Orla Finch", "orla@quay.example"),
-        "Tern Quay Boatyard",
-        "1 Quay Road, Lowen Quay",
-        Locale.UK,
-        ZoneId.of("Europe/London"),
-        "https://jemble.example",
-        "quay.example",
-        counting,
-        true);
-  }
-
-  private static Template parse(String text, Kind kind) {
-    return TemplateParser.parse(text, kind, FieldCatalogue.standard()).template().orElseThrow();
+    return Letters.shared(Letters.text("Ready, {{first_name}}?", BODY, counting), counting);
   }
 }

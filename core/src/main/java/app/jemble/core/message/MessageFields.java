@@ -1,0 +1,59 @@
+package app.jemble.core.message;
+
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldType;
+import app.jemble.core.record.FieldUse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * The fields that belong to a message and not to a record. Writers know one of them, the link to
+ * leave; the others are put in when the letter is dressed.
+ */
+public final class MessageFields {
+
+  /** The address at which its reader leaves the list. */
+  public static final String LEAVE = "leave_link";
+
+  /** The address of the open mark. */
+  static final String MARK = "message.mark";
+
+  private static final String LINK = "message.link_";
+
+  private MessageFields() {}
+
+  /** The name of the field that holds where a counted link leads, from 0. */
+  static String link(int number) {
+    return LINK + number;
+  }
+
+  /** The number of a counted link's field; -1 for every other field. */
+  static int linkNumber(String field) {
+    return field.startsWith(LINK) ? Integer.parseInt(field.substring(LINK.length())) : -1;
+  }
+
+  /** Web links are counted, and those that begin with a merge field, which may become one. */
+  static boolean isCounted(String address) {
+    return isWeb(address) || (address.startsWith("{{") && !address.contains(LEAVE));
+  }
+
+  static boolean isWeb(String address) {
+    return address.regionMatches(true, 0, "http://", 0, 7)
+        || address.regionMatches(true, 0, "https://", 0, 8);
+  }
+
+  /** What a dressed letter may name beside the fields of the catalogue. */
+  static List<Field> of(int links) {
+    List<Field> fields = new ArrayList<>();
+    fields.add(field(MARK));
+    for (int number = 0; number < links; number++) {
+      fields.add(field(link(number)));
+    }
+    return fields;
+  }
+
+  private static Field field(String name) {
+    return new Field(name, name, FieldType.TEXT, List.of(), Set.of(FieldUse.MERGE));
+  }
+}

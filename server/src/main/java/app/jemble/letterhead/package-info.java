@@ -1,0 +1,2 @@
+/** Letterheads: what stands around a message. */
+package app.jemble.letterhead;

@@ -1,0 +1,67 @@
+package app.jemble.mailing;
+
+import app.jemble.core.check.Finding;
+import app.jemble.core.reach.Reach;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What a look at everyone found. Holds a name a person and no more, so that a hundred thousand are
+ * kept with ease.
+ *
+ * @param version the mailing's, when it was looked at
+ * @param entries those who want a look first, then those who are ready, then those who cannot be
+ *     written to, each in order of name
+ * @param lacks by merge field, how many of those who are ready have no value
+ */
+record Looked(
+    int version, Instant at, List<Entry> entries, List<Finding> findings, Map<String, Long> lacks) {
+
+  /**
+   * One person of the audience.
+   *
+   * @param odd whether a notice is about this person
+   */
+  record Entry(long personId, String name, Reach reach, boolean ownWords, boolean odd) {
+    boolean isReady() {
+      return reach == Reach.READY;
+    }
+  }
+
+  /** Puts those who want a look first. */
+  static Looked of(
+      int version,
+      Instant at,
+      List<Entry> inOrderOfName,
+      List<Finding> findings,
+      Map<String, Long> lacks) {
+    Set<Long> odd = new HashSet<>();
+    findings.forEach(f -> odd.addAll(f.people()));
+    List<Entry> sorted = new ArrayList<>(inOrderOfName.size());
+    for (Entry e : inOrderOfName) {
+      sorted.add(
+          new Entry(e.personId(), e.name(), e.reach(), e.ownWords(), odd.contains(e.personId())));
+    }
+    sorted.sort(Comparator.comparing(e -> e.isReady() ? e.odd() ? 0 : 1 : 2));
+    return new Looked(version, at, List.copyOf(sorted), findings, lacks);
+  }
+
+  /** What was found about each of these people. */
+  Map<Long, List<Finding>> findingsOf(Set<Long> people) {
+    Map<Long, List<Finding>> byPerson = new HashMap<>();
+    for (Finding finding : findings) {
+      for (long person : finding.people()) {
+        if (people.contains(person)) {
+          byPerson.computeIfAbsent(person, p -> new ArrayList<>()).add(finding);
+        }
+      }
+    }
+    return byPerson;
+  }
+}

@@ -1,0 +1,2 @@
+/** Pictures on record, which messages and pages show. */
+package app.jemble.picture;

@@ -1,0 +1,82 @@
+<script lang="ts">
+  import { keptFiltersQuery, listsQuery } from '$lib/api/queries';
+  import type { BenchPart, Filter } from '$lib/api/types';
+  import { people } from '$lib/format/numbers';
+  import Act from '$lib/ui/Act.svelte';
+  import Ask from '$lib/ui/Ask.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+  import AddPart from './AddPart.svelte';
+  import { listFilter } from './audience';
+  import type { BenchState } from './bench.svelte';
+  import PartList from './PartList.svelte';
+  import PickPeople from './PickPeople.svelte';
+
+  interface Props {
+    open: boolean;
+    bench: BenchState;
+  }
+
+  let { open = $bindable(), bench }: Props = $props();
+
+  const kept = createQuery(() => ({ ...keptFiltersQuery(), enabled: open }));
+  const lists = createQuery(() => ({ ...listsQuery(), enabled: open }));
+  const choices = $derived([
+    ...(kept.data ?? []).map((k) => ({ name: k.name, kind: 'filter', filter: k.filter })),
+    ...(lists.data ?? []).map((l) => ({ name: l.name, kind: 'list', filter: listFilter(l.name) }))
+  ]);
+
+  function add(to: 'parts' | 'leaveParts', name: string, filter: Filter) {
+    const part: BenchPart = { name, filter, words: name };
+    if (!bench[to].some((p) => p.name === name)) bench.set(to, [...bench[to], part]);
+  }
+
+  function takeOff(from: 'parts' | 'leaveParts', part: BenchPart) {
+    bench.set(
+      from,
+      bench[from].filter((p) => p !== part)
+    );
+  }
+</script>
+
+<Ask bind:open title="Whom it is for" wide>
+  <div class="grid grid-cols-2 gap-6 max-sm:grid-cols-1">
+    <section aria-label="Written to">
+      <h3 class="mb-1 font-bold">Written to: whoever is in any of these</h3>
+      <PartList parts={bench.parts} onremove={(p) => takeOff('parts', p)} />
+      {#if bench.picks.length}
+        <p class="flex justify-between gap-3 border-b border-line-soft py-1.5">
+          {people(bench.picks.length)} picked by hand
+          <button
+            type="button"
+            class="text-brick hover:underline"
+            onclick={() => bench.set('picks', [])}>take off</button
+          >
+        </p>
+      {/if}
+      <AddPart label="Add a filter or a list" {choices} onadd={(n, f) => add('parts', n, f)} />
+      <PickPeople picks={bench.picks} onpick={(id) => bench.set('picks', [...bench.picks, id])} />
+    </section>
+    <section aria-label="Left out">
+      <h3 class="mb-1 font-bold">Left out, even so</h3>
+      <PartList parts={bench.leaveParts} onremove={(p) => takeOff('leaveParts', p)} />
+      {#if bench.leftOut.length}
+        <p class="flex justify-between gap-3 border-b border-line-soft py-1.5">
+          {people(bench.leftOut.length)} left out by hand
+          <button
+            type="button"
+            class="text-kelp hover:underline"
+            onclick={() => bench.set('leftOut', [])}>take in again</button
+          >
+        </p>
+      {/if}
+      <AddPart
+        label="Leave out a filter or a list"
+        {choices}
+        onadd={(n, f) => add('leaveParts', n, f)}
+      />
+    </section>
+  </div>
+  {#snippet actions()}
+    <Act look="main" onclick={() => (open = false)}>Done</Act>
+  {/snippet}
+</Ask>

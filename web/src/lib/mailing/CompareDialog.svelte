@@ -1,0 +1,40 @@
+<script lang="ts">
+  import Act from '$lib/ui/Act.svelte';
+  import Ask from '$lib/ui/Ask.svelte';
+  import { differences, wordsOf } from './differences';
+
+  interface Props {
+    open: boolean;
+    title: string;
+    /** What is compared: each with a name over it. */
+    before: { name: string; subject: string; body: string };
+    after: { name: string; subject: string; body: string };
+  }
+
+  let { open = $bindable(), title, before, after }: Props = $props();
+  const subject = $derived(differences(before.subject, after.subject));
+  const body = $derived(differences(wordsOf(before.body), wordsOf(after.body)));
+</script>
+
+<Ask bind:open {title} wide>
+  <p class="mb-3 text-soft">
+    <span class="bg-brick-pale text-brick line-through">Struck</span> stands in {before.name} alone,
+    <span class="bg-kelp-pale text-kelp">marked</span> in {after.name} alone.
+  </p>
+  {#each [subject, body] as parts, i (i)}
+    <p
+      class={`whitespace-pre-wrap ${i === 0 ? 'mb-2 border-b border-line-soft pb-2 font-semibold' : ''}`}
+    >
+      {#each parts as part, n (n)}<span
+          class={part.removed
+            ? 'bg-brick-pale text-brick line-through'
+            : part.added
+              ? 'bg-kelp-pale text-kelp'
+              : ''}>{part.value}</span
+        >{/each}
+    </p>
+  {/each}
+  {#snippet actions()}
+    <Act onclick={() => (open = false)} first>Close</Act>
+  {/snippet}
+</Ask>

@@ -1,0 +1,39 @@
+<script lang="ts">
+  import { Input } from 'flowbite-svelte';
+  import type { BenchState } from './bench.svelte';
+  import { setFallback } from './mends';
+
+  interface Props {
+    bench: BenchState;
+    /** The field that some lack. */
+    field: string;
+    onclose: () => void;
+  }
+
+  let { bench, field, onclose }: Props = $props();
+  let words = $state('');
+
+  function set(event: SubmitEvent) {
+    event.preventDefault();
+    if (!words.trim()) return;
+    setFallback(bench, field, words);
+    onclose();
+  }
+
+  function focusFirst(node: HTMLElement) {
+    node.querySelector('input')?.focus();
+  }
+</script>
+
+<form class="mt-1.5 flex flex-wrap items-center gap-2" onsubmit={set} {@attach focusFirst}>
+  <span>Where there is no {field.replace(/[_.]/g, ' ')}, write</span>
+  <Input
+    bind:value={words}
+    size="sm"
+    class="w-44"
+    aria-label={`Fallback for ${field}`}
+    onkeydown={(e: KeyboardEvent) => e.key === 'Escape' && onclose()}
+  />
+  <button type="submit" class="font-semibold text-kelp hover:underline">Set it</button>
+  <button type="button" class="text-soft hover:underline" onclick={onclose}>Not now</button>
+</form>

@@ -1,0 +1,24 @@
+<script lang="ts">
+  import type { BenchPart } from '$lib/api/types';
+
+  interface Props {
+    parts: BenchPart[];
+    onremove: (part: BenchPart) => void;
+  }
+
+  let { parts, onremove }: Props = $props();
+</script>
+
+<ul>
+  {#each parts as part, i (i)}
+    <li class="flex justify-between gap-3 border-b border-line-soft py-1.5">
+      <span class={part.name ? 'font-semibold' : ''}>{part.words}</span>
+      <button
+        type="button"
+        class="text-brick hover:underline"
+        aria-label={`Take off: ${part.words}`}
+        onclick={() => onremove(part)}>take off</button
+      >
+    </li>
+  {/each}
+</ul>

@@ -1,0 +1,53 @@
+<script lang="ts">
+  import Popup from '$lib/ui/Popup.svelte';
+  import { Input } from 'flowbite-svelte';
+  import type { BenchState } from './bench.svelte';
+
+  interface Props {
+    bench: BenchState;
+    /** Null saves back to the template that the message began from. */
+    onsave: (name: string | null) => void;
+  }
+
+  let { bench, onsave }: Props = $props();
+  let open = $state(false);
+  let name = $state('');
+
+  function save(event: SubmitEvent) {
+    event.preventDefault();
+    if (!name.trim()) return;
+    onsave(name.trim());
+    open = false;
+    name = '';
+  }
+</script>
+
+<Popup bind:open label="Keep as a template" right>
+  {#snippet trigger(toggle)}
+    <button type="button" class="text-kelp hover:underline" aria-expanded={open} onclick={toggle}
+      >Keep…</button
+    >
+  {/snippet}
+  <div class="flex w-72 flex-col gap-2 text-left text-[0.95rem]">
+    <p class="text-soft">
+      What is changed here stays with this mailing, unless you keep it as a template.
+    </p>
+    {#if bench.mailing.templateId}
+      <button
+        type="button"
+        class="text-left font-semibold text-kelp hover:underline"
+        onclick={() => ((open = false), onsave(null))}
+        >Save back to “{bench.mailing.templateName}”</button
+      >
+    {/if}
+    <form class="flex items-center gap-2" onsubmit={save}>
+      <Input
+        bind:value={name}
+        size="sm"
+        placeholder="Name of a new template"
+        aria-label="Name of a new template"
+      />
+      <button type="submit" class="font-semibold text-kelp hover:underline">Keep</button>
+    </form>
+  </div>
+</Popup>

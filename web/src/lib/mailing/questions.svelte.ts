@@ -1,0 +1,90 @@
+import { answer, api } from '$lib/api/client';
+import type { AudiencePerson } from '$lib/api/types';
+import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/svelte-query';
+import type { BenchState } from './bench.svelte';
+import type { Which } from './lookParts';
+import { watchLook } from './watchLook';
+
+const PAGE = 500;
+/** A look that is done sooner shows no bar. */
+const PATIENCE = 700;
+
+/** What the bench asks of the server, anew after every save: the check, the list, one proof. */
+export function benchQuestions(
+  bench: BenchState,
+  listed: () => { which: Which | null; name: string },
+  chosen: () => number | null
+) {
+  let progress = $state.raw<{ looked: number; of: number } | null>(null);
+  const id = $derived(bench.mailing.id);
+  const path = $derived({ path: { id } });
+
+  const look = createQuery(() => ({
+    queryKey: ['look', id, bench.revision],
+    queryFn: async ({ signal }) => {
+      const since = Date.now();
+      try {
+        return await watchLook(id, signal, (looked, of) => {
+          if (Date.now() - since > PATIENCE) progress = { looked, of };
+        });
+      } finally {
+        progress = null;
+      }
+    },
+    placeholderData: keepPreviousData
+  }));
+
+  // The list is a page of the last look, and so waits for it.
+  const audience = createInfiniteQuery(() => ({
+    queryKey: ['audience', id, look.dataUpdatedAt, listed().which, listed().name.trim()],
+    queryFn: ({ pageParam, signal }) => {
+      const { which, name } = listed();
+      const query = {
+        part: which?.part,
+        reach: which?.reach,
+        finding: which?.finding,
+        about: which?.about,
+        ownWords: which?.ownWords,
+        name: name.trim() || undefined,
+        after: pageParam
+      };
+      return answer(api.GET('/api/mailings/{id}/audience', { params: { ...path, query }, signal }));
+    },
+    initialPageParam: undefined as number | undefined,
+    getNextPageParam: (last: AudiencePerson[]) =>
+      last.length === PAGE ? last[PAGE - 1]?.id : undefined,
+    enabled: look.isSuccess,
+    placeholderData: keepPreviousData
+  }));
+  const list = $derived(audience.data?.pages.flat() ?? []);
+  const current = $derived(chosen() ?? list[0]?.id ?? null);
+
+  const proof = createQuery(() => ({
+    queryKey: ['proof', id, bench.revision, current],
+    queryFn: ({ signal }) =>
+      answer(
+        api.GET('/api/mailings/{id}/proofs/{personId}', {
+          params: { path: { id, personId: current ?? 0 } },
+          signal
+        })
+      ),
+    enabled: current !== null,
+    placeholderData: keepPreviousData
+  }));
+
+  return {
+    look,
+    audience,
+    proof,
+    get list() {
+      return list;
+    },
+    get current() {
+      return current;
+    },
+    /** How far a long look has come; null when none is under way. */
+    get progress() {
+      return progress;
+    }
+  };
+}

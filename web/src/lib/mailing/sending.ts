@@ -1,0 +1,36 @@
+import type { Bench } from '$lib/api/types';
+
+export const voices: { value: Bench['voice']; name: string }[] = [
+  { value: 'SENDER', name: 'you' },
+  { value: 'OWNER', name: 'each person’s owner' },
+  { value: 'HOUSE', name: 'the house’s own address' }
+];
+
+export const repliesTo: { value: Bench['repliesTo']; name: string }[] = [
+  { value: 'SENDER', name: 'you' },
+  { value: 'OWNER', name: 'each person’s owner' },
+  { value: 'COLLEAGUE', name: 'a colleague' }
+];
+
+interface Sending {
+  voice: Bench['voice'];
+  repliesTo: Bench['repliesTo'];
+  countOpens: boolean;
+  countClicks: boolean;
+}
+
+/** "From you · replies to each person’s owner" */
+export function voiceWords(s: Sending): string {
+  const from = voices.find((v) => v.value === s.voice)?.name ?? '';
+  const replies = repliesTo.find((r) => r.value === s.repliesTo)?.name ?? '';
+  return s.voice === s.repliesTo
+    ? `From ${from}, who gets the replies`
+    : `From ${from} · replies to ${replies}`;
+}
+
+/** "Opens and clicks are counted" */
+export function countingWords(s: Sending): string {
+  if (s.countOpens && s.countClicks) return 'Opens and clicks are counted';
+  if (s.countOpens) return 'Opens are counted';
+  return s.countClicks ? 'Clicks are counted' : 'Nothing is counted';
+}

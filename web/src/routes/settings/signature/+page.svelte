@@ -1,0 +1,68 @@
+<script lang="ts">
+  import { answer, api } from '$lib/api/client';
+  import { fieldsQuery } from '$lib/api/queries';
+  import type { Self } from '$lib/api/types';
+  import LogoChoice from '$lib/letterhead/LogoChoice.svelte';
+  import TextEditor from '$lib/template/TextEditor.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import { notices } from '$lib/ui/notices.svelte';
+  import PageHead from '$lib/ui/PageHead.svelte';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { Input, Label } from 'flowbite-svelte';
+
+  const queries = useQueryClient();
+  const fields = createQuery(fieldsQuery);
+  const query = createQuery(() => ({
+    queryKey: ['self'],
+    queryFn: () => answer(api.GET('/api/colleagues/me')),
+    refetchOnWindowFocus: false
+  }));
+  let self = $state<Self | null>(null);
+  let phone = $state('');
+  $effect(() => {
+    if (!query.data || self) return;
+    self = { ...query.data };
+    phone = query.data.phone ?? '';
+  });
+
+  async function save() {
+    if (!self) return;
+    try {
+      const body = { ...$state.snapshot(self), phone: phone.trim() || null };
+      queries.setQueryData(['self'], await answer(api.PUT('/api/colleagues/me', { body })));
+      notices.say('Your signature is saved; messages that leave from now on carry it.');
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+</script>
+
+<PageHead title="Your signature" words="What stands beneath what you write.">
+  {#snippet actions()}<Act look="main" onclick={save}>Save</Act>{/snippet}
+</PageHead>
+{#if self && fields.data}
+  <div class="panel flex max-w-3xl flex-col gap-4 p-4">
+    <div class="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
+      <div>
+        <Label for="title" class="mb-1 text-soft">What you do here</Label>
+        <Input id="title" bind:value={self.title} />
+      </div>
+      <div>
+        <Label for="phone" class="mb-1 text-soft">Your phone</Label>
+        <Input id="phone" bind:value={phone} />
+      </div>
+    </div>
+    <LogoChoice bind:logoKey={self.pictureKey} words="Your picture" />
+    <div class="flex min-h-56 flex-col rounded-lg border border-line">
+      <TextEditor
+        value={self.signature}
+        fields={fields.data.merge.filter(
+          (f) => f.name.startsWith('sender.') || f.name.startsWith('workspace.')
+        )}
+        label="Signature"
+        onchange={(html) => self && (self.signature = html)}
+      />
+    </div>
+    <p class="text-soft">It is put in where a message says “the sender’s signature stands here”.</p>
+  </div>
+{/if}
