@@ -110,6 +110,7 @@
               value={draft[part]}
               fields={fields.data.merge}
               label={part === 'header' ? 'Words above' : 'Words below'}
+              compact
               readonly={!mayWrite}
               onchange={(html) => (draft[part] = html)}
             />
@@ -131,7 +132,7 @@
       ]}
       bind:value={shown}
     />
-    <div class="flex min-h-0 flex-1 flex-col">
+    <div class="grid min-h-0 flex-1">
       <PreviewPane
         preview={preview.data}
         error={preview.error}

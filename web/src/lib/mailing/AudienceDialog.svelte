@@ -48,7 +48,7 @@
           {people(bench.picks.length)} picked by hand
           <button
             type="button"
-            class="text-brick hover:underline"
+            class="whitespace-nowrap text-brick hover:underline"
             onclick={() => bench.set('picks', [])}>take off</button
           >
         </p>
@@ -64,7 +64,7 @@
           {people(bench.leftOut.length)} left out by hand
           <button
             type="button"
-            class="text-kelp hover:underline"
+            class="whitespace-nowrap text-kelp hover:underline"
             onclick={() => bench.set('leftOut', [])}>take in again</button
           >
         </p>

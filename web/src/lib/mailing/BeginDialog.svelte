@@ -2,8 +2,8 @@
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
   import { mailingsQuery, templatesQuery } from '$lib/api/queries';
-  import type { Filter } from '$lib/api/types';
-  import { people } from '$lib/format/numbers';
+  import type { Filter, RelatedKind, SelectionBody } from '$lib/api/types';
+  import { count as number, people } from '$lib/format/numbers';
   import MergeText from '$lib/template/MergeText.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -21,20 +21,32 @@
     name?: string | null;
     picks: number[];
     leftOut: number[];
+    /** Quotes, tasks or events it is about; their people are written to. */
+    records?: { kind: RelatedKind; which: SelectionBody; words: string } | null;
   }
 
-  let { open = $bindable(), count, filter, name = null, picks, leftOut }: Props = $props();
+  let {
+    open = $bindable(),
+    count,
+    filter,
+    name = null,
+    picks,
+    leftOut,
+    records = null
+  }: Props = $props();
 
   const templates = createQuery(() => ({ ...templatesQuery(), enabled: open }));
   const mailings = createQuery(() => ({ ...mailingsQuery(), enabled: open }));
   const sent = $derived((mailings.data ?? []).filter((m) => m.releasedAt).slice(0, SHOWN));
+  let recordEach = $state(false);
   let busy = $state(false);
 
   async function begin(templateId: number | null, mailingId: number | null = null) {
     busy = true;
     try {
       const parts = filter ? [{ name, filter }] : [];
-      const body = { parts, picks, leftOut, templateId, mailingId };
+      const about = records ? { kind: records.kind, which: records.which } : null;
+      const body = { records: about, recordEach, parts, picks, leftOut, templateId, mailingId };
       const begun = await answer(api.POST('/api/mailings', { body }));
       open = false;
       await goto(`/mailings/${begun.id}`);
@@ -60,10 +72,19 @@
   }
 </script>
 
-<Ask bind:open title={`Write to ${people(count)}`}>
+<Ask
+  bind:open
+  title={records ? `Write about ${number(count)} ${records.words}` : `Write to ${people(count)}`}
+>
   <p class="mb-2 text-soft">
     Begin from a template, from a mailing that was sent, or from an empty message.
   </p>
+  {#if records}
+    <label class="mb-3 flex items-center gap-2">
+      <input type="checkbox" class="rounded border-soft text-kelp" bind:checked={recordEach} />
+      One message for each of the {records.words}; otherwise one about each person’s newest
+    </label>
+  {/if}
   <!-- The buttons inside are what is used; the list only moves between them. -->
   <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
   <ul

@@ -26,7 +26,7 @@
     {#snippet trigger(toggle)}
       <button
         type="button"
-        class="px-1.5 py-1 text-soft hover:text-ink"
+        class="min-h-[26px] min-w-[26px] px-1.5 py-1 text-soft hover:text-ink"
         aria-label="Send a copy to a colleague"
         aria-expanded={open}
         {disabled}

@@ -20,7 +20,7 @@
   import OptionsDialog from './OptionsDialog.svelte';
   import { OwnWriting } from './own.svelte';
   import ProofPane from './ProofPane.svelte';
-  import { benchQuestions } from './questions.svelte';
+  import { benchQuestions, isChosen, type Chosen } from './questions.svelte';
   import ReleaseDialog from './ReleaseDialog.svelte';
   import RunSheet from './RunSheet.svelte';
   import UnderWay from './UnderWay.svelte';
@@ -41,7 +41,7 @@
   const editable = $derived(bench.isDraft && (session.colleague?.mayWrite ?? false));
   let which = $state.raw<Which | null>(null);
   let name = $state('');
-  let chosen = $state<number | null>(null);
+  let chosen = $state.raw<Chosen | null>(null);
   let open = $state<'release' | 'audience' | 'options' | null>(null);
 
   const fields = createQuery(fieldsQuery);
@@ -54,7 +54,7 @@
   const { look, audience, proof } = asked;
   const list = $derived(asked.list);
   const current = $derived(asked.current);
-  const place = $derived(list.findIndex((p) => p.id === current) + 1);
+  const place = $derived(list.findIndex((p) => isChosen(p, current)) + 1);
   const shownOf = $derived(which || name ? list.length : (look.data?.total ?? list.length));
   const hints = $derived({
     samples: proof.data?.samples,
@@ -67,16 +67,18 @@
     chosen = null;
   }
 
-  function choose(id: number) {
-    chosen = id;
-    if (own.person && own.person.id !== id) void own.close();
+  function choose(row: Chosen) {
+    chosen = { id: row.id, recordId: row.recordId };
+    if (own.person && own.person.id !== row.id) void own.close();
   }
 
   function step(by: number) {
     const next = list[Math.max(0, Math.min(list.length - 1, place - 1 + by))];
     if (!next) return;
-    choose(next.id);
-    document.getElementById(`who-${next.id}`)?.scrollIntoView({ block: 'nearest' });
+    choose(next);
+    document
+      .getElementById(`who-${next.id}-${next.recordId}`)
+      ?.scrollIntoView({ block: 'nearest' });
     if (place > list.length - 20 && audience.hasNextPage) void audience.fetchNextPage();
   }
 

@@ -43,15 +43,17 @@
 <Panel title="Message">
   {#snippet aside()}
     <span class="flex items-center justify-end gap-1.5">
-      {#if bench.mailing.followsId}
-        in the thread of
-        <a class="text-kelp underline" href={`/responses/${bench.mailing.followsId}`}
-          >“{bench.mailing.followsName}”</a
-        > ·
-      {:else if bench.mailing.templateName}
-        from template “{bench.mailing.templateName}” ·
-      {/if}
-      {saved}
+      <span>
+        {#if bench.mailing.followsId}
+          in the thread of
+          <a class="text-kelp underline" href={`/responses/${bench.mailing.followsId}`}
+            >“{bench.mailing.followsName}”</a
+          > ·
+        {:else if bench.mailing.templateName}
+          from template “{bench.mailing.templateName}” ·
+        {/if}
+        <span data-saved>{saved}</span>
+      </span>
       {#if editable && !own.person}<TemplateMenu {bench} onsave={onsavetemplate} />{/if}
     </span>
   {/snippet}

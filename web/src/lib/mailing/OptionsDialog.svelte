@@ -107,6 +107,13 @@
       onchange={(e) => bench.set('private', e.currentTarget.checked)}
       >Private: colleagues do not see this mailing</Checkbox
     >
+    {#if bench.mailing.recordKind}
+      <Checkbox
+        checked={bench.recordEach}
+        onchange={(e) => bench.set('recordEach', e.currentTarget.checked)}
+        >One message for each of the {bench.mailing.records} records, not only about the newest</Checkbox
+      >
+    {/if}
   </div>
   {#snippet actions()}
     <Act look="main" onclick={() => (open = false)}>Done</Act>

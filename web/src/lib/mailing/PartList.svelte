@@ -15,7 +15,7 @@
       <span class={part.name ? 'font-semibold' : ''}>{part.words}</span>
       <button
         type="button"
-        class="text-brick hover:underline"
+        class="whitespace-nowrap text-brick hover:underline"
         aria-label={`Take off: ${part.words}`}
         onclick={() => onremove(part)}>take off</button
       >

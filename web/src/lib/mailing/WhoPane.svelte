@@ -4,6 +4,7 @@
   import { people } from '$lib/format/numbers';
   import Panel from '$lib/ui/Panel.svelte';
   import type { Which } from './lookParts';
+  import { isChosen, type Chosen } from './questions.svelte';
 
   interface Props {
     /** The audience in words. */
@@ -13,12 +14,12 @@
     total: number;
     list: AudiencePerson[];
     which: Which | null;
-    current: number | null;
+    current: Chosen | null;
     /** Whether people may still be left out. */
     editable: boolean;
     name: string;
     onname: (name: string) => void;
-    onchoose: (id: number) => void;
+    onchoose: (row: Chosen) => void;
     onchange: () => void;
     onown: () => void;
     onall: () => void;
@@ -80,17 +81,17 @@
       {/if}
     </div>
     <ul class="min-h-0 flex-1 overflow-y-auto">
-      {#each list as person (person.id)}
+      {#each list as person (`${person.id}-${person.recordId}`)}
         {@const ready = person.reach === 'READY'}
         <li
-          id={`who-${person.id}`}
-          class={`group relative border-b border-line-soft ${person.id === current ? 'bg-kelp-pale' : ''}`}
+          id={`who-${person.id}-${person.recordId}`}
+          class={`group relative border-b border-line-soft ${isChosen(person, current) ? 'bg-kelp-pale' : ''}`}
         >
           <button
             type="button"
             class="block w-full px-3 py-1.5 text-left"
-            aria-current={person.id === current}
-            onclick={() => onchoose(person.id)}
+            aria-current={isChosen(person, current)}
+            onclick={() => onchoose(person)}
           >
             <span class="flex items-baseline justify-between gap-2">
               <span class={`truncate font-semibold ${ready ? '' : 'text-soft'}`}>{person.name}</span

@@ -4,6 +4,7 @@ import { count } from '$lib/format/numbers';
 import { notices } from '$lib/ui/notices.svelte';
 import type { QueryClient } from '@tanstack/svelte-query';
 import type { BenchState } from './bench.svelte';
+import type { Chosen } from './questions.svelte';
 
 /** What is done with a mailing at the server, each once everything written is saved. */
 export class BenchActs {
@@ -15,9 +16,9 @@ export class BenchActs {
   ) {}
 
   /** Sends one person's message to a colleague, or with null to oneself. */
-  sendCopy(personId: number, name: string, colleagueId: number | null = null) {
+  sendCopy(whose: Chosen, name: string, colleagueId: number | null = null) {
     return this.#act(async (params) => {
-      const body = { personId, colleagueId };
+      const body = { personId: whose.id, recordId: whose.recordId, colleagueId };
       const sent = await answer(api.POST('/api/mailings/{id}/copy', { params, body }));
       notices.say(`A copy of ${name}’s message is on its way to ${sent.address}.`);
     });

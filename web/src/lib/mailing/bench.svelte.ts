@@ -24,6 +24,7 @@ export class BenchState {
   repliesTo = $state<Bench['repliesTo']>('SENDER');
   replyColleague = $state<number | null>(null);
   private = $state(false);
+  recordEach = $state<boolean | null>(false);
   parts = $state.raw<BenchPart[]>([]);
   leaveParts = $state.raw<BenchPart[]>([]);
   picks = $state.raw<number[]>([]);
@@ -58,6 +59,7 @@ export class BenchState {
       voice,
       repliesTo,
       replyColleague,
+      recordEach,
       parts,
       leaveParts,
       picks,
@@ -77,6 +79,7 @@ export class BenchState {
       repliesTo,
       replyColleague,
       private: mailing.private,
+      recordEach,
       parts,
       leaveParts,
       picks,
@@ -165,6 +168,7 @@ export class BenchState {
       repliesTo: this.repliesTo,
       replyColleague: this.replyColleague,
       private: this.private,
+      recordEach: this.recordEach,
       parts: this.parts.map(stored),
       leaveParts: this.leaveParts.map(stored),
       picks: this.picks,

@@ -5,6 +5,17 @@ import type { BenchState } from './bench.svelte';
 import type { Which } from './lookParts';
 import { watchLook } from './watchLook';
 
+/** A message of the audience: its person, and the record it is about (0 for none). */
+export interface Chosen {
+  id: number;
+  recordId: number;
+}
+
+/** Whether a row of the list is this message. */
+export function isChosen(row: Chosen, chosen: Chosen | null): boolean {
+  return row.id === chosen?.id && row.recordId === chosen.recordId;
+}
+
 const PAGE = 500;
 /** A look that is done sooner shows no bar. */
 const PATIENCE = 700;
@@ -13,7 +24,7 @@ const PATIENCE = 700;
 export function benchQuestions(
   bench: BenchState,
   listed: () => { which: Which | null; name: string },
-  chosen: () => number | null
+  chosen: () => Chosen | null
 ) {
   let progress = $state.raw<{ looked: number; of: number } | null>(null);
   const id = $derived(bench.mailing.id);
@@ -46,25 +57,29 @@ export function benchQuestions(
         about: which?.about,
         ownWords: which?.ownWords,
         name: name.trim() || undefined,
-        after: pageParam
+        after: pageParam?.id,
+        afterRecord: pageParam?.recordId
       };
       return answer(api.GET('/api/mailings/{id}/audience', { params: { ...path, query }, signal }));
     },
-    initialPageParam: undefined as number | undefined,
+    initialPageParam: undefined as Chosen | undefined,
     getNextPageParam: (last: AudiencePerson[]) =>
-      last.length === PAGE ? last[PAGE - 1]?.id : undefined,
+      last.length === PAGE ? last[PAGE - 1] : undefined,
     enabled: look.isSuccess,
     placeholderData: keepPreviousData
   }));
   const list = $derived(audience.data?.pages.flat() ?? []);
-  const current = $derived(chosen() ?? list[0]?.id ?? null);
+  const current = $derived<Chosen | null>(chosen() ?? list[0] ?? null);
 
   const proof = createQuery(() => ({
-    queryKey: ['proof', id, bench.revision, current],
+    queryKey: ['proof', id, bench.revision, current?.id, current?.recordId],
     queryFn: ({ signal }) =>
       answer(
         api.GET('/api/mailings/{id}/proofs/{personId}', {
-          params: { path: { id, personId: current ?? 0 } },
+          params: {
+            path: { id, personId: current?.id ?? 0 },
+            query: { record: current?.recordId ?? 0 }
+          },
           signal
         })
       ),

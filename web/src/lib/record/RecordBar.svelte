@@ -1,14 +1,16 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
-  import type { SelectionBody } from '$lib/api/types';
+  import type { RelatedKind, SelectionBody } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
   import { onlyThese, toBody } from '$lib/list/selection';
   import { session } from '$lib/session/session.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import type { QueryClient } from '@tanstack/svelte-query';
+  import BeginDialog from '$lib/mailing/BeginDialog.svelte';
   import MoveTasksDialog from './MoveTasksDialog.svelte';
 
   interface Props {
+    kind: RelatedKind;
     many: 'quotes' | 'tasks' | 'events';
     picked: number;
     matching: number;
@@ -19,10 +21,12 @@
     onpeople: () => void;
   }
 
-  let { many, picked, matching, which, queries, ontakeall, onletgo, onpeople }: Props = $props();
+  let { kind, many, picked, matching, which, queries, ontakeall, onletgo, onpeople }: Props =
+    $props();
 
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
   let moving = $state(false);
+  let writing = $state(false);
   const plain = 'min-h-8 rounded-lg px-2.5 py-1 font-medium hover:bg-white/10';
   const none = { match: 'ALL' as const, conditions: [], related: [], groups: [] };
 
@@ -67,6 +71,11 @@
     <button type="button" class={plain} onclick={() => setDone(which, true)}>Mark done</button>
     <button type="button" class={plain} onclick={() => (moving = true)}>Move or hand over</button>
   {/if}
+  {#if mayWrite}
+    <button type="button" class={plain} disabled={picked === 0} onclick={() => (writing = true)}>
+      Write about them
+    </button>
+  {/if}
   <button
     type="button"
     class="rounded-lg bg-[#55682a] px-3.5 py-1.5 font-semibold text-white hover:bg-[#66792f]"
@@ -77,4 +86,12 @@
     ></button
   >
 </div>
+<BeginDialog
+  bind:open={writing}
+  count={picked}
+  filter={null}
+  picks={[]}
+  leftOut={[]}
+  records={{ kind, which, words: picked === 1 ? many.slice(0, -1) : many }}
+/>
 <MoveTasksDialog bind:open={moving} {which} {picked} {queries} />

@@ -186,6 +186,7 @@
   {/if}
 </div>
 <RecordBar
+  {kind}
   {many}
   {picked}
   {matching}

@@ -9,6 +9,8 @@
     editor: Editor;
     /** Counts up with every change, so that the buttons follow the cursor. */
     changes: number;
+    /** Whether only a few looks are offered beside; the others are under “More”. */
+    compact: boolean;
     /** Whether the text form is shown instead. */
     source: boolean;
     onsource: () => void;
@@ -17,7 +19,8 @@
     onpicture: () => void;
   }
 
-  let { editor, changes, source, onsource, onmerge, onpassage, onpicture }: Props = $props();
+  let { editor, changes, compact, source, onsource, onmerge, onpassage, onpicture }: Props =
+    $props();
   let linking = $state<'link' | 'button' | null>(null);
   let more = $state(false);
 
@@ -30,12 +33,7 @@
       mark('Underlined', 'U', 'underline', editor.isActive('underline'), () =>
         chain().toggleUnderline().run()
       ),
-      mark('List', 'List', '', editor.isActive('bulletList'), () =>
-        chain().toggleBulletList().run()
-      ),
-      mark('Numbered list', '1. 2.', '', editor.isActive('orderedList'), () =>
-        chain().toggleOrderedList().run()
-      )
+      ...(compact ? [] : lists())
     ];
   });
   const heading = $derived.by(() => {
@@ -53,6 +51,17 @@
     return { name, face, look, on, run };
   }
 
+  function lists() {
+    return [
+      mark('List', 'List', '', editor.isActive('bulletList'), () =>
+        chain().toggleBulletList().run()
+      ),
+      mark('Numbered list', '1. 2.', '', editor.isActive('orderedList'), () =>
+        chain().toggleOrderedList().run()
+      )
+    ];
+  }
+
   function setHeading(level: number) {
     if (level === 0) chain().setParagraph().run();
     else
@@ -61,9 +70,9 @@
         .run();
   }
 
-  const plain = 'rounded px-2 py-0.5 hover:bg-shade';
+  const plain = 'min-h-[26px] min-w-[26px] rounded px-1.5 py-0.5 hover:bg-shade';
   const select =
-    'rounded border-transparent bg-transparent py-0.5 ps-2 pe-6 text-[1em] text-soft hover:bg-shade';
+    'rounded border-transparent bg-transparent py-0.5 ps-1.5 pe-6 text-[1em] text-soft hover:bg-shade';
 </script>
 
 <div
@@ -81,21 +90,23 @@
         onclick={m.run}>{m.face}</button
       >
     {/each}
-    <select
-      class={select}
-      aria-label="Kind of paragraph"
-      value={heading}
-      onchange={(e) => setHeading(Number(e.currentTarget.value))}
-    >
-      {#each headings as h (h.level)}<option value={h.level}>{h.name}</option>{/each}
-    </select>
+    {#if !compact}
+      <select
+        class={`${select} w-29`}
+        aria-label="Kind of paragraph"
+        value={heading}
+        onchange={(e) => setHeading(Number(e.currentTarget.value))}
+      >
+        {#each headings as h (h.level)}<option value={h.level}>{h.name}</option>{/each}
+      </select>
+    {/if}
     <button type="button" class={plain} onclick={() => (linking = 'link')}>Link</button>
     <button type="button" class={plain} onclick={onpicture}>Picture</button>
     <Popup bind:open={more} label="More looks">
       {#snippet trigger(toggle)}
         <button type="button" class={plain} aria-expanded={more} onclick={toggle}>More</button>
       {/snippet}
-      <div class="flex w-72 flex-col gap-2.5">
+      <div class="flex w-80 max-w-full flex-col gap-2.5">
         <div class="flex items-center gap-2">
           <span class="w-14 text-soft">Colour</span>
           {#each colours as colour (colour.value)}
@@ -140,28 +151,29 @@
           onpassage={() => ((more = false), onpassage())}
           ondone={() => (more = false)}
         />
+        <button
+          type="button"
+          class="border-t border-line-soft pt-2 text-left hover:underline"
+          onclick={() => ((more = false), onsource())}>Show the text form</button
+        >
       </div>
     </Popup>
   {/if}
-  <span class="ms-auto flex items-center">
+  {#if source}
+    <p class="flex-1">The text form: what is written, with its marks.</p>
+    <button type="button" class="font-semibold text-kelp hover:underline" onclick={onsource}
+      >Back to the letter</button
+    >
+  {:else}
     <button
       type="button"
-      class={`${plain} ${source ? 'bg-kelp-pale text-ink' : ''}`}
-      aria-pressed={source}
-      title="The text form: what is written, with its marks"
-      onclick={onsource}>Source</button
+      class="ms-auto rounded px-2 py-0.5 font-semibold whitespace-nowrap text-madder hover:bg-shade"
+      onclick={onmerge}
+      >+ Merge field <kbd
+        class="rounded border border-current px-1 text-[0.7rem]"
+        aria-hidden="true">{'{'}</kbd
+      ></button
     >
-    {#if !source}
-      <button
-        type="button"
-        class="rounded px-2 py-0.5 font-semibold text-madder hover:bg-shade"
-        onclick={onmerge}
-        >+ Merge field <kbd
-          class="rounded border border-current px-1 text-[0.7rem]"
-          aria-hidden="true">{'{'}</kbd
-        ></button
-      >
-    {/if}
-  </span>
+  {/if}
 </div>
 <LinkDialog {editor} bind:kind={linking} />

@@ -18,9 +18,9 @@
   });
   const inserts = $derived([
     { name: 'Button', run: onbutton },
-    { name: 'Passage for some…', run: onpassage },
+    { name: 'Passage for some', run: onpassage },
     { name: 'Signature', run: () => put({ type: 'putIn', attrs: { name: 'signature' } }) },
-    { name: 'Line to leave the list', run: () => put(leaveLine) },
+    { name: 'Leaving line', run: () => put(leaveLine) },
     { name: 'Quote', run: () => done(chain().toggleBlockquote().run()) },
     { name: 'Dividing line', run: () => done(chain().setHorizontalRule().run()) },
     ...(inTable ? tableActs() : [{ name: 'Table', run: table }])

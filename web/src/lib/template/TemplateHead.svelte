@@ -95,7 +95,7 @@
       }}
     />
   </div>
-  <div class="flex flex-col gap-1 pb-1">
+  <div class="flex flex-col gap-2 pb-0.5">
     <Checkbox bind:checked={draft.promotional} disabled={readonly} {onchange}>Promotional</Checkbox>
     <Checkbox bind:checked={draft.private} disabled={readonly} {onchange}>Mine alone</Checkbox>
   </div>

@@ -19,6 +19,8 @@
     /** What fields show for somebody, and how many lack them. */
     hints?: Hints;
     singleLine?: boolean;
+    /** A few lines, with few looks. */
+    compact?: boolean;
     readonly?: boolean;
     onchange: (value: string) => void;
     onenter?: () => void;
@@ -30,6 +32,7 @@
     label,
     hints = {},
     singleLine = false,
+    compact = false,
     readonly = false,
     onchange,
     onenter = () => {}
@@ -171,6 +174,7 @@
     <EditorBar
       {editor}
       {changes}
+      {compact}
       {source}
       onsource={toggleSource}
       onmerge={openPicker}

@@ -33,3 +33,11 @@ export function formatsOf(type: string, written: string): Format[] {
     ? formats
     : [{ value: written, name: written.replace(/^as\s+/, '') }, ...formats];
 }
+
+/** How a format reads: the example it is chosen by, or its pattern as it was written. */
+export function formatWords(written: string): string {
+  const known = [...(byType.INSTANT ?? []), ...(byType.MONEY ?? []), capitals].find(
+    (f) => f.value === written
+  );
+  return known && written.startsWith('as "') ? `as ${known.name}` : written;
+}

@@ -2,9 +2,9 @@
 
 export const headings = [
   { level: 0, name: 'Paragraph' },
-  { level: 1, name: 'Large heading' },
+  { level: 1, name: 'Title' },
   { level: 2, name: 'Heading' },
-  { level: 3, name: 'Small heading' }
+  { level: 3, name: 'Subheading' }
 ];
 
 export const sizes = [

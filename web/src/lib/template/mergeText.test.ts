@@ -76,6 +76,9 @@ describe('a merge field', () => {
     });
     expect(shown('/dues_owed', labels).kind).toBe('close');
     expect(shown('dues_owed as money', labels).after).toBe('as money');
+    expect(shown('last_visit or "once" as "MMMM yyyy"', labels).after).toBe(
+      'or “once” as April 2026'
+    );
   });
   it('is taken apart and put together again', () => {
     expect(taken('first_name or "friend"')).toEqual({

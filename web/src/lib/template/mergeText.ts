@@ -1,3 +1,5 @@
+import { formatWords } from './formats';
+
 /**
  * Between the text form of a message, `Dear {{first_name or "friend"}},`, and the form the editor
  * holds: each merge field is a `<span data-merge="…">`, a passage that shows only for some is a
@@ -147,7 +149,10 @@ export function shown(inside: string, labels: (name: string) => string): Shown {
   if (text.startsWith('^')) return { kind: 'open', label: labels(name), after: 'only without ' };
   if (text.startsWith('/')) return { kind: 'close', label: labels(name), after: 'end of ' };
   const [first = '', ...rest] = text.split(/\s+/);
-  const after = rest.join(' ').replace(/"([^"]*)"/g, '“$1”');
+  const after = rest
+    .join(' ')
+    .replace(/as ".*"$/, formatWords)
+    .replace(/"([^"]*)"/g, '“$1”');
   return { kind: 'field', label: labels(first), after };
 }
 

@@ -24,12 +24,13 @@
     right = false,
     up = false
   }: Props = $props();
-  let root: HTMLDivElement;
+  let root = $state<HTMLDivElement>();
+  const GAP = 4;
 
   function close() {
     if (!open) return;
     open = false;
-    root.querySelector<HTMLElement>('button')?.focus();
+    root?.querySelector<HTMLElement>('button')?.focus();
     onclose?.();
   }
 
@@ -42,10 +43,36 @@
 
   /** A press elsewhere closes it and is not swallowed. */
   function onpointerdown(event: PointerEvent) {
-    if (open && !root.contains(event.target as Node)) {
+    if (open && !root?.contains(event.target as Node)) {
       open = false;
       onclose?.();
     }
+  }
+
+  /** Above everything and cut off by nothing, beside its button as long as that can be seen. */
+  function place(node: HTMLElement) {
+    const set = () => {
+      // What is shown may be taken off the screen while it moves.
+      if (!root) return;
+      const at = root.getBoundingClientRect();
+      const x = right ? at.right - node.offsetWidth : at.left;
+      const y = up ? at.top - node.offsetHeight - GAP : at.bottom + GAP;
+      node.style.left = `${within(x, innerWidth - node.offsetWidth)}px`;
+      node.style.top = `${within(y, innerHeight - node.offsetHeight)}px`;
+    };
+    node.showPopover();
+    set();
+    const grown = new ResizeObserver(set);
+    grown.observe(node);
+    addEventListener('scroll', set, true);
+    return () => {
+      grown.disconnect();
+      removeEventListener('scroll', set, true);
+    };
+  }
+
+  function within(value: number, most: number): number {
+    return Math.max(GAP, Math.min(value, most - GAP));
   }
 
   function focusFirst(node: HTMLElement) {
@@ -63,8 +90,10 @@
   {#if open}
     <div
       role="dialog"
+      popover="manual"
       aria-label={label}
-      class={`panel absolute z-30 w-max max-w-[min(24rem,92vw)] min-w-56 p-3 text-ink shadow-lg ${right ? 'right-0' : 'left-0'} ${up ? 'bottom-full mb-1' : 'top-full mt-1'}`}
+      class="panel fixed inset-auto m-0 max-h-[calc(100dvh-1rem)] w-max max-w-[min(24rem,92vw)] min-w-56 overflow-y-auto p-3 text-ink shadow-lg"
+      {@attach place}
       {@attach focusFirst}
     >
       {@render children()}

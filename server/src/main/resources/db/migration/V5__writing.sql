@@ -125,3 +125,16 @@ create index mailing_file_of_mailing on mailing_file (mailing_id, id);
 
 -- Who was written to lately.
 create index message_by_sending on message (sent_at, person_id) where sent_at is not null;
+
+-- A mailing about quotes, tasks or events: each message carries its own record's fields.
+alter table mailing
+  add column record_kind text check (record_kind in ('QUOTE', 'TASK', 'EVENT')),
+  add column record_ids bigint[] not null default '{}',
+  -- One message for each record; else one for each person, about the newest.
+  add column record_each boolean not null default false;
+
+alter table message
+  -- The record it is about; 0 for none.
+  add column record_id bigint not null default 0,
+  drop constraint message_mailing_id_person_id_key,
+  add unique (mailing_id, person_id, record_id);

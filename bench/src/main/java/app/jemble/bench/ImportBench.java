@@ -1,8 +1,5 @@
 package app.jemble.bench;
 
-import java.lang.management.ManagementFactory;
-import java.lang.management.MemoryPoolMXBean;
-import java.lang.management.MemoryType;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
@@ -18,13 +15,11 @@ final class ImportBench {
 
   static void run(RunningApp app) throws Exception {
     byte[] file = file();
-    System.gc();
-    resetPeaks();
-    long before = used();
+    Heap heap = Heap.now();
     double first = seconds(app, file, 0);
     Figures.print("people.import.rows_per_s", "/s", new double[] {ROWS / first});
     Figures.print("people.import.seconds", "s", new double[] {first});
-    Figures.print("people.import.peak_mb", "MB", new double[] {Math.max(0, peak() - before) / 1e6});
+    Figures.print("people.import.peak_mb", "MB", new double[] {heap.peakMegabytes()});
     double again = seconds(app, file, ROWS - ROWS / 100);
     Figures.print("people.import.again.seconds", "s", new double[] {again});
   }
@@ -73,21 +68,5 @@ final class ImportBench {
       }
       LockSupport.parkNanos(400_000_000);
     }
-  }
-
-  private static void resetPeaks() {
-    ManagementFactory.getMemoryPoolMXBeans().forEach(MemoryPoolMXBean::resetPeakUsage);
-  }
-
-  private static long used() {
-    return ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed();
-  }
-
-  /** The most that was on the heap, with what could have been let go. */
-  private static long peak() {
-    return ManagementFactory.getMemoryPoolMXBeans().stream()
-        .filter(p -> p.getType() == MemoryType.HEAP)
-        .mapToLong(p -> p.getPeakUsage().getUsed())
-        .sum();
   }
 }

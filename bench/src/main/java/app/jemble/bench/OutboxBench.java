@@ -103,10 +103,11 @@ final class OutboxBench {
 
   private static Map<String, Object> begin(List<Long> people) {
     Map<String, Object> begin = new HashMap<>();
-    begin.put("filter", null);
+    begin.put("parts", List.of());
     begin.put("picks", people);
     begin.put("leftOut", List.of());
     begin.put("templateId", null);
+    begin.put("mailingId", null);
     return begin;
   }
 
@@ -121,7 +122,9 @@ final class OutboxBench {
             + "<p>The slipway opens on Saturday and the yard is busy with boats.</p>".repeat(50));
     change.put("templateId", null);
     change.put("topicId", 3);
-    change.put("leftOut", List.of());
+    change.put("letterheadId", 1);
+    change.put("promotional", true);
+    change.put("private", false);
     change.put("startWall", null);
     change.put("countOpens", true);
     change.put("countClicks", true);

@@ -140,6 +140,11 @@ abstract class BrowserTest extends ServerTest {
     return new Page.GetByRoleOptions().setName(name);
   }
 
+  /** What was written on the bench is at the server. */
+  protected void assertSaved() {
+    PlaywrightAssertions.assertThat(page.locator("[data-saved]")).hasText("saved");
+  }
+
   /** What scripts complained of since the last call. */
   protected void assertNoComplaints() {
     assertThat(complaints).isEmpty();

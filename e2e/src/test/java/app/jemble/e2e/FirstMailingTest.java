@@ -186,7 +186,7 @@ public class FirstMailingTest extends BrowserTest {
     page.keyboard().type("place");
     press("Enter");
     assertThat(body.locator(".merge-field").last()).hasText("place");
-    assertThat(page.getByText(Pattern.compile("· saved$"))).isVisible();
+    assertSaved();
     assertThat(page.getByText(Pattern.compile("have no last visit|has no last visit")))
         .not()
         .isVisible();
@@ -224,7 +224,7 @@ public class FirstMailingTest extends BrowserTest {
     page.getByLabel(Pattern.compile("^Day and time.*")).fill("2027-03-24T09:00");
     assertThat(page.getByText(Pattern.compile("leave from Wed 24 Mar 2027, 09:00, London time")))
         .isVisible();
-    assertThat(page.getByText(Pattern.compile("· saved$"))).isVisible();
+    assertSaved();
     page.locator("main").click(new Locator.ClickOptions().setPosition(2, 2));
     press("r");
     assertThat(dialog).containsText("They leave from Wed 24 Mar 2027, 09:00");
@@ -337,7 +337,7 @@ public class FirstMailingTest extends BrowserTest {
     press("Tab", "Tab");
     page.getByLabel("When it is not known, write").fill("friend");
     press("Enter");
-    assertThat(page.getByText(Pattern.compile("· saved$"))).isVisible();
+    assertSaved();
     button(Pattern.compile("Release .*…")).click();
     button(Pattern.compile("Release [\\d,]+$")).click();
     assertThat(page.getByRole(AriaRole.REGION, named("Under way"))).isVisible();

@@ -113,7 +113,8 @@ class DemoMailings {
         PublicToken.of(octets, workspace.current().secret()),
         frozen(reader),
         null,
-        ThreadPlace.NEW);
+        ThreadPlace.NEW,
+        0);
   }
 
   private String frozen(Reader reader) {

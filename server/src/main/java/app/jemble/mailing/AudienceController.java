@@ -58,7 +58,11 @@ class AudienceController {
   record FindingBody(
       Finding.Severity severity, Finding.Code code, String about, String sentence, long people) {}
 
-  /** One person of the audience, as listed. */
+  /**
+   * One person of the audience, as listed.
+   *
+   * @param recordId the record their message is about; 0 for none
+   */
   record AudiencePerson(
       long id,
       String name,
@@ -66,6 +70,7 @@ class AudienceController {
       Reach reach,
       String reachWords,
       boolean ownWords,
+      long recordId,
       List<String> notes) {}
 
   /** A part of the audience: those ready without a notice, or with one. */
@@ -95,9 +100,13 @@ class AudienceController {
   }
 
   /**
+   * @param recordId about which of the person's records; null for the newest
    * @param colleagueId who gets it; null for oneself
    */
-  record CopyTo(long personId, @Schema(nullable = true) Long colleagueId) {}
+  record CopyTo(
+      long personId,
+      @Schema(nullable = true) Long recordId,
+      @Schema(nullable = true) Long colleagueId) {}
 
   record CopySent(String address) {}
 
@@ -177,7 +186,8 @@ class AudienceController {
       @RequestParam(required = false) String about,
       @RequestParam(defaultValue = "false") boolean ownWords,
       @RequestParam(required = false) String name,
-      @RequestParam(required = false) Long after) {
+      @RequestParam(required = false) Long after,
+      @RequestParam(defaultValue = "0") long afterRecord) {
     Mailing mailing = mailings.find(id);
     Looked everyone = audience.lastLook(mailing);
     Which which = new Which(part, reach, finding, about, ownWords, name);
@@ -186,7 +196,8 @@ class AudienceController {
     List<Entry> page =
         everyone.entries().stream()
             .filter(e -> which.holds(e, found))
-            .dropWhile(e -> after != null && e.personId() != after)
+            .dropWhile(
+                e -> after != null && (e.personId() != after || e.about().id() != afterRecord))
             .skip(after == null ? 0 : 1)
             .limit(PAGE)
             .toList();
@@ -194,7 +205,7 @@ class AudienceController {
   }
 
   private List<AudiencePerson> people(List<Entry> page, Looked everyone) {
-    List<Long> ids = page.stream().map(Entry::personId).toList();
+    List<Long> ids = page.stream().map(Entry::personId).distinct().toList();
     Map<Long, PersonRecord> records =
         audience.records(ids).stream().collect(Collectors.toMap(PersonRecord::id, r -> r));
     Map<Long, List<Finding>> findings = everyone.findingsOf(Set.copyOf(ids));
@@ -208,13 +219,21 @@ class AudienceController {
   }
 
   @GetMapping("/proofs/{personId}")
-  ProofService.Proof proof(@PathVariable long id, @PathVariable long personId) {
-    return proofs.proof(mailings.find(id), personId);
+  ProofService.Proof proof(
+      @PathVariable long id,
+      @PathVariable long personId,
+      @RequestParam(defaultValue = "0") long record) {
+    return proofs.proof(mailings.find(id), personId, record);
   }
 
   @PostMapping("/copy")
   CopySent copy(@PathVariable long id, @RequestBody CopyTo copy) {
-    return new CopySent(proofs.sendCopy(mailings.find(id), copy.personId(), copy.colleagueId()));
+    return new CopySent(
+        proofs.sendCopy(
+            mailings.find(id),
+            copy.personId(),
+            copy.recordId() == null ? 0 : copy.recordId(),
+            copy.colleagueId()));
   }
 
   private static FindingBody body(Finding f) {
@@ -227,10 +246,13 @@ class AudienceController {
     return new AudiencePerson(
         entry.personId(),
         entry.name(),
-        place == null ? plan : plan + " · " + place,
+        entry.about().id() > 0
+            ? entry.about().words()
+            : place == null ? plan : plan + " · " + place,
         entry.reach(),
         entry.reach().words(),
         entry.ownWords(),
+        entry.about().id(),
         entry.isReady() ? findings.stream().map(AudienceController::note).toList() : List.of());
   }
 

@@ -20,6 +20,7 @@ import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.Values;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
+import app.jemble.mailing.AboutRecords.About;
 import app.jemble.outbox.OutboxService;
 import app.jemble.people.PeopleService;
 import app.jemble.people.PersonRecord;
@@ -56,8 +57,8 @@ class AudienceService {
     void looked(long looked, long of);
   }
 
-  /** One person of an audience with all that their message is made of. */
-  record Reader(PersonRecord person, Values values, Reach reach) {}
+  /** One message of an audience: its person, what it is about, and all it is made of. */
+  record Reader(PersonRecord person, About about, Values values, Reach reach) {}
 
   private final PeopleService people;
   private final PersonValues personValues;
@@ -65,6 +66,7 @@ class AudienceService {
   private final AccountService accounts;
   private final OutboxService outbox;
   private final AudienceParts parts;
+  private final AboutRecords about;
   private final AskedNow asked;
   private final LetterService letters;
   private final MailingFiles files;
@@ -88,6 +90,7 @@ class AudienceService {
       AccountService accounts,
       OutboxService outbox,
       AudienceParts parts,
+      AboutRecords about,
       AskedNow asked,
       LetterService letters,
       MailingFiles files,
@@ -98,6 +101,7 @@ class AudienceService {
     this.accounts = accounts;
     this.outbox = outbox;
     this.parts = parts;
+    this.about = about;
     this.asked = asked;
     this.letters = letters;
     this.files = files;
@@ -124,6 +128,7 @@ class AudienceService {
               new Looked.Entry(
                   person.id(),
                   person.name(),
+                  reader.about().withoutFields(),
                   reader.reach(),
                   letter.hasOwnWords(person.id()),
                   false));
@@ -231,6 +236,7 @@ class AudienceService {
       leftOut.addAll(people.ids(leave, asOf));
     }
     Set<String> addresses = new HashSet<>();
+    Map<Long, List<About>> records = about.of(mailing);
     people.eachRecord(
         filter(mailing),
         mailing.picks(),
@@ -240,17 +246,26 @@ class AudienceService {
           if (reach == Reach.READY) {
             addresses.add(EmailAddress.key(person.email()));
           }
-          taker.accept(new Reader(person, letter.values(personValues.of(person, fields)), reach));
+          Values values = letter.values(personValues.of(person, fields));
+          for (About each : records.getOrDefault(person.id(), List.of(About.NOTHING))) {
+            taker.accept(new Reader(person, each, each.over(values), reach));
+          }
         });
   }
 
-  /** One person, whether in the audience or not; null when there is no such person. */
-  Reader one(Letter letter, long personId) {
+  /**
+   * One message to somebody, whether in the audience or not, about one record of theirs or the
+   * newest; null when there is no such person.
+   */
+  Reader one(Mailing mailing, Letter letter, long personId, long recordId) {
     PersonRecord person = people.record(personId);
-    return person == null
-        ? null
-        : new Reader(
-            person, letter.values(personValues.of(person, workspace.fields())), Reach.READY);
+    if (person == null) {
+      return null;
+    }
+    Values values = letter.values(personValues.of(person, workspace.fields()));
+    List<About> theirs = about.of(mailing).getOrDefault(personId, List.of(About.NOTHING));
+    About which = theirs.stream().filter(a -> a.id() == recordId).findFirst().orElse(theirs.get(0));
+    return new Reader(person, which, which.over(values), Reach.READY);
   }
 
   /** The records of these people, in order of name. */

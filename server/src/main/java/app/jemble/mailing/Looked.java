@@ -2,6 +2,7 @@ package app.jemble.mailing;
 
 import app.jemble.core.check.Finding;
 import app.jemble.core.reach.Reach;
+import app.jemble.mailing.AboutRecords.About;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -26,9 +27,11 @@ record Looked(
   /**
    * One person of the audience.
    *
+   * @param about the record the message is about
    * @param odd whether a notice is about this person
    */
-  record Entry(long personId, String name, Reach reach, boolean ownWords, boolean odd) {
+  record Entry(
+      long personId, String name, About about, Reach reach, boolean ownWords, boolean odd) {
     boolean isReady() {
       return reach == Reach.READY;
     }
@@ -46,7 +49,13 @@ record Looked(
     List<Entry> sorted = new ArrayList<>(inOrderOfName.size());
     for (Entry e : inOrderOfName) {
       sorted.add(
-          new Entry(e.personId(), e.name(), e.reach(), e.ownWords(), odd.contains(e.personId())));
+          new Entry(
+              e.personId(),
+              e.name(),
+              e.about(),
+              e.reach(),
+              e.ownWords(),
+              odd.contains(e.personId())));
     }
     sorted.sort(Comparator.comparing(e -> e.isReady() ? e.odd() ? 0 : 1 : 2));
     return new Looked(version, at, List.copyOf(sorted), findings, lacks);

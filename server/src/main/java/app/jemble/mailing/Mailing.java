@@ -1,6 +1,7 @@
 package app.jemble.mailing;
 
 import app.jemble.account.Account;
+import app.jemble.core.record.Related;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -13,6 +14,8 @@ import java.util.List;
  * @param promotional whether its messages must say how to leave the list
  * @param replyColleague who gets the replies, when that is a colleague
  * @param isPrivate whether its sender alone sees it
+ * @param recordKind what kind of records it is about, or null
+ * @param recordEach one message for each record, instead of one about each person's newest
  * @param audienceParts the parts of its audience, as JSON
  * @param leaveParts the parts that are left out, as JSON
  */
@@ -34,6 +37,9 @@ public record Mailing(
     Long replyColleague,
     boolean isPrivate,
     Long followsId,
+    Related recordKind,
+    Long[] recordIds,
+    boolean recordEach,
     String audienceParts,
     String leaveParts,
     Long[] audiencePicks,
@@ -93,6 +99,9 @@ public record Mailing(
         null,
         false,
         null,
+        null,
+        new Long[0],
+        false,
         "[]",
         "[]",
         new Long[0],

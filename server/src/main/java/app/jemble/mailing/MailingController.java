@@ -1,6 +1,10 @@
 package app.jemble.mailing;
 
+import app.jemble.core.record.Related;
+import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
+import app.jemble.filter.ListService;
+import app.jemble.filter.Selection;
 import app.jemble.mailing.MailingMapper.Change;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -28,6 +32,8 @@ class MailingController {
   /**
    * Begins a mailing.
    *
+   * @param records the quotes, tasks or events it is about, or null; their people are written to
+   * @param recordEach one message for each of them, instead of one about each person's newest
    * @param parts whoever is in any of these
    * @param picks people picked by hand
    * @param leftOut people of the parts who are not written to
@@ -35,11 +41,16 @@ class MailingController {
    *     audience
    */
   record Begin(
+      @Schema(nullable = true) BeginRecords records,
+      @Schema(nullable = true) Boolean recordEach,
       List<AudienceParts.Part> parts,
       List<Long> picks,
       List<Long> leftOut,
       @Schema(nullable = true) Long templateId,
       @Schema(nullable = true) Long mailingId) {}
+
+  /** Records of one kind. */
+  record BeginRecords(Related kind, Selection which) {}
 
   record Begun(long id) {}
 
@@ -66,6 +77,9 @@ class MailingController {
       @JsonProperty("private") boolean isPrivate,
       @Schema(nullable = true) Long followsId,
       @Schema(nullable = true) String followsName,
+      @Schema(nullable = true) Related recordKind,
+      int records,
+      boolean recordEach,
       String audienceWords,
       List<BenchPart> parts,
       List<BenchPart> leaveParts,
@@ -100,6 +114,7 @@ class MailingController {
       Mailing.RepliesTo repliesTo,
       @Schema(nullable = true) Long replyColleague,
       @JsonProperty("private") boolean isPrivate,
+      @Schema(nullable = true) Boolean recordEach,
       List<AudienceParts.Part> parts,
       List<AudienceParts.Part> leaveParts,
       List<Long> picks,
@@ -116,6 +131,8 @@ class MailingController {
   private final MailingFiles files;
   private final AudienceParts parts;
   private final ReleaseService releases;
+  private final ListService lists;
+  private final AskedNow asked;
   private final Clock clock;
 
   MailingController(
@@ -123,11 +140,15 @@ class MailingController {
       MailingFiles files,
       AudienceParts parts,
       ReleaseService releases,
+      ListService lists,
+      AskedNow asked,
       Clock clock) {
     this.mailings = mailings;
     this.files = files;
     this.parts = parts;
     this.releases = releases;
+    this.lists = lists;
+    this.asked = asked;
     this.clock = clock;
   }
 
@@ -138,14 +159,29 @@ class MailingController {
 
   @PostMapping
   Begun begin(@RequestBody Begin begin) {
+    BeginRecords about = begin.records();
+    List<Long> records = about == null ? List.of() : ids(about);
+    List<Long> picks = about == null ? orNone(begin.picks()) : people(about);
     return new Begun(
         mailings.begin(
             new MailingService.Beginning(
+                about == null ? null : about.kind(),
+                records,
+                Boolean.TRUE.equals(begin.recordEach()),
                 orNone(begin.parts()),
-                orNone(begin.picks()),
+                picks,
                 orNone(begin.leftOut()),
                 begin.templateId(),
                 begin.mailingId())));
+  }
+
+  private List<Long> ids(BeginRecords about) {
+    return lists.ids(about.kind(), about.which().filter(), about.which().which(), asked.byMe());
+  }
+
+  private List<Long> people(BeginRecords about) {
+    return lists.peopleOf(
+        about.kind(), about.which().filter(), about.which().which(), asked.byMe());
   }
 
   @GetMapping("/{id}")
@@ -169,6 +205,7 @@ class MailingController {
             b.repliesTo() == null ? Mailing.RepliesTo.SENDER : b.repliesTo(),
             b.replyColleague(),
             b.isPrivate(),
+            b.recordEach() == null ? now.recordEach() : b.recordEach(),
             b.parts() == null ? now.audienceParts() : parts.write(b.parts()),
             b.leaveParts() == null ? now.leaveParts() : parts.write(b.leaveParts()),
             b.picks() == null ? now.audiencePicks() : b.picks().toArray(Long[]::new),
@@ -228,6 +265,9 @@ class MailingController {
         m.isPrivate(),
         m.followsId(),
         m.followsId() == null ? null : mailings.found(m.followsId()).name(),
+        m.recordKind(),
+        m.recordIds().length,
+        m.recordEach(),
         parts.words(m),
         benchParts(m.audienceParts()),
         benchParts(m.leaveParts()),

@@ -1,5 +1,6 @@
 package app.jemble.mailing;
 
+import app.jemble.core.record.Related;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -16,7 +17,8 @@ interface MailingMapper {
       select g.id, g.name, g.subject, g.body, g.template_id, t.name as template_name,
              g.template_version, g.topic_id, g.sender_id, a.name as sender_name, g.letterhead_id,
              g.promotional, g.voice, g.replies_to, g.reply_colleague, g.private as is_private,
-             g.follows_id, g.audience_parts::text as audience_parts,
+             g.follows_id, g.record_kind, g.record_ids, g.record_each,
+             g.audience_parts::text as audience_parts,
              g.leave_parts::text as leave_parts, g.audience_picks, g.left_out, g.start_wall,
              g.count_opens, g.count_clicks, upper(g.state) as state, g.released_at, g.held_until,
              g.due_at, g.version
@@ -37,6 +39,9 @@ interface MailingMapper {
       Long letterheadId,
       boolean promotional,
       Long followsId,
+      Related recordKind,
+      Long[] recordIds,
+      boolean recordEach,
       String audienceParts,
       String leaveParts,
       Long[] audiencePicks,
@@ -55,6 +60,7 @@ interface MailingMapper {
       Mailing.RepliesTo repliesTo,
       Long replyColleague,
       boolean isPrivate,
+      boolean recordEach,
       String audienceParts,
       String leaveParts,
       Long[] audiencePicks,
@@ -113,10 +119,12 @@ interface MailingMapper {
       value =
           """
           insert into mailing (name, subject, body, template_id, template_version, topic_id,
-                               sender_id, letterhead_id, promotional, follows_id, audience_parts,
+                               sender_id, letterhead_id, promotional, follows_id, record_kind,
+                               record_ids, record_each, audience_parts,
                                leave_parts, audience_picks, left_out, created_at, created_by)
           values (#{m.name}, #{m.subject}, #{m.body}, #{m.templateId}, #{m.templateVersion},
                   #{m.topicId}, #{m.senderId}, #{m.letterheadId}, #{m.promotional}, #{m.followsId},
+                  #{m.recordKind}, #{m.recordIds}, #{m.recordEach},
                   #{m.audienceParts}::jsonb, #{m.leaveParts}::jsonb, #{m.audiencePicks},
                   #{m.leftOut}, #{at}, #{m.senderId})
           returning id
@@ -130,6 +138,7 @@ interface MailingMapper {
           template_id = #{c.templateId}, letterhead_id = #{c.letterheadId},
           promotional = #{c.promotional}, voice = #{c.voice}, replies_to = #{c.repliesTo},
           reply_colleague = #{c.replyColleague}, private = #{c.isPrivate},
+          record_each = #{c.recordEach},
           audience_parts = #{c.audienceParts}::jsonb, leave_parts = #{c.leaveParts}::jsonb,
           audience_picks = #{c.audiencePicks}, left_out = #{c.leftOut},
           start_wall = #{c.startWall}, count_opens = #{c.countOpens},

@@ -4,6 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.message.LetterText.Wording;
 import app.jemble.core.message.SafeHtml;
+import app.jemble.core.record.Related;
 import app.jemble.letterhead.LetterheadService;
 import app.jemble.mailing.MailingMapper.Change;
 import app.jemble.mailing.MailingMapper.NewDraft;
@@ -12,6 +13,7 @@ import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -95,6 +97,9 @@ public class MailingService {
   /**
    * What a mailing begins with.
    *
+   * @param recordKind what kind of records it is about, or null
+   * @param recordIds those records; their people are in the audience
+   * @param recordEach one message for each record, instead of one about each person's newest
    * @param parts whoever is in any of them
    * @param picks people picked by hand besides
    * @param leftOut people who are not written to
@@ -103,6 +108,9 @@ public class MailingService {
    *     audience too
    */
   record Beginning(
+      Related recordKind,
+      List<Long> recordIds,
+      boolean recordEach,
       List<AudienceParts.Part> parts,
       List<Long> picks,
       List<Long> leftOut,
@@ -119,7 +127,9 @@ public class MailingService {
     if (before == null && of.parts().isEmpty() && of.picks().isEmpty()) {
       throw Problem.wrong("picks", "Pick at least one person to write to.");
     }
-    if (of.picks().size() > MOST_PICKS || of.leftOut().size() > MOST_PICKS) {
+    boolean tooMany =
+        Stream.of(of.picks(), of.leftOut(), of.recordIds()).anyMatch(l -> l.size() > MOST_PICKS);
+    if (tooMany) {
       throw Problem.wrong(
           "picks", "At most 100,000 people can be picked by hand; use a filter for more.");
     }
@@ -148,6 +158,9 @@ public class MailingService {
         template == null ? letterheads.first() : template.letterheadId(),
         template == null || template.promotional(),
         null,
+        of.recordKind(),
+        of.recordIds().toArray(Long[]::new),
+        of.recordEach(),
         parts.write(of.parts()),
         "[]",
         of.picks().toArray(Long[]::new),
@@ -167,6 +180,9 @@ public class MailingService {
         before.letterheadId(),
         before.promotional(),
         null,
+        sameAudience ? before.recordKind() : of.recordKind(),
+        sameAudience ? before.recordIds() : of.recordIds().toArray(Long[]::new),
+        sameAudience ? before.recordEach() : of.recordEach(),
         sameAudience ? before.audienceParts() : parts.write(of.parts()),
         sameAudience ? before.leaveParts() : "[]",
         sameAudience ? before.audiencePicks() : of.picks().toArray(Long[]::new),
@@ -196,6 +212,9 @@ public class MailingService {
             first.letterheadId(),
             first.promotional(),
             mailingId,
+            null,
+            new Long[0],
+            false,
             "[]",
             "[]",
             people.toArray(Long[]::new),
@@ -271,6 +290,7 @@ public class MailingService {
         change.repliesTo(),
         toColleague ? change.replyColleague() : null,
         change.isPrivate(),
+        change.recordEach(),
         change.audienceParts(),
         change.leaveParts(),
         change.audiencePicks(),

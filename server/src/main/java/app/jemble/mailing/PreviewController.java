@@ -97,9 +97,11 @@ class PreviewController {
         question.letterhead() == null
             ? letterheads.of(question.letterheadId())
             : Optional.of(letterheads.drafted(question.letterhead()));
-    Letter letter = letter(question, head);
+    Mailing mailing = imagined(question);
+    Letter letter = letter(mailing, question.promotional(), head);
     Long person = question.personId() == null ? people.somebody() : question.personId();
-    AudienceService.Reader reader = person == null ? null : audience.one(letter, person);
+    AudienceService.Reader reader =
+        person == null ? null : audience.one(mailing, letter, person, 0);
     if (reader == null) {
       throw Problem.notFound("There is nobody on record yet to show this as.");
     }
@@ -124,21 +126,25 @@ class PreviewController {
         samples.of(reader.values(), language));
   }
 
-  private Letter letter(PreviewQuestion question, Optional<Letterhead> head) {
+  private Mailing imagined(PreviewQuestion question) {
+    return Mailing.imagined(
+        question.subject() == null ? "" : question.subject(),
+        SafeHtml.clean(question.body() == null ? "" : question.body()),
+        accounts.current(),
+        question.promotional());
+  }
+
+  private Letter letter(Mailing mailing, boolean promotional, Optional<Letterhead> head) {
     Account me = accounts.current();
     Workspace house = workspace.current();
     return new Letter(
         new Letter.Ingredients(
-            Mailing.imagined(
-                question.subject() == null ? "" : question.subject(),
-                SafeHtml.clean(question.body() == null ? "" : question.body()),
-                me,
-                question.promotional()),
+            mailing,
             me,
             null,
             house,
             workspace.fields(),
-            new Looks(head, me.signature(), house.locale(), false, question.promotional()),
+            new Looks(head, me.signature(), house.locale(), false, promotional),
             List.of(),
             List.of(),
             // What is shown here finds its pictures where they are.

@@ -63,6 +63,7 @@ class ProofService {
    */
   record Proof(
       long personId,
+      long recordId,
       String toName,
       String toAddress,
       String fromName,
@@ -82,14 +83,15 @@ class ProofService {
   /** A file as the reader sees it. */
   record ProofFile(String name, int octets) {}
 
-  Proof proof(Mailing mailing, long personId) {
+  Proof proof(Mailing mailing, long personId, long recordId) {
     Letter letter = letters.of(mailing);
-    AudienceService.Reader reader = reader(letter, personId);
+    AudienceService.Reader reader = reader(mailing, letter, personId, recordId);
     MessageComposer.Composed composed = compose(letter, reader, null);
     OutgoingMessage message = composed.message();
     byte[] octets = handover.write(message);
     return new Proof(
         personId,
+        reader.about().id(),
         message.to().name(),
         message.to().address(),
         message.from().name(),
@@ -127,7 +129,7 @@ class ProofService {
    *
    * @param colleagueId null for the colleague who asks
    */
-  String sendCopy(Mailing mailing, long personId, Long colleagueId) {
+  String sendCopy(Mailing mailing, long personId, long recordId, Long colleagueId) {
     Account me = accounts.currentWriter();
     Account to = colleagueId == null ? me : accounts.find(colleagueId);
     if (to == null) {
@@ -135,7 +137,11 @@ class ProofService {
     }
     Letter letter = letters.of(mailing);
     OutgoingMessage message =
-        compose(letter, reader(letter, personId), new Mailbox(to.name(), to.email())).message();
+        compose(
+                letter,
+                reader(mailing, letter, personId, recordId),
+                new Mailbox(to.name(), to.email()))
+            .message();
     HandoverResult result = handover.sendOnce(message);
     if (!(result instanceof HandoverResult.Accepted)) {
       throw Problem.conflict("The copy could not be sent: " + result.words());
@@ -143,8 +149,9 @@ class ProofService {
     return to.email();
   }
 
-  private AudienceService.Reader reader(Letter letter, long personId) {
-    AudienceService.Reader reader = audience.one(letter, personId);
+  private AudienceService.Reader reader(
+      Mailing mailing, Letter letter, long personId, long recordId) {
+    AudienceService.Reader reader = audience.one(mailing, letter, personId, recordId);
     if (reader == null) {
       throw Problem.notFound("There is no such person any more.");
     }

@@ -115,7 +115,7 @@ class ReleaseService {
           }
         });
     outbox.enqueue(mailing.id(), due, batch);
-    files.fillRecipients(mailing.id(), names);
+    files.fillRecipients(mailing.id(), names.stream().distinct().toList());
   }
 
   private NewMessage message(
@@ -133,7 +133,8 @@ class ReleaseService {
         token(house),
         frozen.freeze(person, letter.fields(person.id()), reader.values()),
         thread == null ? null : thread.messageId(),
-        place);
+        place,
+        reader.about().id());
   }
 
   private String token(Workspace house) {

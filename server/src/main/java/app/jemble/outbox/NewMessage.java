@@ -7,6 +7,7 @@ import app.jemble.core.message.ThreadPlace;
  *
  * @param token its public token
  * @param frozen what its texts ask for, as JSON
+ * @param recordId the record it is about, 0 for none
  * @param followsId the message it follows in a thread, or null
  */
 public record NewMessage(
@@ -16,4 +17,5 @@ public record NewMessage(
     String token,
     String frozen,
     Long followsId,
-    ThreadPlace thread) {}
+    ThreadPlace thread,
+    long recordId) {}

@@ -22,18 +22,20 @@ interface OutboxMapper {
       List<String> frozen,
       Long[] followsIds,
       List<String> inReplyTo,
-      List<String> references) {}
+      List<String> references,
+      Long[] recordIds) {}
 
   @Insert(
       """
       insert into message (mailing_id, person_id, address, recipient, token, frozen, follows_id,
-                           in_reply_to, reference_ids, due_at)
+                           in_reply_to, reference_ids, record_id, due_at)
       select #{mailingId}, n.person_id, n.address, n.recipient, n.token, n.frozen::jsonb,
              n.follows_id, nullif(n.in_reply_to, ''),
-             array_remove(string_to_array(n.reference_ids, ' '), ''), #{due}
+             array_remove(string_to_array(n.reference_ids, ' '), ''), n.record_id, #{due}
       from unnest(#{c.personIds}, #{c.addresses}, #{c.recipients}, #{c.tokens}, #{c.frozen},
-                  #{c.followsIds}, #{c.inReplyTo}, #{c.references})
-        as n (person_id, address, recipient, token, frozen, follows_id, in_reply_to, reference_ids)
+                  #{c.followsIds}, #{c.inReplyTo}, #{c.references}, #{c.recordIds})
+        as n (person_id, address, recipient, token, frozen, follows_id, in_reply_to, reference_ids,
+              record_id)
       """)
   int add(
       @Param("mailingId") long mailingId, @Param("due") Instant due, @Param("c") Columns columns);

@@ -40,7 +40,8 @@ public class OutboxService {
             column(messages, NewMessage::frozen),
             messages.stream().map(NewMessage::followsId).toArray(Long[]::new),
             column(messages, m -> m.thread().inReplyTo() == null ? "" : m.thread().inReplyTo()),
-            column(messages, m -> String.join(" ", m.thread().references()))));
+            column(messages, m -> String.join(" ", m.thread().references())),
+            column(messages, NewMessage::recordId).toArray(Long[]::new)));
   }
 
   /** Takes a held mailing's messages out again; a problem when one has begun to leave. */
@@ -72,7 +73,8 @@ public class OutboxService {
         .collect(
             Collectors.toMap(
                 ThreadRow::personId,
-                t -> new ThreadEnd(t.messageId(), t.token(), t.referenceIds())));
+                t -> new ThreadEnd(t.messageId(), t.token(), t.referenceIds()),
+                (one, other) -> one.messageId() > other.messageId() ? one : other));
   }
 
   private static <T> List<T> column(List<NewMessage> messages, Function<NewMessage, T> value) {

@@ -101,4 +101,46 @@ public class TemplateTest extends ServerTest {
     assertThat(broken.status()).isEqualTo(403);
     assertThat(api.get("/api/templates/987654").status()).isEqualTo(404);
   }
+
+  @Test
+  public void whatWasThereBeforeStaysAsAVersion() {
+    JsonNode made = api.post("/api/templates", text("Versions", "First", "<p>a</p>")).json();
+    String path = "/api/templates/" + made.get("id").asLong();
+    api.put(path, text("Versions", "Second", "<p>b</p>"));
+    Map<String, Object> third = text("Versions", "Third", "<p>c</p>");
+    third.put("version", 1);
+    api.put(path, third);
+    JsonNode versions = api.get(path + "/versions").json();
+    assertThat(versions).hasSize(2);
+    assertThat(versions.get(0).get("subject").asString()).isEqualTo("Second");
+    assertThat(versions.get(1).get("subject").asString()).isEqualTo("First");
+    assertThat(api.put(path, third).status()).as("a version that is not the latest").isEqualTo(409);
+    assertThat(api.get(path + "/versions").json()).as("nothing is half saved").hasSize(2);
+  }
+
+  @Test
+  public void aPrivateTemplateIsSeenByItsWriterAlone() {
+    Map<String, Object> mine = text("Mine", "Mine", "<p>a</p>");
+    mine.put("private", true);
+    long id = api.post("/api/templates", mine).json().get("id").asLong();
+    Api tomas = new Api("http://127.0.0.1:" + port);
+    tomas.signIn("tomas", "lowen-quay");
+    assertThat(tomas.get("/api/templates/" + id).status()).isEqualTo(404);
+    assertThat(tomas.get("/api/templates").raw().body()).doesNotContain("\"Mine\"");
+    assertThat(api.get("/api/templates").raw().body()).contains("\"Mine\"");
+    assertThat(tomas.delete("/api/templates/" + id).status()).isEqualTo(404);
+    assertThat(api.delete("/api/templates/" + id).status()).isEqualTo(204);
+  }
+
+  @Test
+  public void whatATemplateBeginsFromAndItsLetterheadMustExist() {
+    Map<String, Object> odd = text("Odd", "a", "<p>a</p>");
+    odd.put("startsFrom", "boat");
+    assertThat(api.post("/api/templates", odd).json().get("field").asString())
+        .isEqualTo("startsFrom");
+    odd.put("startsFrom", "quote");
+    odd.put("letterheadId", 4711);
+    assertThat(api.post("/api/templates", odd).json().get("field").asString())
+        .isEqualTo("letterheadId");
+  }
 }
