@@ -22,6 +22,7 @@ const attributes: Record<string, string[]> = {
   th: ['colspan', 'rowspan'],
   ol: ['start']
 };
+const handler = /\son\w+\s*=\s*("[^"]*"|'[^']*'|[^\s>]*)/gi;
 const safeLink = /^(https?:\/\/|mailto:|tel:)/i;
 
 /** The clean HTML of what was on the clipboard. */
@@ -31,7 +32,9 @@ export function cleanPaste(html: string): string {
   const open = fragment
     .replace(/<!--[\s\S]*?-->/g, '')
     .replace(/<!\[[^\]]*\]>/g, '')
-    .replace(/<\/?\w+:[^>]*>/g, '');
+    .replace(/<\/?\w+:[^>]*>/g, '')
+    // Nothing of it runs where it is read; a browser complains of each handler all the same.
+    .replace(/<[^>]*>/g, (tag) => tag.replace(handler, ''));
   const body = new DOMParser().parseFromString(open, 'text/html').body;
   gatherLists(body);
   const out = document.createElement('div');

@@ -41,6 +41,9 @@ public class Shots extends BrowserTest {
     page.waitForTimeout(SETTLE_MILLIS);
     page.keyboard().press("j");
     shoot("mailing-bench");
+    lookAtTheCheck();
+    page.navigate(home + "/letterheads/1");
+    shoot("letterhead");
     page.navigate(home + "/outbox");
     shoot("outbox");
     page.navigate(home + "/responses/" + id("Course places, autumn"));
@@ -86,6 +89,22 @@ public class Shots extends BrowserTest {
     page.keyboard().type("Sent");
     page.keyboard().press("Enter");
     page.getByLabel("How Sent is compared").selectOption("IN_LAST");
+  }
+
+  /** A field that many lack, and its mend half done. */
+  private void lookAtTheCheck() {
+    page.getByLabel("Message", new Page.GetByLabelOptions().setExact(true)).last().click();
+    page.keyboard().press("Control+End");
+    page.keyboard().press("{");
+    page.keyboard().type("organisation");
+    page.keyboard().press("Enter");
+    page.getByText("Set a fallback").first().waitFor();
+    page.getByText("Show them").first().click();
+    page.getByText("Set a fallback").first().click();
+    page.keyboard().type("your crew");
+    shoot("check");
+    page.keyboard().press("Escape");
+    page.getByText("· saved").waitFor();
   }
 
   private long personWithMuch() {

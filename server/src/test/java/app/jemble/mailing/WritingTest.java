@@ -302,12 +302,12 @@ public class WritingTest extends ServerTest {
   public void aMailingAboutQuotesCarriesEachOnesFields() {
     long two = addPerson("Bea", "Quotes", "quotes@okonjo.example");
     long one = addPerson("Dov", "Quotes", "one.quote@okonjo.example");
-    quote(two, "Q-1", "A mast", "2026-01-10");
-    quote(two, "Q-2", "Two sails", "2026-02-10");
-    quote(one, "Q-3", "An oar", "2026-01-20");
-    assertThat(quoteSubjects(false)).containsExactlyInAnyOrder("Q-2: Two sails", "Q-3: An oar");
+    quote(two, "T-1", "A mast", "2026-01-10");
+    quote(two, "T-2", "Two sails", "2026-02-10");
+    quote(one, "T-3", "An oar", "2026-01-20");
+    assertThat(quoteSubjects(false)).containsExactlyInAnyOrder("T-2: Two sails", "T-3: An oar");
     assertThat(quoteSubjects(true))
-        .containsExactlyInAnyOrder("Q-1: A mast", "Q-2: Two sails", "Q-3: An oar");
+        .containsExactlyInAnyOrder("T-1: A mast", "T-2: Two sails", "T-3: An oar");
   }
 
   private void quote(long person, String number, String title, String sent) {
@@ -334,7 +334,7 @@ public class WritingTest extends ServerTest {
             "which",
             Map.of(
                 "filter",
-                ((Map<?, ?>) part("number", "STARTS_WITH", "Q-")).get("filter"),
+                ((Map<?, ?>) part("number", "STARTS_WITH", "T-")).get("filter"),
                 "archived",
                 false)));
     begin.put("recordEach", each);
