@@ -1,21 +1,18 @@
 <script lang="ts">
   import { fieldsQuery, topicsQuery } from '$lib/api/queries';
   import type { AudiencePerson, Bench } from '$lib/api/types';
-  import { count } from '$lib/format/numbers';
   import { keys } from '$lib/keys/keys.svelte';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
   import { notices } from '$lib/ui/notices.svelte';
-  import Progress from '$lib/ui/Progress.svelte';
-  import Tally from '$lib/ui/Tally.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
   import { BenchActs } from './acts.svelte';
   import { audienceWords } from './audience';
   import AudienceDialog from './AudienceDialog.svelte';
   import { BenchState } from './bench.svelte';
-  import CopyMenu from './CopyMenu.svelte';
-  import { lookParts, whichOf, type Which } from './lookParts';
+  import BenchHead from './BenchHead.svelte';
+  import BenchTroubles from './BenchTroubles.svelte';
+  import { whichOf, type Which } from './lookParts';
   import MessagePane from './MessagePane.svelte';
   import OptionsDialog from './OptionsDialog.svelte';
   import { OwnWriting } from './own.svelte';
@@ -133,42 +130,19 @@
   }}
 />
 
-<div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-  <input
-    class="[field-sizing:content] max-w-[26rem] min-w-40 flex-initial rounded-md border-transparent bg-transparent px-1 py-0.5 font-heading text-[1.4rem] font-bold hover:border-line focus:border-kelp-mid"
-    aria-label="Name of the mailing"
-    readonly={!editable}
-    bind:value={bench.name}
-    oninput={() => bench.changed()}
-  />
-  <div class="min-w-0 flex-[1_1_20rem]">
-    {#if look.data}
-      <Tally
-        label="The audience"
-        parts={lookParts(look.data)}
-        chosen={which?.part ?? which?.reach ?? null}
-        onchoose={(key) => show(look.data ? whichOf(key, look.data) : null)}
-      />
-    {/if}
-    {#if asked.progress}
-      <Progress label="People looked at" value={asked.progress.looked} of={asked.progress.of} />
-    {/if}
-  </div>
-  {#if editable}
-    <CopyMenu disabled={acts.busy || current === null} oncopy={copy} />
-    <Act look="main" onclick={openRelease} disabled={acts.busy} shortcut="r">
-      Release {count(look.data?.ready ?? 0)}…
-    </Act>
-  {/if}
-</div>
-{#if bench.trouble}
-  <p class="rounded-lg bg-brick-pale px-3.5 py-2" role="alert">
-    {bench.trouble}
-    <button type="button" class="ms-2 font-semibold text-brick" onclick={() => acts.reload()}>
-      Load what is there now
-    </button>
-  </p>
-{/if}
+<BenchHead
+  {bench}
+  look={look.data}
+  progress={asked.progress}
+  chosen={which?.part ?? which?.reach ?? null}
+  {editable}
+  busy={acts.busy}
+  mayCopy={current !== null}
+  onchoose={(key) => show(look.data ? whichOf(key, look.data) : null)}
+  oncopy={copy}
+  onrelease={openRelease}
+/>
+<BenchTroubles {bench} onreload={() => acts.reload()} />
 <div
   class="grid min-h-0 flex-1 grid-cols-[minmax(0,262fr)_minmax(0,566fr)_minmax(0,388fr)] gap-3 max-lg:flex-none max-lg:grid-cols-1"
 >

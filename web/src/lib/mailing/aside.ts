@@ -1,6 +1,6 @@
 /** Words that are not saved yet, kept in this browser, so that a lost page or connection loses none. */
 
-interface Aside {
+export interface Aside {
   version: number;
   subject: string;
   body: string;

@@ -1,6 +1,6 @@
 import { ApiProblem, answer, api } from '$lib/api/client';
 import type { AudiencePart, Bench, BenchPart, ChangeBody } from '$lib/api/types';
-import { forget, keepAside, keptAside } from './aside';
+import { forget, keepAside, keptAside, type Aside } from './aside';
 
 const PAUSE = 500;
 
@@ -11,6 +11,8 @@ export class BenchState {
   saving = $state<'saved' | 'changed' | 'saving' | 'failed'>('saved');
   /** Why the last save failed; a later version elsewhere cannot be saved over. */
   trouble = $state<string | null>(null);
+  /** Words that could not be saved, of a version that somebody has saved over since. */
+  kept = $state.raw<Aside | null>(null);
   /** Counts up with each save, so that check and proofs are asked anew. */
   revision = $state(0);
 
@@ -38,7 +40,7 @@ export class BenchState {
   #changedSince = false;
 
   constructor(mailing: Bench) {
-    this.take(mailing);
+    this.#show(mailing);
     this.#takeWhatWasKept();
   }
 
@@ -46,8 +48,13 @@ export class BenchState {
     return this.mailing.state === 'DRAFT';
   }
 
-  /** Shows a mailing as the server has it. */
+  /** Shows a mailing as the server has it; what could not be saved is given up. */
   take(mailing: Bench) {
+    this.#show(mailing);
+    this.forgetKept();
+  }
+
+  #show(mailing: Bench) {
     this.mailing = mailing;
     const {
       name,
@@ -91,7 +98,6 @@ export class BenchState {
     this.saving = 'saved';
     this.trouble = null;
     this.revision++;
-    forget(mailing.id);
   }
 
   /** Something was changed: it will be saved in a moment, and is kept aside until it is. */
@@ -125,11 +131,22 @@ export class BenchState {
 
   /** Words that could not be saved before this page was left or lost. */
   #takeWhatWasKept() {
-    const kept = keptAside(this.mailing.id);
-    if (!this.isDraft || !kept || kept.version !== this.mailing.version) return;
-    this.subject = kept.subject;
-    this.body = kept.body;
+    this.kept = this.isDraft ? keptAside(this.mailing.id) : null;
+    if (this.kept?.version === this.mailing.version) this.putKeptIn();
+  }
+
+  /** Puts the words in that were kept aside. */
+  putKeptIn() {
+    if (!this.kept) return;
+    this.subject = this.kept.subject;
+    this.body = this.kept.body;
+    this.kept = null;
     this.changed();
+  }
+
+  forgetKept() {
+    this.kept = null;
+    forget(this.mailing.id);
   }
 
   async #send() {

@@ -4,9 +4,8 @@
   import { onDestroy, untrack } from 'svelte';
   import { createEditor } from './createEditor';
   import EditorBar from './EditorBar.svelte';
-  import MergePicker from './MergePicker.svelte';
   import { fromEditor, subjectFromEditor, subjectToEditor, toEditor } from './mergeText';
-  import PassagePicker from './PassagePicker.svelte';
+  import PickingForm from './PickingForm.svelte';
   import PictureDialog from './PictureDialog.svelte';
   import { placeBelow, type Hints, type Picking } from './picking';
   import SourceView from './SourceView.svelte';
@@ -189,27 +188,15 @@
     {@attach mount}
   ></div>
   {#if picking}
-    <div class="absolute z-30" style:left={`${picking.x}px`} style:top={`${picking.y}px`}>
-      {#if picking.kind === 'passage'}
-        <PassagePicker
-          {fields}
-          {hints}
-          current={picking.inside}
-          onput={putPassage}
-          onremove={removePassage}
-          onclose={close}
-        />
-      {:else}
-        <MergePicker
-          {fields}
-          {hints}
-          current={picking.inside}
-          onput={put}
-          onbrace={typeByHand}
-          onremove={remove}
-          onclose={close}
-        />
-      {/if}
-    </div>
+    <PickingForm
+      {picking}
+      {fields}
+      {hints}
+      onfield={put}
+      onpassage={putPassage}
+      onbrace={typeByHand}
+      onremove={picking.kind === 'passage' ? removePassage : remove}
+      onclose={close}
+    />
   {/if}
 </div>

@@ -39,6 +39,7 @@ final class CheckBench {
     }
     Figures.print(name + ".s", "s", seconds);
     Figures.print(name + ".peak_mb", "MB", heap.peakMegabytes());
+    Figures.print(name + ".kept_mb", "MB", heap.keptMegabytes());
   }
 
   private static void lookOnce(RunningApp app, String path, int people) {

@@ -26,4 +26,11 @@ record Heap(long before) {
             .sum();
     return Math.max(0, peak - before) / 1e6;
   }
+
+  /** What stays on the heap when everything that can be let go is. */
+  double keptMegabytes() {
+    System.gc();
+    long now = ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed();
+    return Math.max(0, now - before) / 1e6;
+  }
 }

@@ -13,8 +13,10 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
 import java.time.ZoneId;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -64,11 +66,15 @@ public class MergeBench {
           "sender.name", "Orla Finch",
           "sender.title", "Membership administrator",
           "workspace.name", "Tern Quay Boatyard");
-  private final Values values =
-      name ->
-          name.equals("dues_owed")
-              ? FieldValue.money(new java.math.BigDecimal("42.00"), "GBP")
-              : FieldValue.text(texts.get(name));
+  private final Values values = values();
+
+  private Values values() {
+    Map<String, FieldValue> all = new HashMap<>();
+    texts.forEach((name, text) -> all.put(name, FieldValue.text(text)));
+    all.put("dues_owed", FieldValue.money(new BigDecimal("42.00"), "GBP"));
+    return Values.of(all);
+  }
+
   private final ZoneId zone = ZoneId.of("Europe/London");
 
   @Benchmark

@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -50,12 +51,15 @@ final class Letter {
 
   private final Ingredients of;
   private final Prepared prepared;
+  private final Mailbox sender;
+  private final Map<String, Mailbox> owners = new ConcurrentHashMap<>();
   private final MessageComposer.Shared shared;
   private final Map<Long, OwnWording> ownWordings;
   private final Map<Long, LetterText> ownTexts = new HashMap<>();
 
   Letter(Ingredients of) {
     this.of = of;
+    this.sender = new Mailbox(of.sender().name(), of.sender().email());
     this.prepared =
         LetterText.prepare(
             new Wording(of.mailing().subject(), of.mailing().body()), of.looks(), of.fields());
@@ -75,9 +79,10 @@ final class Letter {
             of.files());
   }
 
-  /** What is wrong with its texts. */
-  List<TemplateError> errors() {
+  /** What is wrong with its texts, in sentences. */
+  List<String> errors() {
     return Stream.concat(prepared.subjectErrors().stream(), prepared.bodyErrors().stream())
+        .map(TemplateError::sentence)
         .toList();
   }
 
@@ -155,9 +160,9 @@ final class Letter {
    */
   Voices voices(String ownerName, String ownerEmail) {
     Optional<Mailbox> owner =
-        ownerEmail == null || !EmailAddress.isValid(ownerEmail.strip())
+        ownerEmail == null || !mayWrite(ownerEmail)
             ? Optional.empty()
-            : Optional.of(new Mailbox(ownerName, ownerEmail));
+            : Optional.of(owners.computeIfAbsent(ownerEmail, e -> new Mailbox(ownerName, e)));
     Mailbox from =
         switch (of.mailing().voice()) {
           case SENDER -> sender();
@@ -175,7 +180,12 @@ final class Letter {
   }
 
   private Mailbox sender() {
-    return new Mailbox(of.sender().name(), of.sender().email());
+    return sender;
+  }
+
+  /** An owner who wrote before has an address that is one. */
+  private boolean mayWrite(String address) {
+    return owners.containsKey(address) || EmailAddress.isValid(address.strip());
   }
 
   private Optional<Mailbox> house() {

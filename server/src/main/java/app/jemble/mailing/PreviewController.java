@@ -2,7 +2,6 @@ package app.jemble.mailing;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
-import app.jemble.core.merge.TemplateError;
 import app.jemble.core.message.LetterText.Looks;
 import app.jemble.core.message.Letterhead;
 import app.jemble.core.message.Mailbox;
@@ -122,7 +121,7 @@ class PreviewController {
         composed.message().subject(),
         composed.message().html(),
         composed.message().text(),
-        letter.errors().stream().map(TemplateError::sentence).toList(),
+        letter.errors(),
         samples.of(reader.values(), language));
   }
 

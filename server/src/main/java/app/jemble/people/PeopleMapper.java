@@ -6,7 +6,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
-import org.apache.ibatis.annotations.ResultType;
+import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.SelectProvider;
 import org.apache.ibatis.mapping.ResultSetType;
@@ -16,12 +16,13 @@ import org.apache.ibatis.session.ResultHandler;
 interface PeopleMapper {
 
   @SelectProvider(type = PeopleSql.class, method = "records")
+  @ResultMap(PersonRecordMap.NAME)
   List<PersonRecord> records(PeopleQuery query);
 
   /** The same, one after another, so that a hundred thousand need no more room than one. */
   @SelectProvider(type = PeopleSql.class, method = "records")
   @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
-  @ResultType(PersonRecord.class)
+  @ResultMap(PersonRecordMap.NAME)
   void eachRecord(PeopleQuery query, ResultHandler<PersonRecord> reader);
 
   @SelectProvider(type = PeopleSql.class, method = "count")

@@ -50,11 +50,11 @@ public final class Escaping {
       }
       String instead = inHtml(c);
       if (instead != null) {
-        out.append(value, from, i).append(instead);
+        out.append(value.substring(from, i)).append(instead);
         from = i + 1;
       }
     }
-    out.append(value, from, value.length());
+    out.append(from == 0 ? value : value.substring(from));
   }
 
   /** What stands for a character in HTML; null where it stands for itself. */

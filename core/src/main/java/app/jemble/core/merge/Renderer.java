@@ -53,7 +53,8 @@ public final class Renderer {
   }
 
   private void renderAll(List<Part> parts) {
-    for (Part part : parts) {
+    for (int i = 0; i < parts.size(); i++) {
+      Part part = parts.get(i);
       if (part instanceof Part.Fixed fixed) {
         out.append(fixed.text());
       } else if (part instanceof Part.MergeField field) {

@@ -11,7 +11,7 @@ import java.util.Set;
  */
 public record Template(List<Part> parts) {
 
-  private static final int A_VALUE = 16;
+  private static final int A_VALUE = 24;
 
   public Template {
     parts = List.copyOf(parts);
