@@ -100,9 +100,9 @@
                 <span class="text-[0.8rem] font-semibold whitespace-nowrap text-kelp"
                   >own wording</span
                 >
-              {:else if person.notes.length}
+              {:else if person.notes[0]}
                 <span class="text-[0.8rem] font-semibold whitespace-nowrap text-ochre">
-                  {person.notes.join(', ')}
+                  {person.notes[0]}{person.notes.length > 1 ? ` +${person.notes.length - 1}` : ''}
                 </span>
               {/if}
             </span>

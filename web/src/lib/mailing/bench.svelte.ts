@@ -4,6 +4,28 @@ import { forget, keepAside, keptAside, type Aside } from './aside';
 
 const PAUSE = 500;
 
+/** What is written of a mailing, besides its version and the template it began from. */
+const WRITTEN = [
+  'name',
+  'subject',
+  'body',
+  'topicId',
+  'letterheadId',
+  'promotional',
+  'voice',
+  'repliesTo',
+  'replyColleague',
+  'private',
+  'recordEach',
+  'parts',
+  'leaveParts',
+  'picks',
+  'leftOut',
+  'startWall',
+  'countOpens',
+  'countClicks'
+] as const;
+
 /** One mailing on the bench: what is written is saved by itself, a moment after the last key. */
 export class BenchState {
   mailing = $state.raw<Bench>() as Bench;
@@ -56,45 +78,7 @@ export class BenchState {
 
   #show(mailing: Bench) {
     this.mailing = mailing;
-    const {
-      name,
-      subject,
-      body,
-      topicId,
-      letterheadId,
-      promotional,
-      voice,
-      repliesTo,
-      replyColleague,
-      recordEach,
-      parts,
-      leaveParts,
-      picks,
-      leftOut,
-      startWall,
-      countOpens,
-      countClicks
-    } = mailing;
-    Object.assign(this, {
-      name,
-      subject,
-      body,
-      topicId,
-      letterheadId,
-      promotional,
-      voice,
-      repliesTo,
-      replyColleague,
-      private: mailing.private,
-      recordEach,
-      parts,
-      leaveParts,
-      picks,
-      leftOut,
-      startWall,
-      countOpens,
-      countClicks
-    });
+    Object.assign(this, Object.fromEntries(WRITTEN.map((what) => [what, mailing[what]])));
     this.saving = 'saved';
     this.trouble = null;
     this.revision++;

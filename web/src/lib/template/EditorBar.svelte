@@ -56,7 +56,7 @@
       mark('List', 'List', '', editor.isActive('bulletList'), () =>
         chain().toggleBulletList().run()
       ),
-      mark('Numbered list', '1. 2.', '', editor.isActive('orderedList'), () =>
+      mark('Numbered list', '1.', '', editor.isActive('orderedList'), () =>
         chain().toggleOrderedList().run()
       )
     ];

@@ -12,6 +12,7 @@
   import FieldGroups from '$lib/people/FieldGroups.svelte';
   import History from '$lib/people/History.svelte';
   import MergeDialog from '$lib/people/MergeDialog.svelte';
+  import PersonPicture from '$lib/people/PersonPicture.svelte';
   import { personQuery } from '$lib/people/person';
   import ReachLine from '$lib/people/ReachLine.svelte';
   import { session } from '$lib/session/session.svelte';
@@ -92,7 +93,10 @@
   {/each}
   <ReachLine reach={person.reach} introducedBy={person.introducedBy} />
   <div class="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-3.5 max-lg:grid-cols-1">
-    <div class="flex flex-col gap-3.5"><FieldGroups {person} {mayChange} /></div>
+    <div class="flex flex-col gap-3.5">
+      <PersonPicture {person} {mayChange} />
+      <FieldGroups {person} {mayChange} />
+    </div>
     <div class="flex flex-col gap-3.5">
       <Panel title="Between us">
         <div class="px-3.5 py-3">

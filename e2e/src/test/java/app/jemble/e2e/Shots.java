@@ -1,6 +1,8 @@
 package app.jemble.e2e;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
@@ -98,9 +100,12 @@ public class Shots extends BrowserTest {
     page.keyboard().press("{");
     page.keyboard().type("organisation");
     page.keyboard().press("Enter");
-    page.getByText("Set a fallback").first().waitFor();
+    Locator fallback =
+        page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Set a fallback").setExact(true));
+    fallback.first().waitFor();
     page.getByText("Show them").first().click();
-    page.getByText("Set a fallback").first().click();
+    fallback.first().click();
     page.keyboard().type("your crew");
     shoot("check");
     page.keyboard().press("Escape");

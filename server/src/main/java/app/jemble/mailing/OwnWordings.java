@@ -1,16 +1,13 @@
 package app.jemble.mailing;
 
 import app.jemble.account.AccountService;
-import app.jemble.core.merge.TemplateError;
-import app.jemble.core.merge.TemplateParser;
 import app.jemble.core.message.LetterText;
+import app.jemble.core.message.LetterText.Wording;
 import app.jemble.core.message.SafeHtml;
 import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -67,7 +64,7 @@ class OwnWordings {
     Mailing mailing = mailings.draft(mailingId);
     String soundSubject = subject == null ? "" : subject;
     String soundBody = SafeHtml.clean(body == null ? "" : body);
-    errors(soundSubject, soundBody).stream()
+    LetterText.errors(new Wording(soundSubject, soundBody), workspace.fields()).stream()
         .findFirst()
         .ifPresent(
             e -> {
@@ -90,19 +87,5 @@ class OwnWordings {
     } else {
       mapper.drop(mailingId, personId);
     }
-  }
-
-  private List<TemplateError> errors(String subject, String body) {
-    List<TemplateError> errors =
-        new ArrayList<>(
-            TemplateParser.parse(subject, TemplateParser.Kind.HEADER, workspace.fields()).errors());
-    errors.addAll(
-        TemplateParser.parse(
-                body,
-                TemplateParser.Kind.HTML,
-                workspace.fields(),
-                Map.of(LetterText.SIGNATURE, ""))
-            .errors());
-    return errors;
   }
 }

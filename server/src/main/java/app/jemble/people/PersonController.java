@@ -6,6 +6,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -13,6 +14,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** One person, and acts on many. */
@@ -24,6 +26,9 @@ class PersonController {
   record NewPerson(Map<String, String> values) {}
 
   record PersonAdded(long id) {}
+
+  /** A picture that was put on record before; null for none. */
+  record PersonPicture(@Schema(nullable = true) String key) {}
 
   /**
    * @param version the number of the last change that the writer has seen
@@ -91,6 +96,13 @@ class PersonController {
     PersonService.Saved saved = people.change(id, change.version(), given(change.values()));
     return new PersonSaved(
         saved.version(), saved.act(), told(saved.conflicts()), told(saved.meanwhile()));
+  }
+
+  /** Gives somebody a picture, or with null takes it off. */
+  @PutMapping("/{id}/picture")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void picture(@PathVariable long id, @RequestBody PersonPicture picture) {
+    people.picture(id, picture.key());
   }
 
   @PostMapping("/{id}/merge")

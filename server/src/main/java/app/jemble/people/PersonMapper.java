@@ -16,6 +16,9 @@ interface PersonMapper {
       affectData = true)
   long add(@Param("kind") String kind, @Param("at") Instant at);
 
+  @Update("update person set picture_key = #{key} where id = #{id} and archived_at is null")
+  int picture(@Param("id") long id, @Param("key") String key);
+
   @Select("select name from person where id = #{id}")
   String name(long id);
 

@@ -27,6 +27,7 @@ class PersonPage {
    * @param version the number of the last change, to be given back with the next one
    * @param archivedAt when they were put away, or null
    * @param mergedInto the person this record became part of, or null
+   * @param pictureKey the key of their picture, or null
    * @param likely others who may be the same person
    */
   record Person(
@@ -37,6 +38,7 @@ class PersonPage {
       @Schema(nullable = true) Instant archivedAt,
       @Schema(nullable = true) PersonName mergedInto,
       @Schema(nullable = true) PersonName introducedBy,
+      @Schema(nullable = true) String pictureKey,
       List<PersonField> fields,
       List<ChannelReach> reach,
       List<OfficeHeld> offices,
@@ -144,6 +146,7 @@ class PersonPage {
         head.archivedAt(),
         named(head.mergedInto(), head.mergedIntoName()),
         named(head.introducedBy(), head.introducedByName()),
+        head.pictureKey(),
         fields(id, head.archivedAt() != null),
         reach(head),
         mapper.offices(id),

@@ -22,6 +22,7 @@ interface PersonPageMapper {
       boolean askedNot,
       boolean doNotWrite,
       Instant archivedAt,
+      String pictureKey,
       Long mergedInto,
       String mergedIntoName,
       Long introducedBy,
@@ -44,7 +45,7 @@ interface PersonPageMapper {
                   then concat_ws(', ', p.address_street, p.address_postcode, p.address_place, p.address_country) end
                as postal,
              p.asked_not, p.suppressed as do_not_write, p.archived_at,
-             p.merged_into, into_one.name as merged_into_name,
+             p.picture_key, p.merged_into, into_one.name as merged_into_name,
              p.introduced_by, by_one.name as introduced_by_name
       from person p
       left join person into_one on into_one.id = p.merged_into

@@ -10,6 +10,7 @@ import app.jemble.core.record.FieldReader;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.FieldValue;
+import app.jemble.picture.PictureService;
 import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
@@ -47,6 +48,7 @@ public class PersonService {
 
   private final ChangeService changes;
   private final PersonMapper mapper;
+  private final PictureService pictures;
   private final WorkspaceService workspace;
   private final AccountService accounts;
   private final Clock clock;
@@ -54,14 +56,28 @@ public class PersonService {
   PersonService(
       ChangeService changes,
       PersonMapper mapper,
+      PictureService pictures,
       WorkspaceService workspace,
       AccountService accounts,
       Clock clock) {
     this.changes = changes;
     this.mapper = mapper;
+    this.pictures = pictures;
     this.workspace = workspace;
     this.accounts = accounts;
     this.clock = clock;
+  }
+
+  /** Gives somebody a picture that is on record, or with null takes it off. */
+  @Transactional
+  void picture(long id, String key) {
+    accounts.currentWriter();
+    if (key != null && pictures.find(key).isEmpty()) {
+      throw Problem.wrong("key", "There is no such picture; choose it again.");
+    }
+    if (mapper.picture(id, key) == 0) {
+      throw Problem.notFound("There is no such person any more, or they are archived.");
+    }
   }
 
   /** Adds a person; answers the id. */

@@ -1,9 +1,8 @@
 package app.jemble.template;
 
 import app.jemble.account.AccountService;
-import app.jemble.core.merge.TemplateError;
-import app.jemble.core.merge.TemplateParser;
 import app.jemble.core.message.LetterText;
+import app.jemble.core.message.LetterText.Wording;
 import app.jemble.core.message.SafeHtml;
 import app.jemble.letterhead.LetterheadService;
 import app.jemble.workspace.Problem;
@@ -13,9 +12,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -145,21 +142,6 @@ public class TemplateService {
     mapper.remove(id);
   }
 
-  /** What is wrong with a template's texts; empty when it can be used. */
-  private List<String> errors(String subject, String body) {
-    List<TemplateError> errors =
-        new ArrayList<>(
-            TemplateParser.parse(subject, TemplateParser.Kind.HEADER, workspace.fields()).errors());
-    errors.addAll(
-        TemplateParser.parse(
-                body,
-                TemplateParser.Kind.HTML,
-                workspace.fields(),
-                Map.of(LetterText.SIGNATURE, ""))
-            .errors());
-    return errors.stream().map(TemplateError::sentence).toList();
-  }
-
   private TemplateDraft sound(TemplateDraft draft, long id) {
     String name = draft.name() == null ? "" : draft.name().strip();
     if (name.isEmpty()) {
@@ -185,10 +167,12 @@ public class TemplateService {
     }
     String subject = draft.subject() == null ? "" : draft.subject();
     String body = SafeHtml.clean(draft.body() == null ? "" : draft.body());
-    List<String> errors = errors(subject, body);
-    if (!errors.isEmpty()) {
-      throw Problem.wrong("body", errors.get(0));
-    }
+    LetterText.errors(new Wording(subject, body), workspace.fields()).stream()
+        .findFirst()
+        .ifPresent(
+            e -> {
+              throw Problem.wrong("body", e.sentence());
+            });
     return new TemplateDraft(
         name,
         label,

@@ -362,6 +362,27 @@ public class WritingTest extends ServerTest {
   }
 
   @Test
+  public void eachPersonsOwnPictureIsTheirsAndWhoHasNoneIsNamed() {
+    long bea = addPerson("Bea", "Picture", "pic@okonjo.example");
+    long dov = addPerson("Dov", "Picture", "nopic@okonjo.example");
+    String key =
+        api.upload("/api/pictures?name=bea.png", picture(40, 40, "png"))
+            .json()
+            .get("key")
+            .asString();
+    String path = "/api/people/" + bea + "/picture";
+    assertThat(api.put(path, Map.of("key", "no-such-picture-here")).status()).isEqualTo(422);
+    assertThat(api.put(path, Map.of("key", key)).status()).isEqualTo(204);
+    assertThat(api.get("/api/people/" + bea).json().get("pictureKey").asString()).isEqualTo(key);
+    String body = "<p><img src=\"{{picture}}\" alt=\"{{name}}\"></p>";
+    long mailing = draft(List.of(bea, dov), "Your picture", body);
+    JsonNode proof = api.get("/api/mailings/" + mailing + "/proofs/" + bea).json();
+    assertThat(proof.get("html").asString()).contains("/pictures/" + key);
+    assertThat(api.get("/api/mailings/" + mailing + "/look").json().get("findings").toString())
+        .contains("1 of 2 has no picture");
+  }
+
+  @Test
   public void aPrivateMailingIsItsSendersAlone() {
     long person = addPerson("A", "Private", "private@okonjo.example");
     long mailing = draft(List.of(person), "Secret plans", "<p>x</p>");

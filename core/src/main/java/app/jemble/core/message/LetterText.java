@@ -70,6 +70,15 @@ public record LetterText(
   /** The name by which the signature is put into a body. */
   public static final String SIGNATURE = "signature";
 
+  /** What is wrong with a wording, whoever will sign it. */
+  public static List<TemplateError> errors(Wording wording, FieldCatalogue fields) {
+    List<TemplateError> errors =
+        new ArrayList<>(TemplateParser.parse(wording.subject(), Kind.HEADER, fields).errors());
+    errors.addAll(
+        TemplateParser.parse(wording.body(), Kind.HTML, fields, Map.of(SIGNATURE, "")).errors());
+    return errors;
+  }
+
   /** Reads a wording; errors are those of the text as it was written. */
   public static Prepared prepare(Wording wording, Looks looks, FieldCatalogue fields) {
     TemplateParser.Parsed subject = TemplateParser.parse(wording.subject(), Kind.HEADER, fields);

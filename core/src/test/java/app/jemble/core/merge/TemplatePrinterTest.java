@@ -4,7 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.core.merge.TemplateParser.Kind;
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.FieldValue;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import org.testng.annotations.DataProvider;
@@ -42,6 +48,36 @@ public class TemplatePrinterTest {
           .as("%s printed as %s", text, printed)
           .isEqualTo(anywhere(first.parts()));
       assertThat(TemplatePrinter.print(second, kind)).isEqualTo(printed);
+    }
+  }
+
+  /** Property: a template that was read is rendered for whatever is known of a person. */
+  @Test(dataProvider = "kinds")
+  public void whatWasReadIsRenderedForAnyValues(Kind kind) {
+    Random random = new Random(17 + kind.ordinal());
+    List<FieldValue> values =
+        List.of(
+            FieldValue.EMPTY,
+            FieldValue.text("a < b"),
+            new FieldValue.Amount(new BigDecimal("-1E+3")),
+            FieldValue.money(BigDecimal.ZERO, "JPY"),
+            FieldValue.day(LocalDate.MIN),
+            FieldValue.day(LocalDate.of(2024, 2, 29)),
+            FieldValue.moment(Instant.EPOCH),
+            new FieldValue.Flag(false),
+            FieldValue.tags(List.of("a", "b")),
+            FieldValue.picture("abc"));
+    List<Locale> languages =
+        List.of(Locale.UK, Locale.JAPAN, Locale.forLanguageTag("ar"), Locale.ROOT);
+    for (int i = 0; i < TEMPLATES; i++) {
+      Template template = parse(template(random, kind, 0), kind);
+      Renderer.Rendered rendered =
+          Renderer.render(
+              template,
+              field -> values.get(random.nextInt(values.size())),
+              languages.get(random.nextInt(languages.size())),
+              ZoneId.of("Pacific/Apia"));
+      assertThat(rendered.text()).doesNotContain("{{#", "{{/", "{{!");
     }
   }
 
