@@ -46,6 +46,11 @@ describe('body', () => {
       '<p>a</p><div data-put-in="signature"></div>'
     );
   });
+  it('leaves out the empty line at the end', () => {
+    expect(fromEditor('<p>a</p><p></p><p></p>')).toBe('<p>a</p>');
+    expect(fromEditor('<p></p>')).toBe('<p></p>');
+    expect(fromEditor('<p></p><p>a</p>')).toBe('<p></p><p>a</p>');
+  });
   it('reads parts that show words', () => {
     expect(fromEditor('<p><span data-merge="plan" class="merge-field">plan</span></p>')).toBe(
       '<p>{{plan}}</p>'

@@ -85,7 +85,8 @@ function pieceToEditor(piece: Piece): string {
 /** The text form of the editor's HTML. */
 export function fromEditor(html: string): string {
   const passages: string[] = [];
-  return html
+  // The empty line that the editor keeps at its end, to write on, is no part of the letter.
+  return (html.replace(/(?:<p><\/p>)+$/, '') || html)
     .replace(span, (_, inside: string) => `{{${escapeText(unescape(inside))}}}`)
     .replace(/<div data-put-in="(\w+)"[^>]*><\/div>/g, '{{&gt; $1}}')
     .replace(/<div data-passage="([#^])([^"]*)"[^>]*>|<\/div>/g, (whole, sign, name) => {
