@@ -15,18 +15,25 @@
   }));
   const letterheads = createQuery(letterheadsQuery);
   const topics = createQuery(topicsQuery);
+  /** All three are read at once: a question that nobody has looked at does not say that it is answered. */
+  const known = $derived({
+    error: query.error,
+    template: query.data,
+    letterheads: letterheads.data,
+    topics: topics.data
+  });
   const usual = $derived({
-    letterheadId: letterheads.data?.[0]?.id ?? null,
-    topicId: topics.data?.[0]?.id ?? 0
+    letterheadId: known.letterheads?.[0]?.id ?? null,
+    topicId: known.topics?.[0]?.id ?? 0
   });
 </script>
 
-{#if query.error}
-  <Trouble error={query.error} onretry={() => query.refetch()} />
-{:else if letterheads.data && topics.data}
+{#if known.error}
+  <Trouble error={known.error} onretry={() => query.refetch()} />
+{:else if known.letterheads && known.topics}
   {#if id === null}
     {#key 'new'}<TemplateForm template={null} {...usual} />{/key}
-  {:else if query.data}
-    {#key query.data.id}<TemplateForm template={query.data} {...usual} />{/key}
+  {:else if known.template}
+    {#key known.template.id}<TemplateForm template={known.template} {...usual} />{/key}
   {/if}
 {/if}
