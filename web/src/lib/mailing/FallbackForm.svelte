@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { Input } from 'flowbite-svelte';
   import type { BenchState } from './bench.svelte';
   import { setFallback } from './mends';
 
@@ -27,12 +26,11 @@
 
 <form class="mt-1.5 flex flex-wrap items-center gap-2" onsubmit={set} {@attach focusFirst}>
   <span>Where there is no {field.replace(/[_.]/g, ' ')}, write</span>
-  <Input
-    bind:value={words}
-    size="sm"
-    class="w-44"
+  <input
+    class="w-44 rounded-md border-line bg-card px-2 py-0.5"
     aria-label={`Fallback for ${field}`}
-    onkeydown={(e: KeyboardEvent) => e.key === 'Escape' && onclose()}
+    bind:value={words}
+    onkeydown={(e) => e.key === 'Escape' && onclose()}
   />
   <button type="submit" class="font-semibold text-kelp hover:underline">Set it</button>
   <button type="button" class="text-soft hover:underline" onclick={onclose}>Not now</button>
