@@ -15,8 +15,6 @@ import tools.jackson.databind.ObjectMapper;
 @Component
 class AudienceParts {
 
-  static final int MOST_PARTS = 20;
-
   /**
    * One part.
    *

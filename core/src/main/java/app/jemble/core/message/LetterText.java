@@ -6,7 +6,6 @@ import app.jemble.core.merge.TemplateParser;
 import app.jemble.core.merge.TemplateParser.Kind;
 import app.jemble.core.record.FieldCatalogue;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -165,12 +164,10 @@ public record LetterText(
 
   /** Every field of the records that it asks for, in order of first use. */
   public Set<String> fields() {
-    Map<String, Boolean> names = new LinkedHashMap<>();
-    subject.fields().forEach(f -> names.put(f, true));
-    html.fields().forEach(f -> names.put(f, true));
-    text.fields().forEach(f -> names.put(f, true));
-    links.forEach(link -> link.fields().forEach(f -> names.put(f, true)));
-    Set<String> fields = new LinkedHashSet<>(names.keySet());
+    Set<String> fields = new LinkedHashSet<>(subject.fields());
+    fields.addAll(html.fields());
+    fields.addAll(text.fields());
+    links.forEach(link -> fields.addAll(link.fields()));
     fields.removeIf(f -> f.startsWith("message.") || f.equals(MessageFields.LEAVE));
     return fields;
   }
