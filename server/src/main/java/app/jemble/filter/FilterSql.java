@@ -33,13 +33,23 @@ public final class FilterSql {
    * @param text with a placeholder {@code #{sql.params[i]}} for each parameter
    * @param joins the aliases of the tables beside person that it speaks of
    * @param readsEverything whether no index can help, so that it takes seconds among a million
+   * @param around where the ids of the people stand, once or several times each, when the filter
+   *     asks for nothing but a record around them; else null
    */
   public record Fragment(
-      String text, List<Object> params, Set<String> joins, boolean readsEverything) {
+      String text, List<Object> params, Set<String> joins, boolean readsEverything, Around around) {
 
     /** Nobody. */
-    public static final Fragment NOBODY = new Fragment("false", List.of(), Set.of(), false);
+    public static final Fragment NOBODY = new Fragment("false", List.of(), Set.of(), false, null);
   }
+
+  /**
+   * Records that by themselves say who is picked.
+   *
+   * @param personId the column of their people; null in it is nobody
+   * @param from tables and conditions, from the word "from" on
+   */
+  public record Around(String personId, String from) {}
 
   private final List<Object> params = new ArrayList<>();
   private final Set<String> joins = new TreeSet<>();
@@ -63,8 +73,29 @@ public final class FilterSql {
   public static Fragment of(Related kind, Filter filter, AsOf asOf) {
     FilterSql sql = new FilterSql(asOf, kind);
     String text = sql.phrase(filter);
+    Around around = kind == null ? sql.around(filter) : null;
     return new Fragment(
-        text, Collections.unmodifiableList(sql.params), Set.copyOf(sql.joins), sql.readsEverything);
+        text,
+        Collections.unmodifiableList(sql.params),
+        Set.copyOf(sql.joins),
+        sql.readsEverything,
+        around);
+  }
+
+  /** The same parameters once more, behind those of the filter itself. */
+  private Around around(Filter filter) {
+    if (filter instanceof Filter.Group group
+        && group.match() != Filter.Match.NONE
+        && group.parts().size() == 1) {
+      return around(group.parts().get(0));
+    }
+    if (filter instanceof Filter.Has has && has.atLeast() == 1) {
+      String which = RelatedTables.counts(has.kind()) + " and " + where(has.kind(), has.where());
+      return new Around(
+          RelatedTables.personId(has.kind()),
+          "from " + RelatedTables.from(has.kind()) + " where " + which);
+    }
+    return null;
   }
 
   private String phrase(Filter filter) {
@@ -100,16 +131,20 @@ public final class FilterSql {
   }
 
   private String related(Related wanted, Filter.Group where) {
-    Related outer = kind;
-    kind = wanted;
-    String condition = phrase(where);
-    kind = outer;
     return "from "
         + RelatedTables.from(wanted)
         + " where "
         + RelatedTables.ofPerson(wanted)
         + " and "
-        + condition;
+        + where(wanted, where);
+  }
+
+  private String where(Related wanted, Filter.Group where) {
+    Related outer = kind;
+    kind = wanted;
+    String condition = phrase(where);
+    kind = outer;
+    return condition;
   }
 
   /** Never null in SQL: an empty value gives true or false, so that "not" means what it says. */

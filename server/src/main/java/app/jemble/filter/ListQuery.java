@@ -85,6 +85,16 @@ public record ListQuery(
         limit);
   }
 
+  /** Whether all people on record are meant whom the filter picks. */
+  boolean isWhole() {
+    return kind == null
+        && picks == null
+        && leftOut == null
+        && reach == null
+        && fromId == null
+        && !archived;
+  }
+
   String tallyBy() {
     return ListSql.tallyBy(kind);
   }

@@ -184,6 +184,9 @@ public final class ListSql {
 
   /** How many records there are of each value of a column; the null value stands for none. */
   public static String tally(ListQuery query) {
+    if (query.isWhole() && query.sql().around() != null) {
+      return tallyAround(query.sql());
+    }
     return "select ("
         + query.tallyBy()
         + ")::text as part, count(*) as records\n"
@@ -191,6 +194,27 @@ public final class ListSql {
         + where(query)
         + (query.fromId() == null ? "" : "\nand p.id >= #{fromId} and p.id < #{toId}")
         + "\ngroup by 1";
+  }
+
+  /**
+   * The records around people are fewer than the people, so those who can be written to are counted
+   * there, without all others, who stand in an index of their own.
+   */
+  private static String tallyAround(FilterSql.Fragment sql) {
+    return """
+        with apart as materialized (
+          select case when p.archived_at is null then p.reach end as part, count(*) as records
+          from person p
+          where (p.reach <> 'READY' or p.archived_at is not null) and %s
+          group by 1
+        ), ready as (
+          select count(distinct %s) - (select coalesce(sum(records), 0) from apart) as records
+          %s
+        )
+        select part, records from apart where part is not null
+        union all
+        select 'READY', records from ready where records > 0"""
+        .formatted(sql.text(), sql.around().personId(), sql.around().from());
   }
 
   /** What the tally of a list splits its records by. */

@@ -41,14 +41,23 @@ final class RelatedTables {
     };
   }
 
-  /** Only what was sent counts as a message. */
-  static String ofPerson(Related kind) {
+  /** Whose a record is. */
+  static String personId(Related kind) {
     return switch (kind) {
-      case QUOTE -> "q.person_id = p.id";
-      case TASK -> "t.person_id = p.id";
-      case EVENT -> "a.person_id = p.id";
-      case OFFICE -> "f.person_id = p.id";
-      case MESSAGE -> "s.person_id = p.id and s.state = 'sent'";
+      case QUOTE -> "q.person_id";
+      case TASK -> "t.person_id";
+      case EVENT -> "a.person_id";
+      case OFFICE -> "f.person_id";
+      case MESSAGE -> "s.person_id";
     };
+  }
+
+  /** That a record counts at all: of messages, only what was sent. */
+  static String counts(Related kind) {
+    return kind == Related.MESSAGE ? "s.state = 'sent'" : "true";
+  }
+
+  static String ofPerson(Related kind) {
+    return personId(kind) + " = p.id and " + counts(kind);
   }
 }
