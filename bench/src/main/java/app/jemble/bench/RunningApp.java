@@ -2,11 +2,13 @@ package app.jemble.bench;
 
 import app.jemble.Api;
 import app.jemble.JembleApplication;
+import app.jemble.filter.ListService;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.ObjectMapper;
 
 /** The application with the demo's data, on the database that JEMBLE_DB_URL names. */
 final class RunningApp implements AutoCloseable {
@@ -14,6 +16,8 @@ final class RunningApp implements AutoCloseable {
   private final ConfigurableApplicationContext context;
   final JdbcClient sql;
   final Api api;
+  final ListService lists;
+  final ObjectMapper json;
 
   RunningApp(int people, String... settings) {
     List<String> all =
@@ -28,6 +32,8 @@ final class RunningApp implements AutoCloseable {
     all.addAll(List.of(settings));
     context = SpringApplication.run(JembleApplication.class, all.toArray(String[]::new));
     sql = context.getBean(JdbcClient.class);
+    lists = context.getBean(ListService.class);
+    json = context.getBean(ObjectMapper.class);
     api = new Api("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
     api.signIn("orla", "lowen-quay");
   }

@@ -247,19 +247,31 @@ interface ImportMapper {
       """)
   List<BadRow> bad(@Param("id") long id, @Param("after") int after, @Param("limit") int limit);
 
+  /** Where a row does not say which kind of person it is, it is of the given kind. */
+  @Select(
+      """
+      select row_no, person_id, (jsonb_build_object('kind', #{kind}::text) || values)::text as values
+      from import_row
+      where run_id = #{id} and outcome = 'new' and row_no > #{after}
+      order by row_no
+      limit #{limit}
+      """)
+  List<ReadRow> newRows(
+      @Param("id") long id,
+      @Param("kind") String kind,
+      @Param("after") int after,
+      @Param("limit") int limit);
+
   @Select(
       """
       select row_no, person_id, values::text as values
       from import_row
-      where run_id = #{id} and outcome = #{outcome} and row_no > #{after}
+      where run_id = #{id} and outcome = 'changed' and row_no > #{after}
       order by row_no
       limit #{limit}
       """)
-  List<ReadRow> rows(
-      @Param("id") long id,
-      @Param("outcome") String outcome,
-      @Param("after") int after,
-      @Param("limit") int limit);
+  List<ReadRow> changedRows(
+      @Param("id") long id, @Param("after") int after, @Param("limit") int limit);
 
   @Select(
       """

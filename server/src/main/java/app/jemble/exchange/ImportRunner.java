@@ -15,11 +15,12 @@ import java.util.function.IntConsumer;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Takes the sound rows of a checked import into the records, as one act. */
 @Service
 class ImportRunner {
+
+  private static final String ORGANISATION = "organisation.name";
 
   private final ImportMapper mapper;
   private final ChangeService changes;
@@ -44,7 +45,7 @@ class ImportRunner {
   void run(long batch, ImportRun run, ImportChoices choices, IntConsumer progress) {
     FieldCatalogue fields = workspace.fields();
     int done = addNew(batch, run, choices, fields, progress);
-    change(batch, run, fields, done, progress);
+    change(batch, run, choices, fields, done, progress);
     if (choices.list() != null) {
       lists.add(batch, choices.list(), mapper.knownPeople(run.id()));
     }
@@ -60,12 +61,13 @@ class ImportRunner {
     int after = 0;
     int done = 0;
     while (true) {
-      List<ImportMapper.ReadRow> rows = mapper.rows(run.id(), "new", after, ImportChecker.CHUNK);
+      List<ImportMapper.ReadRow> rows =
+          mapper.newRows(run.id(), choices.kind(), after, ImportChecker.CHUNK);
       if (rows.isEmpty()) {
         return done;
       }
-      List<String> values = rows.stream().map(r -> withKind(r.values(), choices.kind())).toList();
-      needOrganisations(values);
+      List<String> values = rows.stream().map(ImportMapper.ReadRow::values).toList();
+      needOrganisations(choices, values);
       List<Long> people = changes.addEach(batch, mapped, values);
       if (choices.list() != null) {
         lists.add(batch, choices.list(), people);
@@ -76,15 +78,13 @@ class ImportRunner {
     }
   }
 
-  private String withKind(String values, String kind) {
-    ObjectNode row = (ObjectNode) json.readTree(values);
-    return row.has("kind") ? values : row.put("kind", kind).toString();
-  }
-
-  private void needOrganisations(List<String> values) {
+  private void needOrganisations(ImportChoices choices, List<String> values) {
+    if (!choices.columns().contains(ORGANISATION)) {
+      return;
+    }
     Set<String> names = new TreeSet<>();
     for (String row : values) {
-      JsonNode name = json.readTree(row).get("organisation.name");
+      JsonNode name = json.readTree(row).get(ORGANISATION);
       if (name != null) {
         names.add(name.asString());
       }
@@ -107,16 +107,20 @@ class ImportRunner {
   }
 
   private void change(
-      long batch, ImportRun run, FieldCatalogue fields, int before, IntConsumer progress) {
+      long batch,
+      ImportRun run,
+      ImportChoices choices,
+      FieldCatalogue fields,
+      int before,
+      IntConsumer progress) {
     int after = 0;
     int done = before;
     while (true) {
-      List<ImportMapper.ReadRow> rows =
-          mapper.rows(run.id(), "changed", after, ImportChecker.CHUNK);
+      List<ImportMapper.ReadRow> rows = mapper.changedRows(run.id(), after, ImportChecker.CHUNK);
       if (rows.isEmpty()) {
         return;
       }
-      needOrganisations(rows.stream().map(ImportMapper.ReadRow::values).toList());
+      needOrganisations(choices, rows.stream().map(ImportMapper.ReadRow::values).toList());
       changeEach(batch, rows, fields);
       after = rows.get(rows.size() - 1).rowNo();
       done += rows.size();

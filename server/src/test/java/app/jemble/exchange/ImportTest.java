@@ -231,6 +231,26 @@ public class ImportTest extends ServerTest {
   }
 
   @Test
+  public void whoIsNotToBeWrittenToStaysSoWhenTakenIn() {
+    sql.sql("insert into do_not_write (email_key, reason, since) values (?, 'hard return', now())")
+        .param("gone@import.example")
+        .update();
+    long id = upload("email,first name\nGone@Import.example,Gus\nhere@import.example,Hana\n");
+    assertCounts(check(id), 2, 0, 0, 0);
+    run(id);
+    assertThat(reach("Gus")).isEqualTo("DO_NOT_WRITE");
+    assertThat(reach("Hana")).isEqualTo("READY");
+  }
+
+  private String reach(String firstName) {
+    return sql.sql(
+            "select reach from person where first_name = ? and email ilike '%@import.example'")
+        .param(firstName)
+        .query(String.class)
+        .single();
+  }
+
+  @Test
   public void twoPeopleWhoFitARowAreLeftToAPerson() {
     addPerson("Twin", "One", "twin@quay.example");
     addPerson("Twin", "Two", "twin@quay.example");
