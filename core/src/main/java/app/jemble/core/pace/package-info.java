@@ -1,2 +1,2 @@
-/** When messages leave. Read {@link app.jemble.core.pace.WallClock} first. */
+/** When messages leave. Read {@link app.jemble.core.pace.Planner} first. */
 package app.jemble.core.pace;

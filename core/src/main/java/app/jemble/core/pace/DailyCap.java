@@ -1,0 +1,25 @@
+package app.jemble.core.pace;
+
+import java.time.LocalDate;
+import java.util.Map;
+
+/**
+ * At most so many messages a calendar day of the workspace's zone.
+ *
+ * @param name whose cap, as people say it: "Orla Finch", "the workspace", "the mail service"
+ * @param most 0 or more
+ * @param taken what other mailings hold of it, by day
+ */
+public record DailyCap(String name, long most, Map<LocalDate, Long> taken) {
+  public DailyCap {
+    taken = Map.copyOf(taken);
+    if (most < 0) {
+      throw new IllegalArgumentException("A cap is no less than nothing.");
+    }
+  }
+
+  /** How many more messages fit into a day. */
+  long left(LocalDate day) {
+    return Math.max(0, most - taken.getOrDefault(day, 0L));
+  }
+}
