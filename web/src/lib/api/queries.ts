@@ -48,10 +48,24 @@ export const mailingsQuery = () => ({
   queryFn: () => answer(api.GET('/api/mailings'))
 });
 
+/** Hours and caps of the workspace. */
+export const sendingQuery = () => ({
+  queryKey: ['sending'],
+  queryFn: () => answer(api.GET('/api/sending')),
+  staleTime: SELDOM
+});
+
 /** What came back on one mailing. */
 export const summaryQuery = (mailingId: number) => ({
   queryKey: ['summary', mailingId],
   queryFn: () => answer(api.GET('/api/responses/{mailingId}', { params: { path: { mailingId } } })),
+  refetchInterval: 2000
+});
+
+/** How a released mailing goes, hour by hour. */
+export const runQuery = (mailingId: number) => ({
+  queryKey: ['run', mailingId],
+  queryFn: () => answer(api.GET('/api/mailings/{id}/run', { params: { path: { id: mailingId } } })),
   refetchInterval: 2000
 });
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { fieldsQuery, topicsQuery } from '$lib/api/queries';
   import type { AudiencePerson, Bench } from '$lib/api/types';
+  import { planQuestion } from '$lib/plan/planQuestion.svelte';
   import { keys } from '$lib/keys/keys.svelte';
   import { session } from '$lib/session/session.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -49,6 +50,12 @@
     () => chosen
   );
   const { look, audience, proof } = asked;
+  const sheet = planQuestion(() => ({
+    id: mailing.id,
+    plan: bench.plan,
+    since: look.dataUpdatedAt,
+    enabled: bench.isDraft && look.isSuccess
+  }));
   const list = $derived(asked.list);
   const current = $derived(asked.current);
   const place = $derived(list.findIndex((p) => isChosen(p, current)) + 1);
@@ -192,18 +199,13 @@
 {#if bench.isDraft}
   <RunSheet
     {bench}
-    look={look.data}
+    sheet={sheet.data}
     {editable}
     ondiscard={() => acts.discard()}
     onoptions={() => (open = 'options')}
   />
 {:else}
-  <UnderWay
-    mailing={bench.mailing}
-    busy={acts.busy}
-    ontakeback={() => acts.takeBack()}
-    onwithdraw={() => acts.withdraw()}
-  />
+  <UnderWay mailing={bench.mailing} {acts} />
 {/if}
 <AudienceDialog
   bind:open={() => open === 'audience', (is) => (open = is ? 'audience' : null)}
@@ -218,7 +220,8 @@
   <ReleaseDialog
     bind:open={() => open === 'release', (is) => (open = is ? 'release' : null)}
     look={look.data}
-    startWall={bench.startWall}
+    sheet={sheet.data}
+    plan={bench.plan}
     busy={acts.busy}
     onrelease={release}
   />

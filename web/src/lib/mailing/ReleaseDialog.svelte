@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Look } from '$lib/api/types';
-  import { wallTime, zoneCity } from '$lib/format/dates';
+  import type { Look, PlanView, SendPlan } from '$lib/api/types';
+  import { dayAndTime, zoneCity } from '$lib/format/dates';
   import { count, messages, people } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -10,13 +10,24 @@
   interface Props {
     open: boolean;
     look: Look;
-    startWall: string | null;
+    sheet: PlanView | undefined;
+    plan: SendPlan;
     busy: boolean;
     onrelease: () => void;
   }
 
-  let { open = $bindable(), look, startWall, busy, onrelease }: Props = $props();
+  let { open = $bindable(), look, sheet, plan, busy, onrelease }: Props = $props();
   const stop = $derived(blockers(look));
+  const when = $derived.by(() => {
+    if (!sheet?.first || !sheet.last) return '';
+    if (!plan.startWall && sheet.waves === 1)
+      return 'They leave as soon as they are no longer held.';
+    const first = dayAndTime(sheet.first, session.zone);
+    const city = zoneCity(session.zone);
+    if (sheet.waves === 1) return `They leave ${first}, ${city} time.`;
+    const last = dayAndTime(sheet.last, session.zone);
+    return `They leave from ${first} to ${last}, in ${count(sheet.waves)} waves, ${city} time.`;
+  });
   const cannot = $derived(look.cannot.reduce((sum, c) => sum + c.people, 0));
 </script>
 
@@ -31,9 +42,7 @@
   {:else}
     <ul class="flex flex-col gap-1">
       <li>
-        {startWall
-          ? `They leave from ${wallTime(startWall)}, ${zoneCity(session.zone)} time.`
-          : 'They leave as soon as they are no longer held.'}
+        {when}
       </li>
       {#if look.needLook}
         <li class="text-ochre">

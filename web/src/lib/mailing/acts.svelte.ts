@@ -1,6 +1,7 @@
 import { goto } from '$app/navigation';
 import { answer, api } from '$lib/api/client';
-import { count } from '$lib/format/numbers';
+import type { SendPlan } from '$lib/api/types';
+import { count, messages } from '$lib/format/numbers';
 import { notices } from '$lib/ui/notices.svelte';
 import type { QueryClient } from '@tanstack/svelte-query';
 import type { BenchState } from './bench.svelte';
@@ -46,6 +47,38 @@ export class BenchActs {
       notices.say(`${count(done.messages)} withdrawn; what has left stays left.`);
       await this.reload();
     });
+  }
+
+  /** Holds back what has not left. */
+  pause() {
+    return this.#act(async (params) => {
+      const done = await answer(api.POST('/api/mailings/{id}/pause', { params }));
+      notices.say(`${messages(done.messages)} held back.`, () => void this.resume());
+      await this.#moved();
+    });
+  }
+
+  /** What was held back goes on by its plan. */
+  resume() {
+    return this.#act(async (params) => {
+      const done = await answer(api.POST('/api/mailings/{id}/resume', { params }));
+      notices.say(`${messages(done.messages)} go on by the plan.`);
+      await this.#moved();
+    });
+  }
+
+  /** What has not left leaves by another plan. */
+  replan(plan: SendPlan) {
+    return this.#act(async (params) => {
+      const done = await answer(api.PUT('/api/mailings/{id}/rest', { params, body: plan }));
+      notices.say(`${messages(done.messages)} leave by the new plan.`);
+      await this.#moved();
+    });
+  }
+
+  async #moved() {
+    await this.reload();
+    await this.queries.invalidateQueries();
   }
 
   /** Keeps the words as a template: back to the one they began from, or with a name as a new one. */

@@ -1,5 +1,5 @@
 import { ApiProblem, answer, api } from '$lib/api/client';
-import type { AudiencePart, Bench, BenchPart, ChangeBody } from '$lib/api/types';
+import type { AudiencePart, Bench, BenchPart, ChangeBody, SendPlan } from '$lib/api/types';
 import { forget, keepAside, keptAside, type Aside } from './aside';
 
 const PAUSE = 500;
@@ -21,10 +21,20 @@ const WRITTEN = [
   'leaveParts',
   'picks',
   'leftOut',
-  'startWall',
+  'plan',
   'countOpens',
   'countClicks'
 ] as const;
+
+const AT_ONCE: SendPlan = {
+  startWall: null,
+  startOwn: false,
+  wavePeople: null,
+  waveGapSeconds: 900,
+  hours: null,
+  ownClock: false,
+  doneBy: null
+};
 
 /** One mailing on the bench: what is written is saved by itself, a moment after the last key. */
 export class BenchState {
@@ -53,7 +63,7 @@ export class BenchState {
   leaveParts = $state.raw<BenchPart[]>([]);
   picks = $state.raw<number[]>([]);
   leftOut = $state.raw<number[]>([]);
-  startWall = $state<string | null>(null);
+  plan = $state.raw<SendPlan>(AT_ONCE);
   countOpens = $state(true);
   countClicks = $state(true);
 
@@ -174,7 +184,7 @@ export class BenchState {
       leaveParts: this.leaveParts.map(stored),
       picks: this.picks,
       leftOut: this.leftOut,
-      startWall: this.startWall,
+      plan: this.plan,
       countOpens: this.countOpens,
       countClicks: this.countClicks
     };

@@ -31,13 +31,22 @@ const mailing: Bench = {
   picks: [1],
   files: [],
   leftOut: [],
-  startWall: null,
+  plan: {
+    startWall: null,
+    startOwn: false,
+    wavePeople: null,
+    waveGapSeconds: 900,
+    hours: null,
+    ownClock: false,
+    doneBy: null
+  },
   countOpens: true,
   countClicks: true,
   state: 'DRAFT',
   held: false,
   heldUntil: null,
   dueAt: null,
+  paused: false,
   version: 3
 };
 

@@ -106,6 +106,11 @@
           >
           <a
             class="block pt-1 text-kelp hover:underline"
+            href="/settings/sending"
+            onclick={() => (menu = false)}>Hours and caps</a
+          >
+          <a
+            class="block pt-1 text-kelp hover:underline"
             href="/settings/fields"
             onclick={() => (menu = false)}>Fields of this workspace</a
           >

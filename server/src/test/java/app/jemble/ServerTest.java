@@ -123,7 +123,7 @@ public abstract class ServerTest {
           "leaveParts",
           "picks",
           "leftOut",
-          "startWall",
+          "plan",
           "countOpens",
           "countClicks");
 

@@ -125,7 +125,6 @@ final class OutboxBench {
     change.put("letterheadId", 1);
     change.put("promotional", true);
     change.put("private", false);
-    change.put("startWall", null);
     change.put("countOpens", true);
     change.put("countClicks", true);
     return change;

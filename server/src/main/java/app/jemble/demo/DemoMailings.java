@@ -103,7 +103,7 @@ class DemoMailings {
   }
 
   /** A message that waits in the outbox; its token is a real secret, since it will really leave. */
-  NewMessage waiting(Reader reader) {
+  NewMessage waiting(Reader reader, Instant due) {
     byte[] octets = new byte[16];
     secure.nextBytes(octets);
     return new NewMessage(
@@ -114,7 +114,8 @@ class DemoMailings {
         frozen(reader),
         null,
         ThreadPlace.NEW,
-        0);
+        0,
+        due);
   }
 
   private String frozen(Reader reader) {

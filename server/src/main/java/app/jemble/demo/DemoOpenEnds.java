@@ -5,6 +5,7 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -29,6 +30,8 @@ class DemoOpenEnds {
   void add() {
     addWaitingMailing();
     addDraft("Season opening", "Spring slipway reminder", "2025-05-01");
+    planMornings("Spring slipway reminder");
+    addDaysOffAndCaps();
     addDraft("Dues reminder", "Dues, second word", "2026-01-01");
     loseSomeAnswers();
     keepFromReturned();
@@ -76,7 +79,7 @@ class DemoOpenEnds {
                 """)
             .query(DemoMailings.Reader.class)
             .list();
-    outbox.enqueue(id, due, readers.stream().map(mailings::waiting).toList());
+    outbox.enqueue(id, readers.stream().map(r -> mailings.waiting(r, due)).toList());
   }
 
   private void addDraft(String template, String name, String notSeenSince) {
@@ -99,6 +102,41 @@ class DemoOpenEnds {
             """)
         .params(List.of(name, notSeenSince, Timestamp.from(clock.instant()), template))
         .update();
+  }
+
+  /** Forty every quarter of an hour, on weekday mornings, done within ten days. */
+  private void planMornings(String name) {
+    sql.sql(
+            """
+            update mailing
+            set plan = jsonb_build_object(
+                  'startOwn', false, 'wavePeople', 40, 'waveGapSeconds', 900, 'ownClock', false,
+                  'hours', (select jsonb_agg(jsonb_build_object('day', day, 'from', 540, 'to', 720))
+                            from unnest(array['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY',
+                                              'FRIDAY']) day),
+                  'doneBy', ?::text)
+            where name = ?
+            """)
+        .params(List.of(today().plusDays(10).toString(), name))
+        .update();
+  }
+
+  private LocalDate today() {
+    return LocalDate.ofInstant(clock.instant(), ZoneId.of(DemoLoader.ZONE));
+  }
+
+  private void addDaysOffAndCaps() {
+    sql.sql(
+            """
+            insert into day_off (day, name)
+            select make_date(y, m, d), name
+            from generate_series(?, ? + 2) y,
+                 (values (1, 1, 'New Year'), (5, 1, 'Boat blessing'), (12, 25, 'Christmas'),
+                         (12, 26, 'Quay race')) as days (m, d, name)
+            """)
+        .params(List.of(today().getYear(), today().getYear()))
+        .update();
+    sql.sql("insert into role_cap (role, most) values ('representative', 400)").update();
   }
 
   /** Yesterday's mail server fell silent twice, and would not take one address. */

@@ -265,6 +265,7 @@ class AudienceController {
       case NAME_ODD -> "odd name";
       case NAME_OF_ORGANISATION -> "an organisation?";
       case DOMAIN_MISTYPED -> "address?";
+      case NO_TIME_ZONE -> "no time zone";
       case WRITTEN_LATELY -> "written to lately";
       case IN_ANOTHER_MAILING -> "another mailing";
       case OWN_WORDING_OLD -> "own wording is older";

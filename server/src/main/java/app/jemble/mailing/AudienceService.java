@@ -11,7 +11,8 @@ import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.MessageComposer.Composed;
 import app.jemble.core.message.MessageFields;
 import app.jemble.core.message.ThreadPlace;
-import app.jemble.core.pace.WallClock;
+import app.jemble.core.pace.Clocks;
+import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.Field;
@@ -70,6 +71,7 @@ class AudienceService {
   private final AskedNow asked;
   private final LetterService letters;
   private final MailingFiles files;
+  private final PlanService plans;
   private final Clock clock;
 
   /** The last look at each of a few mailings, for the pages of its list. */
@@ -94,6 +96,7 @@ class AudienceService {
       AskedNow asked,
       LetterService letters,
       MailingFiles files,
+      PlanService plans,
       Clock clock) {
     this.people = people;
     this.personValues = personValues;
@@ -105,6 +108,7 @@ class AudienceService {
     this.asked = asked;
     this.letters = letters;
     this.files = files;
+    this.plans = plans;
     this.clock = clock;
   }
 
@@ -119,6 +123,7 @@ class AudienceService {
     List<Looked.Entry> entries = new ArrayList<>();
     Map<String, Long> lacks = new HashMap<>();
     List<String> fields = ofPeople(workspace.fields());
+    ReaderClocks clocks = new ReaderClocks(workspace.current().zoneId());
     each(
         mailing,
         letter,
@@ -134,12 +139,15 @@ class AudienceService {
                   false));
           if (reader.reach() == Reach.READY) {
             check.add(message(letter, reader, now, marks(letter, person.id(), lately, waiting)));
+            countLacks(fields, reader.values(), lacks);
+            clocks.add(person);
           }
           if (entries.size() % TOLD_EVERY == 0) {
             progress.looked(entries.size(), of);
           }
         });
-    Looked looked = Looked.of(mailing.version(), now, entries, check.findings(), lacks);
+    lookAtPlan(mailing, check, clocks, now);
+    Looked looked = Looked.of(mailing.version(), entries, check.findings(), lacks, clocks.clocks());
     synchronized (kept) {
       kept.put(mailing.id(), looked);
     }
@@ -174,11 +182,34 @@ class AudienceService {
     return look(mailing, Progress.NONE);
   }
 
+  /**
+   * Where the people of a mailing are, as the last look found it, whatever was written since; else
+   * as a new look finds it.
+   */
+  Clocks clocks(Mailing mailing) {
+    synchronized (kept) {
+      Looked last = kept.get(mailing.id());
+      if (last != null) {
+        return last.clocks();
+      }
+    }
+    return look(mailing, Progress.NONE).clocks();
+  }
+
+  private void lookAtPlan(Mailing mailing, ReleaseCheck check, ReaderClocks clocks, Instant now) {
+    SendPlan plan = plans.of(mailing);
+    PlanAsk ask = plans.ask(mailing, plan, plans.afterHold(now));
+    Instant deadline = plan.doneBy() == null ? null : plans.deadline(plan.doneBy());
+    check.lookAtPlan(ask, clocks.clocks(), now, deadline);
+    if (plan.startOwn() || plan.ownClock()) {
+      check.lookAtClocks(clocks.without(), clocks.house());
+    }
+  }
+
   private ReleaseCheck checked(Mailing mailing, Letter letter) {
     ReleaseCheck check = new ReleaseCheck();
     check.lookAtTexts(
         mailing.subject(), mailing.body(), letter.subjectErrors(), letter.bodyErrors());
-    check.lookAtStart(start(mailing), clock.instant());
     check.lookAtFiles(
         files.all(mailing.id()).stream().mapToLong(MailingFiles.MailingFile::size).sum(),
         MailingFiles.MOST_OCTETS);
@@ -271,13 +302,6 @@ class AudienceService {
   /** The records of these people, in order of name. */
   List<PersonRecord> records(List<Long> ids) {
     return people.records(ids);
-  }
-
-  /** The instant a draft would start, or null for at once. */
-  Instant start(Mailing mailing) {
-    return mailing.startWall() == null
-        ? null
-        : WallClock.at(mailing.startWall(), workspace.current().zoneId());
   }
 
   /** The people of one finding in the last look. */

@@ -1,9 +1,9 @@
 package app.jemble.mailing;
 
 import app.jemble.core.check.Finding;
+import app.jemble.core.pace.Clocks;
 import app.jemble.core.reach.Reach;
 import app.jemble.mailing.AboutRecords.About;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -20,9 +20,14 @@ import java.util.Set;
  * @param entries those who want a look first, then those who are ready, then those who cannot be
  *     written to, each in order of name
  * @param lacks by merge field, how many of those who are ready have no value
+ * @param clocks where those are who are ready, in the order in which they are written to
  */
 record Looked(
-    int version, Instant at, List<Entry> entries, List<Finding> findings, Map<String, Long> lacks) {
+    int version,
+    List<Entry> entries,
+    List<Finding> findings,
+    Map<String, Long> lacks,
+    Clocks clocks) {
 
   /**
    * One person of the audience.
@@ -40,10 +45,10 @@ record Looked(
   /** Puts those who want a look first. */
   static Looked of(
       int version,
-      Instant at,
       List<Entry> inOrderOfName,
       List<Finding> findings,
-      Map<String, Long> lacks) {
+      Map<String, Long> lacks,
+      Clocks clocks) {
     Set<Long> odd = new HashSet<>();
     findings.forEach(f -> odd.addAll(f.people()));
     List<Entry> sorted = new ArrayList<>(inOrderOfName.size());
@@ -58,7 +63,7 @@ record Looked(
               odd.contains(e.personId())));
     }
     sorted.sort(Comparator.comparing(e -> e.isReady() ? e.odd() ? 0 : 1 : 2));
-    return new Looked(version, at, List.copyOf(sorted), findings, lacks);
+    return new Looked(version, List.copyOf(sorted), findings, lacks, clocks);
   }
 
   /** What was found about each of these people. */

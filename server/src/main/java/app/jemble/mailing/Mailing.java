@@ -3,7 +3,6 @@ package app.jemble.mailing;
 import app.jemble.account.Account;
 import app.jemble.core.record.Related;
 import java.time.Instant;
-import java.time.LocalDateTime;
 import java.util.List;
 
 /**
@@ -18,6 +17,8 @@ import java.util.List;
  * @param recordEach one message for each record, instead of one about each person's newest
  * @param audienceParts the parts of its audience, as JSON
  * @param leaveParts the parts that are left out, as JSON
+ * @param plan when its messages leave, as JSON
+ * @param pausedAt since when its messages are held back by hand, or null
  */
 public record Mailing(
     long id,
@@ -44,13 +45,14 @@ public record Mailing(
     String leaveParts,
     Long[] audiencePicks,
     Long[] leftOut,
-    LocalDateTime startWall,
+    String plan,
     boolean countOpens,
     boolean countClicks,
     State state,
     Instant releasedAt,
     Instant heldUntil,
     Instant dueAt,
+    Instant pausedAt,
     int version) {
 
   /** In whose name its messages come. */
@@ -106,10 +108,11 @@ public record Mailing(
         "[]",
         new Long[0],
         new Long[0],
-        null,
+        "{}",
         false,
         false,
         State.DRAFT,
+        null,
         null,
         null,
         null,

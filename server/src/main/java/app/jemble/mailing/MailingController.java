@@ -10,7 +10,6 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDateTime;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -85,7 +84,7 @@ class MailingController {
       List<BenchPart> leaveParts,
       List<Long> picks,
       List<Long> leftOut,
-      @Schema(nullable = true) LocalDateTime startWall,
+      SendPlan plan,
       boolean countOpens,
       boolean countClicks,
       List<MailingFiles.MailingFile> files,
@@ -93,6 +92,7 @@ class MailingController {
       boolean held,
       @Schema(nullable = true) Instant heldUntil,
       @Schema(nullable = true) Instant dueAt,
+      boolean paused,
       int version) {}
 
   /**
@@ -100,6 +100,7 @@ class MailingController {
    *
    * @param parts null leaves the audience as it is, like {@code leaveParts}, {@code picks} and
    *     {@code leftOut}
+   * @param plan null leaves it as it is
    */
   record ChangeBody(
       int version,
@@ -119,7 +120,7 @@ class MailingController {
       List<AudienceParts.Part> leaveParts,
       List<Long> picks,
       List<Long> leftOut,
-      @Schema(nullable = true) LocalDateTime startWall,
+      @Schema(nullable = true) SendPlan plan,
       boolean countOpens,
       boolean countClicks) {}
 
@@ -131,6 +132,7 @@ class MailingController {
   private final MailingFiles files;
   private final AudienceParts parts;
   private final ReleaseService releases;
+  private final PlanService plans;
   private final ListService lists;
   private final AskedNow asked;
   private final Clock clock;
@@ -140,6 +142,7 @@ class MailingController {
       MailingFiles files,
       AudienceParts parts,
       ReleaseService releases,
+      PlanService plans,
       ListService lists,
       AskedNow asked,
       Clock clock) {
@@ -147,6 +150,7 @@ class MailingController {
     this.files = files;
     this.parts = parts;
     this.releases = releases;
+    this.plans = plans;
     this.lists = lists;
     this.asked = asked;
     this.clock = clock;
@@ -210,7 +214,7 @@ class MailingController {
             b.leaveParts() == null ? now.leaveParts() : parts.write(b.leaveParts()),
             b.picks() == null ? now.audiencePicks() : b.picks().toArray(Long[]::new),
             b.leftOut() == null ? now.leftOut() : b.leftOut().toArray(Long[]::new),
-            b.startWall(),
+            b.plan() == null ? now.plan() : plans.write(b.plan()),
             b.countOpens(),
             b.countClicks());
     return bench(mailings.change(id, b.version(), change));
@@ -273,7 +277,7 @@ class MailingController {
         benchParts(m.leaveParts()),
         m.picks(),
         List.of(m.leftOut()),
-        m.startWall(),
+        plans.of(m),
         m.countOpens(),
         m.countClicks(),
         files.all(m.id()),
@@ -281,6 +285,7 @@ class MailingController {
         m.isHeld(clock.instant()),
         m.heldUntil(),
         m.dueAt(),
+        m.pausedAt() != null,
         m.version());
   }
 

@@ -2,7 +2,6 @@ package app.jemble.mailing;
 
 import app.jemble.core.record.Related;
 import java.time.Instant;
-import java.time.LocalDateTime;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -19,9 +18,10 @@ interface MailingMapper {
              g.promotional, g.voice, g.replies_to, g.reply_colleague, g.private as is_private,
              g.follows_id, g.record_kind, g.record_ids, g.record_each,
              g.audience_parts::text as audience_parts,
-             g.leave_parts::text as leave_parts, g.audience_picks, g.left_out, g.start_wall,
+             g.leave_parts::text as leave_parts, g.audience_picks, g.left_out,
+             g.plan::text as plan,
              g.count_opens, g.count_clicks, upper(g.state) as state, g.released_at, g.held_until,
-             g.due_at, g.version
+             g.due_at, g.paused_at, g.version
       from mailing g
       join account a on a.id = g.sender_id
       left join template t on t.id = g.template_id
@@ -65,7 +65,7 @@ interface MailingMapper {
       String leaveParts,
       Long[] audiencePicks,
       Long[] leftOut,
-      LocalDateTime startWall,
+      String plan,
       boolean countOpens,
       boolean countClicks) {}
 
@@ -141,7 +141,7 @@ interface MailingMapper {
           record_each = #{c.recordEach},
           audience_parts = #{c.audienceParts}::jsonb, leave_parts = #{c.leaveParts}::jsonb,
           audience_picks = #{c.audiencePicks}, left_out = #{c.leftOut},
-          start_wall = #{c.startWall}, count_opens = #{c.countOpens},
+          plan = #{c.plan}::jsonb, count_opens = #{c.countOpens},
           count_clicks = #{c.countClicks}, version = version + 1
       where id = #{id} and version = #{version} and state = 'draft'
       """)
@@ -183,10 +183,18 @@ interface MailingMapper {
   @Update(
       """
       update mailing
-      set state = 'draft', released_at = null, held_until = null, due_at = null, version = version + 1
+      set state = 'draft', released_at = null, held_until = null, due_at = null, paused_at = null,
+          version = version + 1
       where id = #{id} and state = 'released'
       """)
   int takeBack(long id);
+
+  @Update("update mailing set paused_at = #{at} where id = #{id}")
+  int pause(@Param("id") long id, @Param("at") Instant at);
+
+  /** The rest leaves by another plan, and is no longer held back. */
+  @Update("update mailing set plan = #{plan}::jsonb, paused_at = null where id = #{id}")
+  int goOn(@Param("id") long id, @Param("plan") String plan);
 
   @Update(
       "update mailing set state = 'withdrawn', version = version + 1 where id = #{id} and state = 'released'")

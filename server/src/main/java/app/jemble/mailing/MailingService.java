@@ -295,7 +295,7 @@ public class MailingService {
         change.leaveParts(),
         change.audiencePicks(),
         change.leftOut(),
-        change.startWall(),
+        change.plan(),
         change.countOpens(),
         change.countClicks());
   }

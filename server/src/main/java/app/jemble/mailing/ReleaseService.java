@@ -4,7 +4,9 @@ import app.jemble.account.AccountService;
 import app.jemble.core.check.Finding;
 import app.jemble.core.message.PublicToken;
 import app.jemble.core.message.ThreadPlace;
-import app.jemble.core.pace.Departure;
+import app.jemble.core.pace.Plan;
+import app.jemble.core.pace.PlanAsk;
+import app.jemble.core.pace.Planner;
 import app.jemble.core.reach.Reach;
 import app.jemble.outbox.NewMessage;
 import app.jemble.outbox.OutboxService;
@@ -33,6 +35,7 @@ class ReleaseService {
   private final LetterService letters;
   private final MailingFiles files;
   private final FrozenValues frozen;
+  private final PlanService plans;
   private final OutboxService outbox;
   private final WorkspaceService workspace;
   private final AccountService accounts;
@@ -45,6 +48,7 @@ class ReleaseService {
       LetterService letters,
       MailingFiles files,
       FrozenValues frozen,
+      PlanService plans,
       OutboxService outbox,
       WorkspaceService workspace,
       AccountService accounts,
@@ -54,6 +58,7 @@ class ReleaseService {
     this.letters = letters;
     this.files = files;
     this.frozen = frozen;
+    this.plans = plans;
     this.outbox = outbox;
     this.workspace = workspace;
     this.accounts = accounts;
@@ -89,12 +94,29 @@ class ReleaseService {
               throw Problem.conflict(f.sentence());
             });
     Instant now = clock.instant();
-    Departure departure = Departure.of(audience.start(mailing), now, workspace.current().hold());
-    mapper.release(id, now, departure.heldUntil(), departure.due());
-    enqueue(mailing, departure.due());
+    Instant heldUntil = plans.afterHold(now);
+    PlanAsk ask = plans.ask(mailing, plans.of(mailing), heldUntil);
+    Plan plan = Planner.plan(ask, everyone.clocks());
+    mapper.release(id, now, heldUntil, plan.first().orElse(heldUntil));
+    enqueue(mailing, new Dues(plan));
   }
 
-  private void enqueue(Mailing mailing, Instant due) {
+  /** The instants of a plan, one after another; whoever came meanwhile leaves with the last. */
+  private static final class Dues {
+    private final Plan plan;
+    private int next;
+
+    Dues(Plan plan) {
+      this.plan = plan;
+    }
+
+    Instant next() {
+      int place = Math.min(next++, plan.size() - 1);
+      return plan.of(place).or(plan::last).orElseThrow();
+    }
+  }
+
+  private void enqueue(Mailing mailing, Dues dues) {
     Workspace house = workspace.current();
     Letter letter = letters.of(mailing);
     Map<Long, ThreadEnd> threads =
@@ -106,20 +128,25 @@ class ReleaseService {
         letter,
         reader -> {
           if (reader.reach() == Reach.READY) {
-            batch.add(message(reader, letter, threads.get(reader.person().id()), house));
+            ThreadEnd thread = threads.get(reader.person().id());
+            batch.add(message(reader, letter, thread, house, dues.next()));
             names.add(reader.person().name());
           }
           if (batch.size() == BATCH) {
-            outbox.enqueue(mailing.id(), due, batch);
+            outbox.enqueue(mailing.id(), batch);
             batch.clear();
           }
         });
-    outbox.enqueue(mailing.id(), due, batch);
+    outbox.enqueue(mailing.id(), batch);
     files.fillRecipients(mailing.id(), names.stream().distinct().toList());
   }
 
   private NewMessage message(
-      AudienceService.Reader reader, Letter letter, ThreadEnd thread, Workspace house) {
+      AudienceService.Reader reader,
+      Letter letter,
+      ThreadEnd thread,
+      Workspace house,
+      Instant due) {
     PersonRecord person = reader.person();
     ThreadPlace place =
         thread == null
@@ -134,7 +161,8 @@ class ReleaseService {
         frozen.freeze(person, letter.fields(person.id()), reader.values()),
         thread == null ? null : thread.messageId(),
         place,
-        reader.about().id());
+        reader.about().id(),
+        due);
   }
 
   private String token(Workspace house) {

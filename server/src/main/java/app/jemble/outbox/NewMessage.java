@@ -1,6 +1,7 @@
 package app.jemble.outbox;
 
 import app.jemble.core.message.ThreadPlace;
+import java.time.Instant;
 
 /**
  * A message to be put in the outbox.
@@ -8,6 +9,7 @@ import app.jemble.core.message.ThreadPlace;
  * @param token its public token
  * @param frozen what its texts ask for, as JSON
  * @param recordId the record it is about, 0 for none
+ * @param due when the plan lets it leave
  * @param followsId the message it follows in a thread, or null
  */
 public record NewMessage(
@@ -18,4 +20,5 @@ public record NewMessage(
     String frozen,
     Long followsId,
     ThreadPlace thread,
-    long recordId) {}
+    long recordId,
+    Instant due) {}

@@ -2,6 +2,7 @@ package app.jemble.outbox;
 
 import app.jemble.core.response.Standing;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -23,22 +24,23 @@ interface OutboxMapper {
       Long[] followsIds,
       List<String> inReplyTo,
       List<String> references,
-      Long[] recordIds) {}
+      Long[] recordIds,
+      Long[] dueSeconds) {}
 
   @Insert(
       """
       insert into message (mailing_id, person_id, address, recipient, token, frozen, follows_id,
-                           in_reply_to, reference_ids, record_id, due_at)
+                           in_reply_to, reference_ids, record_id, due_at, planned_at)
       select #{mailingId}, n.person_id, n.address, n.recipient, n.token, n.frozen::jsonb,
              n.follows_id, nullif(n.in_reply_to, ''),
-             array_remove(string_to_array(n.reference_ids, ' '), ''), n.record_id, #{due}
+             array_remove(string_to_array(n.reference_ids, ' '), ''), n.record_id,
+             to_timestamp(n.due), to_timestamp(n.due)
       from unnest(#{c.personIds}, #{c.addresses}, #{c.recipients}, #{c.tokens}, #{c.frozen},
-                  #{c.followsIds}, #{c.inReplyTo}, #{c.references}, #{c.recordIds})
+                  #{c.followsIds}, #{c.inReplyTo}, #{c.references}, #{c.recordIds}, #{c.dueSeconds})
         as n (person_id, address, recipient, token, frozen, follows_id, in_reply_to, reference_ids,
-              record_id)
+              record_id, due)
       """)
-  int add(
-      @Param("mailingId") long mailingId, @Param("due") Instant due, @Param("c") Columns columns);
+  int add(@Param("mailingId") long mailingId, @Param("c") Columns columns);
 
   /** A message a worker has claimed. */
   record Claimed(
@@ -214,7 +216,7 @@ interface OutboxMapper {
   @Select("select id, standing from message where id = any(#{ids})")
   List<StandingRow> standings(@Param("ids") Long[] ids);
 
-  @Delete("delete from message where mailing_id = #{mailingId} and state = 'waiting'")
+  @Delete("delete from message where mailing_id = #{mailingId} and state in ('waiting', 'held')")
   int removeWaiting(long mailingId);
 
   @Select("select count(*) from message where mailing_id = #{mailingId}")
@@ -227,6 +229,91 @@ interface OutboxMapper {
       where mailing_id = #{mailingId} and state in ('waiting', 'deferred', 'held')
       """)
   int withdrawRest(long mailingId);
+
+  /** What is held back by hand; a hand-over that has begun is not. */
+  @Update(
+      """
+      update message
+      set state = 'held', reason = #{reason}, claimed_by = null, claimed_until = null
+      where mailing_id = #{mailingId} and state in ('waiting', 'deferred')
+      """)
+  int hold(@Param("mailingId") long mailingId, @Param("reason") String reason);
+
+  /** What has not left, in the order in which it was to. */
+  @Select(
+      """
+      select s.id, p.time_zone
+      from message s
+      join person p on p.id = s.person_id
+      where s.mailing_id = #{mailingId} and s.state in ('waiting', 'deferred', 'held')
+      order by coalesce(s.planned_at, s.due_at), s.id
+      """)
+  List<OutboxService.Waiting> rest(long mailingId);
+
+  /** What was put off by the mail server is not tried sooner than it would be. */
+  @Update(
+      """
+      update message s
+      set state = case when s.tries > 0 then 'deferred' else 'waiting' end, reason = '',
+          planned_at = to_timestamp(n.due),
+          due_at = case when s.tries > 0 then greatest(s.due_at, to_timestamp(n.due))
+                        else to_timestamp(n.due) end,
+          claimed_by = null, claimed_until = null
+      from unnest(#{ids}::bigint[], #{dueSeconds}::bigint[]) n (id, due)
+      where s.id = n.id and s.state in ('waiting', 'deferred', 'held')
+      """)
+  int replan(@Param("ids") Long[] ids, @Param("dueSeconds") Long[] dueSeconds);
+
+  /** How many messages of other mailings a day holds, and how many of those of one sender. */
+  record DayTaken(LocalDate day, long messages, long ofSender) {}
+
+  @Select(
+      """
+      select (coalesce(s.sent_at, s.due_at) at time zone #{zone})::date as day,
+             count(*) as messages, count(*) filter (where g.sender_id = #{sender}) as of_sender
+      from message s
+      join mailing g on g.id = s.mailing_id
+      where s.mailing_id <> #{mailingId}
+        and s.state in ('waiting', 'deferred', 'sending', 'held', 'in_doubt')
+      group by 1
+      union all
+      select (s.sent_at at time zone #{zone})::date, count(*),
+             count(*) filter (where g.sender_id = #{sender})
+      from message s
+      join mailing g on g.id = s.mailing_id
+      where s.state = 'sent' and s.sent_at >= #{today}
+      group by 1
+      """)
+  List<DayTaken> taken(
+      @Param("mailingId") long mailingId,
+      @Param("sender") long sender,
+      @Param("zone") String zone,
+      @Param("today") Instant today);
+
+  @Select(
+      """
+      select hour, sum(planned) as planned, sum(sent) as sent
+      from (
+        select date_trunc('hour', coalesce(planned_at, due_at) at time zone #{zone}) as hour,
+               count(*) as planned, 0 as sent
+        from message
+        where mailing_id = #{mailingId} and state <> 'withdrawn'
+        group by 1
+        union all
+        select date_trunc('hour', sent_at at time zone #{zone}), 0, count(*)
+        from message
+        where mailing_id = #{mailingId} and state = 'sent'
+        group by 1
+      ) h
+      group by hour
+      order by hour
+      """)
+  List<OutboxService.HourCount> hours(
+      @Param("mailingId") long mailingId, @Param("zone") String zone);
+
+  @Select(
+      "select max(due_at) from message where mailing_id = #{mailingId} and state in ('waiting', 'deferred')")
+  Instant lastDue(long mailingId);
 
   @Select("select distinct person_id from message where sent_at >= #{since}")
   List<Long> writtenSince(Instant since);

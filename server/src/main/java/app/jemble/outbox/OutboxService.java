@@ -2,8 +2,14 @@ package app.jemble.outbox;
 
 import app.jemble.outbox.OutboxMapper.Columns;
 import app.jemble.outbox.OutboxMapper.ThreadRow;
+import app.jemble.sending.SendingService;
 import app.jemble.workspace.Problem;
+import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -18,20 +24,31 @@ public class OutboxService {
   /** The last message of a thread with a person. */
   public record ThreadEnd(long messageId, String token, List<String> referenceIds) {}
 
-  private final OutboxMapper mapper;
+  /**
+   * A message that has not left.
+   *
+   * @param timeZone where its person is, or null
+   */
+  public record Waiting(long id, String timeZone) {}
 
-  OutboxService(OutboxMapper mapper) {
+  /** Messages of one hour of the workspace's clock: planned for it, and left in it. */
+  public record HourCount(LocalDateTime hour, long planned, long sent) {}
+
+  private final OutboxMapper mapper;
+  private final Clock clock;
+
+  OutboxService(OutboxMapper mapper, Clock clock) {
     this.mapper = mapper;
+    this.clock = clock;
   }
 
-  /** Puts messages in the outbox, due at one instant. */
-  public void enqueue(long mailingId, Instant due, List<NewMessage> messages) {
+  /** Puts messages in the outbox. */
+  public void enqueue(long mailingId, List<NewMessage> messages) {
     if (messages.isEmpty()) {
       return;
     }
     mapper.add(
         mailingId,
-        due,
         new Columns(
             column(messages, NewMessage::personId).toArray(Long[]::new),
             column(messages, NewMessage::address),
@@ -41,7 +58,8 @@ public class OutboxService {
             messages.stream().map(NewMessage::followsId).toArray(Long[]::new),
             column(messages, m -> m.thread().inReplyTo() == null ? "" : m.thread().inReplyTo()),
             column(messages, m -> String.join(" ", m.thread().references())),
-            column(messages, NewMessage::recordId).toArray(Long[]::new)));
+            column(messages, NewMessage::recordId).toArray(Long[]::new),
+            column(messages, m -> m.due().getEpochSecond()).toArray(Long[]::new)));
   }
 
   /** Takes a held mailing's messages out again; a problem when one has begun to leave. */
@@ -55,6 +73,43 @@ public class OutboxService {
   /** Withdraws what has not left; returns how many messages. */
   public int withdrawRest(long mailingId) {
     return mapper.withdrawRest(mailingId);
+  }
+
+  /** Holds back what has not left; returns how many messages. */
+  public int hold(long mailingId, String reason) {
+    return mapper.hold(mailingId, reason);
+  }
+
+  /** What has not left of a mailing, in the order in which it was to. */
+  public List<Waiting> rest(long mailingId) {
+    return mapper.rest(mailingId);
+  }
+
+  /** Lets messages leave at other instants, in whole seconds of the epoch. */
+  public int replan(Long[] ids, Long[] dueSeconds) {
+    return mapper.replan(ids, dueSeconds);
+  }
+
+  /** What other mailings hold of the days from today on, and what this one has sent today. */
+  public SendingService.Taken taken(long mailingId, long senderId, ZoneId zone) {
+    Instant today = LocalDate.ofInstant(clock.instant(), zone).atStartOfDay(zone).toInstant();
+    Map<LocalDate, Long> byAll = new HashMap<>();
+    Map<LocalDate, Long> bySender = new HashMap<>();
+    for (OutboxMapper.DayTaken day : mapper.taken(mailingId, senderId, zone.getId(), today)) {
+      byAll.merge(day.day(), day.messages(), Long::sum);
+      bySender.merge(day.day(), day.ofSender(), Long::sum);
+    }
+    return new SendingService.Taken(bySender, byAll);
+  }
+
+  /** How a mailing goes, hour by hour: what was planned, what has left. */
+  public List<HourCount> hours(long mailingId, ZoneId zone) {
+    return mapper.hours(mailingId, zone.getId());
+  }
+
+  /** When the last message that waits is due; null when none does. */
+  public Instant lastDue(long mailingId) {
+    return mapper.lastDue(mailingId);
   }
 
   /** Whom something was sent to since an instant. */

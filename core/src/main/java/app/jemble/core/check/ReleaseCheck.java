@@ -4,7 +4,12 @@ import app.jemble.core.check.Finding.Code;
 import app.jemble.core.check.Finding.Severity;
 import app.jemble.core.merge.Blanks;
 import app.jemble.core.merge.TemplateError;
+import app.jemble.core.pace.Clocks;
+import app.jemble.core.pace.Plan;
+import app.jemble.core.pace.PlanAsk;
+import app.jemble.core.pace.Planner;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -112,12 +117,48 @@ public final class ReleaseCheck {
     odd.forEach(sentence -> ofTexts.add(notice(Code.ODD_LINK, sentence, sentence, List.of())));
   }
 
-  /** Looks at the start; an empty start means at once. */
-  public void lookAtStart(Instant start, Instant now) {
-    if (start != null && start.isBefore(now)) {
+  /**
+   * Looks at the plan of those who are ready.
+   *
+   * @param deadline null for none
+   */
+  public void lookAtPlan(PlanAsk ask, Clocks clocks, Instant now, Instant deadline) {
+    boolean past = clocks.shares().stream().allMatch(s -> ask.start().in(s.zone()).isBefore(now));
+    if (clocks.size() > 0 && past) {
       block(
           Code.START_PAST, "start", "The start lies in the past; choose a later one or start now.");
     }
+    Plan plan = Planner.plan(ask, clocks);
+    if (plan.unplanned() > 0) {
+      block(
+          Code.PLAN_NEVER,
+          "plan",
+          "Under these hours and caps "
+              + (plan.unplanned() == 1 ? "one message" : plan.unplanned() + " messages")
+              + " would never leave.");
+    } else if (deadline != null && !plan.isDoneBy(deadline)) {
+      block(
+          Code.DEADLINE_MISSED,
+          "plan",
+          "The last message would leave after the day by which it should be done.");
+    }
+  }
+
+  /** Looks at those whose clock the plan asks for and nobody knows. */
+  public void lookAtClocks(List<Long> without, ZoneId house) {
+    if (!without.isEmpty()) {
+      String people = without.size() == 1 ? "One person has" : without.size() + " people have";
+      ofTexts.add(
+          notice(
+              Code.NO_TIME_ZONE,
+              "time_zone",
+              people + " no time zone; the clock of " + city(house) + " counts for them.",
+              without));
+    }
+  }
+
+  private static String city(ZoneId zone) {
+    return zone.getId().substring(zone.getId().lastIndexOf('/') + 1).replace('_', ' ');
   }
 
   /** Looks at the size of all files together, in octets. */

@@ -48,6 +48,11 @@ public final class Plan {
         : Optional.of(Instant.ofEpochSecond(at[person]));
   }
 
+  /** How many people it is for. */
+  public int size() {
+    return at.length;
+  }
+
   /** How many people have no time, since the limits never let their message leave. */
   public int unplanned() {
     return unplanned;

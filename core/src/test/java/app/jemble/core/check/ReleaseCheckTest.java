@@ -6,8 +6,16 @@ import app.jemble.core.check.Finding.Code;
 import app.jemble.core.check.Finding.Severity;
 import app.jemble.core.merge.Position;
 import app.jemble.core.merge.TemplateError;
+import app.jemble.core.pace.Clocks;
+import app.jemble.core.pace.DailyCap;
+import app.jemble.core.pace.Pace;
+import app.jemble.core.pace.PlanAsk;
+import app.jemble.core.pace.Start;
+import app.jemble.core.pace.WeeklyHours;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -20,7 +28,7 @@ public class ReleaseCheckTest {
   public void findsNothingInASoundMailing() {
     ReleaseCheck check = new ReleaseCheck();
     check.lookAtTexts("Hello", "<p>Hi</p>", List.of(), List.of());
-    check.lookAtStart(NOW.plusSeconds(60), NOW);
+    lookAtStart(check, NOW.plusSeconds(60));
     check.add(bea());
     assertThat(check.findings()).isEmpty();
   }
@@ -33,12 +41,59 @@ public class ReleaseCheckTest {
         "<p> </p>",
         List.of(),
         List.of(new TemplateError(new Position(1, 1), "There is no field named “x”.")));
-    check.lookAtStart(NOW.minusSeconds(1), NOW);
+    lookAtStart(check, NOW.minusSeconds(1));
     assertThat(check.findings())
         .extracting(Finding::code)
         .containsExactly(
             Code.NOBODY, Code.EMPTY_SUBJECT, Code.EMPTY_BODY, Code.TEMPLATE_ERROR, Code.START_PAST);
     assertThat(check.findings()).allMatch(f -> f.severity() == Severity.BLOCKER);
+  }
+
+  private static final ZoneId LONDON = ZoneId.of("Europe/London");
+
+  private static PlanAsk from(Instant start, DailyCap... caps) {
+    return new PlanAsk(
+        new Start.At(start),
+        start,
+        Pace.ALL_AT_ONCE,
+        WeeklyHours.ANY,
+        Set.of(),
+        false,
+        LONDON,
+        List.of(caps));
+  }
+
+  private static void lookAtStart(ReleaseCheck check, Instant start) {
+    check.lookAtPlan(from(start), Clocks.of(List.of(LONDON)), NOW, null);
+  }
+
+  @Test
+  public void aPlanThatCannotBeMetBlocks() {
+    ReleaseCheck check = new ReleaseCheck();
+    check.lookAtTexts("s", "b", List.of(), List.of());
+    check.add(bea());
+    Clocks three = Clocks.of(List.of(LONDON, LONDON, LONDON));
+    DailyCap two = new DailyCap("Orla Finch", 2, Map.of());
+    check.lookAtPlan(from(NOW, two), three, NOW, NOW.plusSeconds(3600));
+    check.lookAtPlan(from(NOW, two), three, NOW, NOW.plusSeconds(86_400));
+    check.lookAtPlan(from(NOW, new DailyCap("Orla Finch", 0, Map.of())), three, NOW, null);
+    assertThat(check.findings())
+        .extracting(Finding::code)
+        .containsExactly(Code.DEADLINE_MISSED, Code.PLAN_NEVER);
+    assertThat(check.findings().get(1).sentence()).contains("3 messages would never leave");
+  }
+
+  @Test
+  public void whoHasNoClockIsNamedWithTheClockThatCounts() {
+    ReleaseCheck check = new ReleaseCheck();
+    check.lookAtTexts("s", "b", List.of(), List.of());
+    check.add(bea());
+    check.lookAtClocks(List.of(), LONDON);
+    assertThat(check.findings()).isEmpty();
+    check.lookAtClocks(List.of(1L), ZoneId.of("America/New_York"));
+    assertThat(check.findings()).extracting(Finding::people).containsExactly(List.of(1L));
+    assertThat(check.findings().get(0).sentence())
+        .isEqualTo("One person has no time zone; the clock of New York counts for them.");
   }
 
   @Test

@@ -33,17 +33,6 @@ public class PaceTest {
   }
 
   @Test
-  public void aReleaseIsHeldBeforeItLeaves() {
-    Instant now = Instant.parse("2026-03-24T09:00:00Z");
-    Duration hold = Duration.ofSeconds(30);
-    assertThat(Departure.of(null, now, hold).due()).isEqualTo(now.plusSeconds(30));
-    assertThat(Departure.of(now.plusSeconds(5), now, hold).due()).isEqualTo(now.plusSeconds(30));
-    assertThat(Departure.of(now.plusSeconds(600), now, hold).due()).isEqualTo(now.plusSeconds(600));
-    assertThat(Departure.of(now.plusSeconds(600), now, hold).heldUntil())
-        .isEqualTo(now.plusSeconds(30));
-  }
-
-  @Test
   public void aMessagePutOffIsTriedAgainForTwoDays() {
     Instant first = Instant.parse("2026-03-24T09:00:00Z");
     Instant at = first;

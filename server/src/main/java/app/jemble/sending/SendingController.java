@@ -1,0 +1,117 @@
+package app.jemble.sending;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.sending.SendingMapper.ColleagueCap;
+import app.jemble.sending.SendingMapper.RoleCap;
+import app.jemble.workspace.Problem;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Hours, days off and caps of the workspace; all see them, administrators change them. */
+@RestController
+@RequestMapping("/api/sending")
+class SendingController {
+
+  private static final int MOST_OCTETS = 2_000_000;
+
+  /**
+   * What is set for all mailings.
+   *
+   * @param hours null for any time
+   * @param dailyCap messages a day, all mailings together; null for no limit
+   * @param serviceCap what the mail service lets through a day; null for no limit
+   * @param roles messages a day of a colleague, by role
+   * @param colleagues what some may instead of what their role may
+   */
+  record Sending(
+      @Schema(nullable = true) List<HoursSpan> hours,
+      @Schema(nullable = true) Integer dailyCap,
+      @Schema(nullable = true) Integer serviceCap,
+      List<RoleLimit> roles,
+      List<ColleagueLimit> colleagues) {}
+
+  /** Messages a day of a colleague of a role; null for no limit. */
+  record RoleLimit(Account.Role role, @Schema(nullable = true) Integer most) {}
+
+  /** Messages a day of one colleague; null for what the role may. */
+  record ColleagueLimit(
+      long id, String name, Account.Role role, @Schema(nullable = true) Integer most) {}
+
+  private final SendingService sending;
+  private final AccountService accounts;
+
+  SendingController(SendingService sending, AccountService accounts) {
+    this.sending = sending;
+    this.accounts = accounts;
+  }
+
+  @GetMapping
+  Sending find() {
+    SendingService.House house = sending.house();
+    return new Sending(
+        house.hours(),
+        house.dailyCap(),
+        house.serviceCap(),
+        sending.roleCaps().stream().map(r -> new RoleLimit(role(r.role()), r.most())).toList(),
+        sending.colleagueCaps().stream()
+            .map(c -> new ColleagueLimit(c.id(), c.name(), role(c.role()), c.most()))
+            .toList());
+  }
+
+  @PutMapping
+  Sending change(@RequestBody Sending wanted) {
+    administratorsOnly();
+    sending.change(
+        new SendingService.House(wanted.hours(), wanted.dailyCap(), wanted.serviceCap()),
+        wanted.roles().stream()
+            .map(r -> new RoleCap(r.role().name().toLowerCase(Locale.ROOT), r.most()))
+            .toList(),
+        wanted.colleagues().stream()
+            .map(c -> new ColleagueCap(c.id(), null, null, c.most()))
+            .toList());
+    return find();
+  }
+
+  @GetMapping("/days-off")
+  List<DayOff> daysOff() {
+    return sending.daysOffNamed();
+  }
+
+  @PutMapping("/days-off")
+  List<DayOff> setDaysOff(@RequestBody List<DayOff> days) {
+    administratorsOnly();
+    return sending.setDaysOff(days);
+  }
+
+  /** Adds the whole days of a calendar file (iCalendar, RFC 5545); answers which those are. */
+  @PostMapping(path = "/days-off/import", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  List<DayOff> importDaysOff(@RequestBody(required = false) byte[] given) {
+    administratorsOnly();
+    byte[] file = given == null ? new byte[0] : given;
+    if (file.length > MOST_OCTETS) {
+      throw Problem.wrong("file", "A calendar of days off has at most 2 MB.");
+    }
+    return sending.importDaysOff(new String(file, StandardCharsets.UTF_8));
+  }
+
+  private static Account.Role role(String stored) {
+    return Account.Role.valueOf(stored.toUpperCase(Locale.ROOT));
+  }
+
+  private void administratorsOnly() {
+    Account who = accounts.currentWriter();
+    if (who.role() != Account.Role.ADMINISTRATOR) {
+      throw Problem.forbidden("Only administrators change when messages may leave; ask one.");
+    }
+  }
+}

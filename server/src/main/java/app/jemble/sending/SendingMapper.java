@@ -1,0 +1,76 @@
+package app.jemble.sending;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface SendingMapper {
+
+  /** Hours as JSON, null for any time; caps null for none. A row of nulls alone would be none. */
+  record HouseRow(long id, String hours, Integer dailyCap, Integer serviceCap) {}
+
+  /** What somebody may send a day; null for no limit. */
+  record RoleCap(String role, Integer most) {}
+
+  record ColleagueCap(long id, String name, String role, Integer most) {}
+
+  @Select(
+      """
+      select id, sending_hours::text as hours, daily_cap, service_cap
+      from workspace
+      where id = 1
+      """)
+  HouseRow house();
+
+  @Update(
+      """
+      update workspace
+      set sending_hours = #{h.hours}::jsonb, daily_cap = #{h.dailyCap}, service_cap = #{h.serviceCap}
+      where id = #{h.id}
+      """)
+  int changeHouse(@Param("h") HouseRow house);
+
+  @Select("select day, name from day_off order by day")
+  List<DayOff> daysOff();
+
+  @Delete("delete from day_off")
+  int forgetDaysOff();
+
+  @Insert(
+      """
+      insert into day_off (day, name)
+      values (#{day}, #{name})
+      on conflict (day) do update set name = excluded.name
+      """)
+  int addDayOff(DayOff day);
+
+  @Select("select role, most from role_cap order by role")
+  List<RoleCap> roleCaps();
+
+  @Delete("delete from role_cap")
+  int forgetRoleCaps();
+
+  @Insert("insert into role_cap (role, most) values (#{role}, #{most})")
+  int addRoleCap(RoleCap cap);
+
+  @Select("select id, name, role, daily_cap as most from account order by name")
+  List<ColleagueCap> colleagueCaps();
+
+  @Update("update account set daily_cap = #{most} where id = #{id}")
+  int capColleague(@Param("id") long id, @Param("most") Integer most);
+
+  /** A colleague's own cap, else the role's; null for none. */
+  @Select(
+      """
+      select coalesce(a.daily_cap, r.most)
+      from account a
+      left join role_cap r on r.role = a.role
+      where a.id = #{account}
+      """)
+  Integer capOf(long account);
+}

@@ -1,0 +1,153 @@
+package app.jemble.sending;
+
+import app.jemble.core.pace.DailyCap;
+import app.jemble.core.pace.WeeklyHours;
+import app.jemble.sending.SendingMapper.ColleagueCap;
+import app.jemble.sending.SendingMapper.HouseRow;
+import app.jemble.sending.SendingMapper.RoleCap;
+import app.jemble.workspace.Problem;
+import app.jemble.workspace.WorkspaceService;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.ObjectMapper;
+
+/** When the workspace lets messages leave, and how many a day. */
+@Service
+public class SendingService {
+
+  /** The most that can be set as a cap. */
+  private static final int MOST = 10_000_000;
+
+  /**
+   * What is set for all mailings.
+   *
+   * @param hours null for any time
+   * @param dailyCap messages a day, all mailings together; null for no limit
+   * @param serviceCap what the mail service lets through a day; null for no limit
+   */
+  record House(List<HoursSpan> hours, Integer dailyCap, Integer serviceCap) {}
+
+  /** Messages that other mailings hold, by day of the workspace. */
+  public record Taken(Map<LocalDate, Long> bySender, Map<LocalDate, Long> byAll) {}
+
+  private final SendingMapper mapper;
+  private final WorkspaceService workspace;
+  private final ObjectMapper json;
+  private final Clock clock;
+
+  SendingService(SendingMapper mapper, WorkspaceService workspace, ObjectMapper json, Clock clock) {
+    this.mapper = mapper;
+    this.workspace = workspace;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** The hours of mailings that have none of their own. */
+  public WeeklyHours hours() {
+    List<HoursSpan> spans = house().hours();
+    return spans == null ? WeeklyHours.ANY : HoursSpan.hours(spans);
+  }
+
+  public Set<LocalDate> daysOff() {
+    return mapper.daysOff().stream().map(DayOff::day).collect(Collectors.toSet());
+  }
+
+  /** The caps that bind what a colleague sends, the colleague's own first. */
+  public List<DailyCap> caps(long account, String name, Taken taken) {
+    List<DailyCap> caps = new ArrayList<>();
+    Integer own = mapper.capOf(account);
+    if (own != null) {
+      caps.add(new DailyCap(name, own, taken.bySender()));
+    }
+    HouseRow house = mapper.house();
+    if (house.dailyCap() != null) {
+      caps.add(new DailyCap("the workspace", house.dailyCap(), taken.byAll()));
+    }
+    if (house.serviceCap() != null) {
+      caps.add(new DailyCap("the mail service", house.serviceCap(), taken.byAll()));
+    }
+    return caps;
+  }
+
+  House house() {
+    HouseRow row = mapper.house();
+    List<HoursSpan> hours =
+        row.hours() == null ? null : json.readValue(row.hours(), new TypeReference<>() {});
+    return new House(hours, row.dailyCap(), row.serviceCap());
+  }
+
+  List<RoleCap> roleCaps() {
+    return mapper.roleCaps();
+  }
+
+  List<ColleagueCap> colleagueCaps() {
+    return mapper.colleagueCaps();
+  }
+
+  List<DayOff> daysOffNamed() {
+    return mapper.daysOff();
+  }
+
+  @Transactional
+  void change(House house, List<RoleCap> roles, List<ColleagueCap> colleagues) {
+    workspace.current();
+    if (house.hours() != null) {
+      HoursSpan.hours(house.hours());
+      if (house.hours().isEmpty()) {
+        throw Problem.wrong("hours", "Leave at least one hour of the week open.");
+      }
+    }
+    Stream.of(
+            Stream.of(house.dailyCap(), house.serviceCap()),
+            roles.stream().map(RoleCap::most),
+            colleagues.stream().map(ColleagueCap::most))
+        .flatMap(caps -> caps)
+        .filter(cap -> cap != null && (cap < 0 || cap > MOST))
+        .findAny()
+        .ifPresent(
+            cap -> {
+              throw Problem.wrong("cap", "A cap is a number from 0 to 10,000,000, or empty.");
+            });
+    String hours = house.hours() == null ? null : json.writeValueAsString(house.hours());
+    mapper.changeHouse(new HouseRow(1, hours, house.dailyCap(), house.serviceCap()));
+    mapper.forgetRoleCaps();
+    roles.stream().filter(r -> r.most() != null).forEach(mapper::addRoleCap);
+    colleagues.forEach(c -> mapper.capColleague(c.id(), c.most()));
+  }
+
+  /** Takes the place of all days off. */
+  @Transactional
+  List<DayOff> setDaysOff(List<DayOff> days) {
+    Set<LocalDate> seen = new TreeSet<>();
+    for (DayOff day : days) {
+      if (day.day() == null || day.name() == null || day.name().isBlank()) {
+        throw Problem.wrong("daysOff", "A day off has a date and a name.");
+      }
+      if (!seen.add(day.day())) {
+        throw Problem.wrong("daysOff", day.day() + " stands there twice.");
+      }
+    }
+    mapper.forgetDaysOff();
+    days.forEach(mapper::addDayOff);
+    return mapper.daysOff();
+  }
+
+  /** Adds the days of a calendar file to those there are; returns the days it holds. */
+  @Transactional
+  List<DayOff> importDaysOff(String file) {
+    LocalDate today = LocalDate.ofInstant(clock.instant(), workspace.current().zoneId());
+    List<DayOff> days = DaysOffFile.read(file, today);
+    days.forEach(mapper::addDayOff);
+    return days;
+  }
+}

@@ -1,0 +1,105 @@
+<script lang="ts" module>
+  /** The gap a person would name: whole minutes where it is longer than a minute. */
+  function roundGap(seconds: number): number {
+    return seconds > 60 ? Math.floor(seconds / 60) * 60 : seconds;
+  }
+</script>
+
+<script lang="ts">
+  import type { PlanView, SendPlan } from '$lib/api/types';
+  import { dayAndTime, wallTime, zoneCity } from '$lib/format/dates';
+  import { count, messages, people } from '$lib/format/numbers';
+  import { session } from '$lib/session/session.svelte';
+  import { planBars } from './bars';
+  import { boundOf, boundWords, gapWords, lengthWords } from './planWords';
+  import RunBars from './RunBars.svelte';
+
+  interface Props {
+    plan: SendPlan;
+    view: PlanView;
+    editable: boolean;
+    onchange: (plan: SendPlan) => void;
+  }
+
+  let { plan, view, editable, onchange }: Props = $props();
+
+  const bound = $derived(boundOf(view.days));
+  const doneBy = $derived(view.doneBy);
+  const lastWords = $derived(
+    view.last ? `The last leaves ${dayAndTime(view.last, session.zone)}` : ''
+  );
+  const afterLast = $derived(
+    doneBy?.met && doneBy.slackSeconds
+      ? ` — ${lengthWords(doneBy.slackSeconds)} before the end of the day it should be done by`
+      : view.waves > 1
+        ? `, ${count(view.waves)} waves`
+        : ''
+  );
+  const zones = $derived(
+    view.zones
+      .slice(0, 3)
+      .map((z) => `${count(z.people)} in ${zoneCity(z.zone)}`)
+      .join(', ')
+  );
+  const others = $derived(view.zones.slice(3).reduce((sum, z) => sum + z.people, 0));
+  const help = 'min-h-[26px] font-semibold text-kelp hover:underline';
+</script>
+
+{#if view.messages === 0}
+  <p class="text-soft">Nobody can be written to yet.</p>
+{:else}
+  {#if view.days.length}<RunBars days={planBars(view.days)} />{/if}
+  {#if view.unplanned}
+    <p class="text-brick">
+      {messages(view.unplanned)} would never leave under these hours and caps.
+    </p>
+  {:else if view.last}
+    <p><b>{lastWords}</b>{afterLast}.</p>
+  {/if}
+  {#if doneBy && !doneBy.met}
+    <p class="text-brick">
+      {#if doneBy.slackSeconds !== null}
+        That is {lengthWords(doneBy.slackSeconds)} too late.
+      {/if}
+      {#if doneBy.missSeconds}
+        Even all at once would be {lengthWords(doneBy.missSeconds)} too late{doneBy.limits.length
+          ? `, for ${boundWords(doneBy.limits)}`
+          : ''}.
+      {/if}
+    </p>
+  {/if}
+  {#if doneBy && editable}
+    <p class="flex flex-wrap gap-x-3 text-[0.9rem]">
+      {#if doneBy.smallestWave && doneBy.smallestWave !== plan.wavePeople}
+        <button
+          type="button"
+          class={help}
+          onclick={() => onchange({ ...plan, wavePeople: doneBy.smallestWave })}
+          >{doneBy.met ? 'Waves of' : 'It takes waves of'}
+          {count(doneBy.smallestWave)}{doneBy.met ? ' are enough' : ''}</button
+        >
+      {/if}
+      {#if doneBy.largestGapSeconds && doneBy.largestGapSeconds !== plan.waveGapSeconds}
+        <button
+          type="button"
+          class={help}
+          onclick={() =>
+            onchange({ ...plan, waveGapSeconds: roundGap(doneBy.largestGapSeconds ?? 0) })}
+          >or one every {gapWords(roundGap(doneBy.largestGapSeconds))}</button
+        >
+      {/if}
+      {#if doneBy.latestStart}
+        <button
+          type="button"
+          class={help}
+          onclick={() => onchange({ ...plan, startWall: doneBy.latestStart })}
+          >or a start by {wallTime(doneBy.latestStart)}</button
+        >
+      {/if}
+    </p>
+  {/if}
+  <p class="text-[0.9rem] text-soft">
+    {#if bound.length}Held back by {boundWords(bound)}.{/if}
+    {#if view.zones.length > 1}{zones}{#if others}, {people(others)} elsewhere{/if}.{/if}
+  </p>
+{/if}

@@ -1,0 +1,76 @@
+<script lang="ts">
+  import type { Sending } from '$lib/api/types';
+
+  interface Props {
+    sending: Sending;
+    mayChange: boolean;
+  }
+
+  let { sending = $bindable(), mayChange }: Props = $props();
+
+  const roles = [
+    { role: 'ADMINISTRATOR', words: 'An administrator' },
+    { role: 'COORDINATOR', words: 'A coordinator' },
+    { role: 'REPRESENTATIVE', words: 'A representative' }
+  ] as const;
+
+  /** An empty field is no limit; what is no number leaves it as it was. */
+  function read(value: string, before: number | null): number | null {
+    if (value.trim() === '') return null;
+    const number = Math.floor(Number(value));
+    return number >= 0 ? number : before;
+  }
+
+  function setRole(role: Sending['roles'][number]['role'], value: string) {
+    const most = read(value, sending.roles.find((r) => r.role === role)?.most ?? null);
+    sending.roles = [...sending.roles.filter((r) => r.role !== role), { role, most }];
+  }
+</script>
+
+{#snippet cap(words: string, value: number | null, set: (value: string) => void, none: string)}
+  <label class="flex items-center justify-between gap-3">
+    {words}
+    <input
+      type="number"
+      min="0"
+      class="w-28 rounded-md border-line bg-card px-2 py-1 text-end disabled:text-soft"
+      placeholder={none}
+      {value}
+      onchange={(e) => set(e.currentTarget.value)}
+    />
+  </label>
+{/snippet}
+
+<fieldset class="panel flex flex-col gap-2 p-4" disabled={!mayChange}>
+  <h2 class="text-[1rem]">Messages a day</h2>
+  {@render cap(
+    'All mailings together',
+    sending.dailyCap,
+    (v) => (sending.dailyCap = read(v, sending.dailyCap)),
+    'no limit'
+  )}
+  {@render cap(
+    'What the mail service lets through',
+    sending.serviceCap,
+    (v) => (sending.serviceCap = read(v, sending.serviceCap)),
+    'no limit'
+  )}
+  <h3 class="mt-2 text-[0.95rem] font-bold">By role</h3>
+  {#each roles as { role, words } (role)}
+    {@render cap(
+      words,
+      sending.roles.find((r) => r.role === role)?.most ?? null,
+      (v) => setRole(role, v),
+      'no limit'
+    )}
+  {/each}
+  <h3 class="mt-2 text-[0.95rem] font-bold">By colleague</h3>
+  {#each sending.colleagues.filter((c) => c.role !== 'READER') as colleague (colleague.id)}
+    {@render cap(
+      colleague.name,
+      colleague.most,
+      (v) => (colleague.most = read(v, colleague.most)),
+      'as the role'
+    )}
+  {/each}
+</fieldset>
