@@ -26,7 +26,7 @@
 </script>
 
 <section
-  class="panel grid flex-none grid-cols-[minmax(0,25rem)_minmax(0,1fr)_minmax(0,16rem)] gap-6 px-4 py-3 max-lg:grid-cols-1"
+  class="panel grid flex-none grid-cols-[minmax(0,31rem)_minmax(0,1fr)_minmax(0,13.5rem)] gap-6 px-4 py-3 max-lg:grid-cols-1"
   aria-label="Run sheet"
 >
   <div>
@@ -45,7 +45,7 @@
   </div>
   <div>
     <h2 class="mb-1.5 text-[1rem]">How it is sent</h2>
-    <ul class="text-[0.95rem]">
+    <ul class="text-[0.92rem]">
       <li>{paper}</li>
       <li>{voiceWords(bench)}</li>
       <li>{countingWords(bench)}</li>

@@ -70,7 +70,7 @@
         </td>
         <td class={`${cell} text-right`}>
           {#if mayWrite}
-            {#each acts(row.state) as offer (offer.act)}
+            {#each row.held ? [] : acts(row.state) as offer (offer.act)}
               <button
                 type="button"
                 class="ms-3 text-[0.93rem] font-semibold text-kelp hover:underline"

@@ -18,7 +18,10 @@ export type Act = 'withdraw' | 'try-again' | 'arrived' | 'lost';
 export function acts(state: string): { act: Act; words: string }[] {
   switch (state) {
     case 'waiting':
-      return [{ act: 'withdraw', words: 'Withdraw' }];
+      return [
+        { act: 'try-again', words: 'Send now' },
+        { act: 'withdraw', words: 'Withdraw' }
+      ];
     case 'deferred':
       return [
         { act: 'try-again', words: 'Try now' },

@@ -22,7 +22,7 @@
 
   function set(day: WeekDay, what: 'from' | 'to', time: string) {
     const read = minutesOf(time);
-    // Midnight at the end of a day is written 00:00 by a time field.
+    // Midnight at the end of a day is written 00:00 by many.
     const minutes = what === 'to' && read === 0 ? 24 * 60 : read;
     const now = of(day);
     if (minutes === null || !now) return;
@@ -50,18 +50,20 @@
       </label>
       {#if span}
         <input
-          type="time"
-          class="rounded-md border-line bg-card px-2 py-0.5"
+          type="text"
+          inputmode="numeric"
+          class="h-7 w-18 rounded-md border-line bg-card px-2 py-0 text-center"
           aria-label={`${shortDay(day)} from`}
           value={timeOf(span.from)}
           onchange={(e) => set(day, 'from', e.currentTarget.value)}
         />
         to
         <input
-          type="time"
-          class="rounded-md border-line bg-card px-2 py-0.5"
+          type="text"
+          inputmode="numeric"
+          class="h-7 w-18 rounded-md border-line bg-card px-2 py-0 text-center"
           aria-label={`${shortDay(day)} to`}
-          value={timeOf(span.to % (24 * 60))}
+          value={timeOf(span.to)}
           onchange={(e) => set(day, 'to', e.currentTarget.value)}
         />
       {:else}

@@ -19,8 +19,9 @@
   const sending = createQuery(sendingQuery);
   const city = $derived(zoneCity(session.zone));
   const gap = $derived(gapIn(plan.waveGapSeconds));
-  const control = 'rounded-md border-line bg-card px-2 py-0.5 disabled:text-soft';
-  const choice = `${control} pe-8`;
+  const control =
+    'h-7 rounded-md border-line bg-card px-1.5 py-0 text-[0.92rem] disabled:text-soft';
+  const choice = `${control} pe-7`;
 
   function set(part: Partial<SendPlan>) {
     onchange({ ...plan, ...part });
@@ -37,10 +38,10 @@
   }
 </script>
 
-<fieldset disabled={!editable} class="flex flex-col gap-1.5">
+<fieldset disabled={!editable} class="flex flex-col gap-1 text-[0.92rem]">
   <legend class="sr-only">When the messages leave</legend>
   <div class="flex flex-wrap items-center gap-1.5">
-    <span class="w-12 text-soft">Start</span>
+    <span class="w-15 whitespace-nowrap text-soft">Start</span>
     <select
       class={choice}
       aria-label="Start"
@@ -74,7 +75,7 @@
     {/if}
   </div>
   <div class="flex flex-wrap items-center gap-1.5">
-    <span class="w-12 text-soft">Pace</span>
+    <span class="w-15 whitespace-nowrap text-soft">Pace</span>
     <select
       class={choice}
       aria-label="Pace"
@@ -89,7 +90,7 @@
       <input
         type="number"
         min="1"
-        class={`${control} w-20`}
+        class={`${control} w-16`}
         aria-label="People in a wave"
         value={plan.wavePeople}
         oninput={(e) => setPeople(e.currentTarget.value)}
@@ -98,7 +99,7 @@
       <input
         type="number"
         min="0"
-        class={`${control} w-16`}
+        class={`${control} w-14`}
         aria-label="From one wave to the next"
         value={gap.number}
         oninput={(e) => setGap(e.currentTarget.value, gap.unit)}
@@ -116,7 +117,7 @@
     {/if}
   </div>
   <div class="flex flex-wrap items-center gap-1.5">
-    <span class="w-12 text-soft">Hours</span>
+    <span class="w-15 whitespace-nowrap text-soft">Hours</span>
     <PlanHours
       hours={plan.hours}
       house={sending.data?.hours ?? null}
@@ -135,7 +136,7 @@
   </div>
   <div class="flex flex-wrap items-center gap-1.5">
     <label class="flex items-center gap-1.5">
-      <span class="w-12 text-soft">Done by</span>
+      <span class="w-15 whitespace-nowrap text-soft">Done by</span>
       <input
         type="date"
         class={control}

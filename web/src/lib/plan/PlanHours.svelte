@@ -27,7 +27,7 @@
   {#snippet trigger(toggle)}
     <button
       type="button"
-      class="min-h-[26px] rounded-md border border-line bg-card px-2 py-0.5 disabled:text-soft"
+      class="h-7 rounded-md border border-line bg-card px-1.5 text-[0.92rem] disabled:text-soft"
       disabled={!editable}
       onclick={toggle}>{words}</button
     >

@@ -1,17 +1,10 @@
-<script lang="ts" module>
-  /** The gap a person would name: whole minutes where it is longer than a minute. */
-  function roundGap(seconds: number): number {
-    return seconds > 60 ? Math.floor(seconds / 60) * 60 : seconds;
-  }
-</script>
-
 <script lang="ts">
   import type { PlanView, SendPlan } from '$lib/api/types';
   import { dayAndTime, wallTime, zoneCity } from '$lib/format/dates';
   import { count, messages, people } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
   import { planBars } from './bars';
-  import { boundOf, boundWords, gapWords, lengthWords } from './planWords';
+  import { boundOf, boundWords, gapWords, lengthWords, roundGap } from './planWords';
   import RunBars from './RunBars.svelte';
 
   interface Props {
@@ -30,11 +23,12 @@
   );
   const afterLast = $derived(
     doneBy?.met && doneBy.slackSeconds
-      ? ` — ${lengthWords(doneBy.slackSeconds)} before the end of the day it should be done by`
+      ? ` — ${lengthWords(doneBy.slackSeconds)} before your day ends`
       : view.waves > 1
         ? `, ${count(view.waves)} waves`
         : ''
   );
+  const longest = $derived(doneBy?.largestGapSeconds ? roundGap(doneBy.largestGapSeconds) : null);
   const zones = $derived(
     view.zones
       .slice(0, 3)
@@ -75,17 +69,15 @@
           type="button"
           class={help}
           onclick={() => onchange({ ...plan, wavePeople: doneBy.smallestWave })}
-          >{doneBy.met ? 'Waves of' : 'It takes waves of'}
-          {count(doneBy.smallestWave)}{doneBy.met ? ' are enough' : ''}</button
+          >Waves of {count(doneBy.smallestWave)} {doneBy.met ? 'are enough' : 'would do'}</button
         >
       {/if}
-      {#if doneBy.largestGapSeconds && doneBy.largestGapSeconds !== plan.waveGapSeconds}
+      {#if longest && longest !== plan.waveGapSeconds}
         <button
           type="button"
           class={help}
-          onclick={() =>
-            onchange({ ...plan, waveGapSeconds: roundGap(doneBy.largestGapSeconds ?? 0) })}
-          >or one every {gapWords(roundGap(doneBy.largestGapSeconds))}</button
+          onclick={() => onchange({ ...plan, waveGapSeconds: longest })}
+          >{gapWords(longest)} between waves</button
         >
       {/if}
       {#if doneBy.latestStart}
@@ -93,7 +85,7 @@
           type="button"
           class={help}
           onclick={() => onchange({ ...plan, startWall: doneBy.latestStart })}
-          >or a start by {wallTime(doneBy.latestStart)}</button
+          >Start as late as {wallTime(doneBy.latestStart)}</button
         >
       {/if}
     </p>

@@ -40,7 +40,11 @@
     .join('; ')}
 >
   {#each days as day, place (day.day)}
-    <div class="min-w-0" style:flex={`${day.bars.length} 1 0`}>
+    <div
+      class="min-w-0"
+      style:flex={`${day.bars.length} 1 0`}
+      style:max-width={`${day.bars.length * 4}rem`}
+    >
       <div class="flex h-14 items-end gap-px" class:gap-0.5={bars < 60}>
         {#each day.bars as bar (bar.name)}
           <div
@@ -62,8 +66,9 @@
       </div>
       <div class="mt-1 h-5 text-[0.82rem] whitespace-nowrap text-soft">
         {#if place % named === 0}
-          {name(day)}{#if !single}
-            · {running ? `${count(day.sent)} of ${count(day.planned)}` : count(day.planned)}{/if}
+          {name(day)}{#if !single}&nbsp; · {running
+              ? `${count(day.sent)} of ${count(day.planned)}`
+              : count(day.planned)}{/if}
         {/if}
       </div>
     </div>

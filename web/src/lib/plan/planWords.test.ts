@@ -9,6 +9,7 @@ import {
   hoursWords,
   lengthWords,
   minutesOf,
+  roundGap,
   timeOf
 } from './planWords';
 
@@ -47,6 +48,13 @@ describe('lengths of time', () => {
     expect(gapWords(3600)).toBe('1 hour');
     expect(gapWords(15)).toBe('15 seconds');
     expect(gapWords(2699)).toBe('2699 seconds');
+  });
+
+  it('are rounded down to what somebody would say', () => {
+    expect(roundGap(701_940)).toBe(8 * 86_400);
+    expect(roundGap(2699)).toBe(44 * 60);
+    expect(roundGap(90)).toBe(90);
+    expect(roundGap(0)).toBe(0);
   });
 
   it('say their two greatest parts', () => {

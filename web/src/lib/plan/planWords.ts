@@ -85,6 +85,12 @@ export function gapWords(seconds: number): string {
   return `${number} ${number === 1 ? words.one : words.many}`;
 }
 
+/** A gap as somebody would give it, not longer than this one. */
+export function roundGap(seconds: number): number {
+  const unit = UNITS.find((u) => seconds >= 2 * u.seconds)?.seconds ?? 1;
+  return Math.floor(seconds / unit) * unit;
+}
+
 /** A length of time in its two greatest parts: "13 h 30 min", "2 days 4 h". */
 export function lengthWords(seconds: number): string {
   const rest = Math.abs(seconds);

@@ -3,6 +3,7 @@
   import type { DayOff } from '$lib/api/types';
   import { calendarDay } from '$lib/format/dates';
   import { count } from '$lib/format/numbers';
+  import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
@@ -21,6 +22,9 @@
   let day = $state('');
   let name = $state('');
   let file = $state<HTMLInputElement>();
+
+  const today = new Intl.DateTimeFormat('sv-SE', { timeZone: session.zone }).format(new Date());
+  const coming = $derived((query.data ?? []).filter((d) => d.day >= today));
 
   async function put(days: DayOff[]) {
     try {
@@ -77,14 +81,14 @@
     {/if}
   </div>
   <ul class="mb-3 max-h-80 overflow-y-auto">
-    {#each query.data ?? [] as off (off.day)}
+    {#each coming as off (off.day)}
       <li class="flex min-h-8 items-center gap-3 border-b border-line-soft">
         <span class="w-28">{calendarDay(off.day)}</span>
         <span class="flex-1">{off.name}</span>
         {#if mayChange}
           <button
             type="button"
-            class="min-h-[26px] text-[0.9rem] text-brick hover:underline"
+            class="min-h-[26px] text-[0.9rem] text-soft hover:text-brick hover:underline"
             aria-label={`Take away ${off.name}, ${calendarDay(off.day)}`}
             onclick={() => remove(off)}>Take away</button
           >
@@ -104,6 +108,7 @@
         bind:value={day}
       />
       <input
+        type="text"
         required
         class="min-w-32 flex-1 rounded-md border-line bg-card px-2 py-1"
         placeholder="What for"

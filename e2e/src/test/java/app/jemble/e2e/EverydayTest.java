@@ -58,6 +58,7 @@ public class EverydayTest extends BrowserTest {
         "/events",
         "/lists",
         "/settings/fields",
+        "/settings/sending",
         "/mailings/" + draftId());
   }
 

@@ -220,14 +220,13 @@ public class FirstMailingTest extends BrowserTest {
     assertThat(office.delivered()).isEmpty();
 
     sql.sql("update workspace set hold_seconds = 0").update();
-    page.getByLabel("at a day and time").check();
+    page.getByLabel("Start", new Page.GetByLabelOptions().setExact(true)).selectOption("at");
     page.getByLabel(Pattern.compile("^Day and time.*")).fill("2027-03-24T09:00");
-    assertThat(page.getByText(Pattern.compile("leave from Wed 24 Mar 2027, 09:00, London time")))
-        .isVisible();
+    assertThat(page.getByText("The last leaves Wed 24 Mar 2027, 09:00")).isVisible();
     assertSaved();
     page.locator("main").click(new Locator.ClickOptions().setPosition(2, 2));
     press("r");
-    assertThat(dialog).containsText("They leave from Wed 24 Mar 2027, 09:00");
+    assertThat(dialog).containsText("They leave Wed 24 Mar 2027, 09:00, London time.");
     press("Enter");
     assertThat(page.getByText(Pattern.compile("0 of " + grouped(expected) + " gone"))).isVisible();
     assertThat(office.delivered()).isEmpty();

@@ -56,9 +56,12 @@ interface OutboxListMapper {
 
   @Update(
       """
-      update message
-      set state = 'waiting', due_at = #{now}, reason = ''
-      where id = #{id} and state in ('deferred', 'refused', 'held', 'withdrawn')
+      update message s
+      set state = 'waiting', due_at = greatest(#{now}::timestamptz, g.held_until), reason = ''
+      from mailing g
+      where s.id = #{id} and g.id = s.mailing_id
+        and s.state in ('waiting', 'deferred', 'refused', 'held', 'withdrawn')
+        and (s.claimed_until is null or s.claimed_until < #{now})
       """)
   int tryAgain(@Param("id") long id, @Param("now") Instant now);
 

@@ -1,0 +1,166 @@
+package app.jemble.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.regex.Pattern;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/**
+ * A mailing planned in waves towards a day, released, taken back, held back, changed, withdrawn.
+ */
+public class PlanTest extends BrowserTest {
+
+  private static final Pattern TO_LEAVE = Pattern.compile("^\\d+ to leave\\.$");
+  private long draft;
+
+  @Override
+  protected int people() {
+    return 800;
+  }
+
+  @BeforeClass(dependsOnMethods = "openBrowser")
+  public void openTheDraft() {
+    sql.sql("update workspace set hold_seconds = 600").update();
+    sql.sql("delete from day_off").update();
+    draft =
+        sql.sql("select id from mailing where name = 'Dues, second word'")
+            .query(Long.class)
+            .single();
+    signIn("orla");
+    page.navigate(home + "/mailings/" + draft);
+    assertThat(sheet().getByText(Pattern.compile("^The last leaves"))).isVisible();
+  }
+
+  private Locator sheet() {
+    return page.getByRole(AriaRole.REGION, named("Run sheet"));
+  }
+
+  private Locator underWay() {
+    return page.getByRole(AriaRole.REGION, named("Under way"));
+  }
+
+  private static Page.GetByLabelOptions exactly() {
+    return new Page.GetByLabelOptions().setExact(true);
+  }
+
+  private LocalDate today() {
+    return LocalDate.ofInstant(clock.instant(), ZoneId.of("Europe/London"));
+  }
+
+  @Test
+  public void aPlanIsMadeInWavesTowardsADay() {
+    page.getByLabel("Pace", exactly()).selectOption("waves");
+    page.getByLabel("People in a wave", exactly()).fill("1");
+    page.getByLabel("From one wave to the next", exactly()).fill("2");
+    page.getByLabel("Unit", exactly()).selectOption("hours");
+    button("at any time").click();
+    Locator hours = page.getByRole(AriaRole.DIALOG, named("Sending hours"));
+    hours.getByLabel("in these hours").check();
+    hours.getByLabel("Sat", new Locator.GetByLabelOptions().setExact(true)).check();
+    hours.getByLabel("Mon to", new Locator.GetByLabelOptions().setExact(true)).fill("12:00");
+    press("Tab", "Escape");
+    assertThat(button("Mon 09:00–12:00, Tue–Sat 09:00–17:00")).isVisible();
+    page.getByLabel("Done by", exactly()).fill(today().plusDays(2).toString());
+    assertThat(sheet().getByText(Pattern.compile("too late"))).isVisible();
+    assertThat(page.getByText("would leave after the day by which it should be done")).isVisible();
+    assertAccessible("run sheet");
+  }
+
+  @Test(dependsOnMethods = "aPlanIsMadeInWavesTowardsADay")
+  public void whatWouldDoItIsOneClickAway() {
+    page.getByLabel("Done by", exactly()).fill(today().plusDays(9).toString());
+    Locator enough = sheet().getByRole(AriaRole.BUTTON).filter(byText("^Waves of \\d+ would do$"));
+    enough.click();
+    assertThat(sheet().getByText(Pattern.compile("before your day ends"))).isVisible();
+    assertThat(sheet().getByText(Pattern.compile("^Held back by the hours"))).isVisible();
+    assertThat(sheet().getByRole(AriaRole.IMG))
+        .hasAttribute("aria-label", Pattern.compile("planned; "));
+    assertSaved();
+  }
+
+  private static Locator.FilterOptions byText(String pattern) {
+    return new Locator.FilterOptions().setHasText(Pattern.compile(pattern));
+  }
+
+  @Test(dependsOnMethods = "whatWouldDoItIsOneClickAway")
+  public void itIsReleasedTakenBackAndReleased() {
+    release();
+    button("Take back").click();
+    assertThat(page.getByText("Taken back: nothing has left")).isVisible();
+    assertThat(sheet()).isVisible();
+    sql.sql("update workspace set hold_seconds = 0").update();
+    page.reload();
+    assertThat(sheet().getByText(Pattern.compile("^The last leaves"))).isVisible();
+    release();
+    assertThat(underWay().getByText(Pattern.compile("^\\d+ of \\d+ gone"))).isVisible();
+    assertThat(underWay().getByRole(AriaRole.IMG)).isVisible();
+  }
+
+  private void release() {
+    button("Release").click();
+    Locator dialog = page.getByRole(AriaRole.DIALOG);
+    assertThat(dialog)
+        .containsText(Pattern.compile("They leave from .* in \\d+ waves, London time"));
+    press("Enter");
+    assertThat(underWay()).isVisible();
+  }
+
+  @Test(dependsOnMethods = "itIsReleasedTakenBackAndReleased")
+  public void itIsPausedAndTheOutboxSaysSo() {
+    underWay().getByRole(AriaRole.BUTTON, role("Pause")).click();
+    assertThat(underWay().getByRole(AriaRole.HEADING)).hasText("Paused");
+    underWay().getByText("Outbox").click();
+    Locator first = page.locator("tbody tr").first();
+    assertThat(first).containsText("held");
+    assertThat(first).containsText("paused by Orla Finch");
+    clock.advance(Duration.ofDays(1));
+    page.goBack();
+    underWay().getByRole(AriaRole.BUTTON, role("Go on")).click();
+    assertThat(underWay().getByRole(AriaRole.HEADING)).hasText("Under way");
+  }
+
+  private static Locator.GetByRoleOptions role(String name) {
+    return new Locator.GetByRoleOptions().setName(name).setExact(true);
+  }
+
+  @Test(dependsOnMethods = "itIsPausedAndTheOutboxSaysSo")
+  public void thePaceOfTheRestIsChanged() {
+    underWay().getByRole(AriaRole.BUTTON, role("Change the rest")).click();
+    Locator dialog = page.getByRole(AriaRole.DIALOG, named("What has not left yet"));
+    dialog.getByLabel("Start", new Locator.GetByLabelOptions().setExact(true)).selectOption("at");
+    LocalDate later = today().plusDays(20);
+    dialog
+        .getByLabel("Day and time", new Locator.GetByLabelOptions().setExact(true))
+        .fill(later + "T09:00");
+    dialog.getByLabel("Done by", new Locator.GetByLabelOptions().setExact(true)).fill("");
+    dialog.getByLabel("Pace", new Locator.GetByLabelOptions().setExact(true)).selectOption("once");
+    assertThat(dialog.getByText(Pattern.compile("^The last leaves"))).isVisible();
+    assertAccessible("changing the rest");
+    dialog.getByRole(AriaRole.BUTTON, role("Let the rest leave so")).click();
+    assertThat(page.getByText(Pattern.compile("leave by the new plan"))).isVisible();
+    underWay().getByText("Outbox").click();
+    assertThat(page.locator("tbody tr").first()).containsText(", 09:00");
+    assertThat(page.getByText(TO_LEAVE)).isVisible();
+  }
+
+  @Test(dependsOnMethods = "thePaceOfTheRestIsChanged")
+  public void oneIsSentNowAndTheRestWithdrawn() {
+    Locator first = page.locator("tbody tr").first();
+    first.getByText("Send now").click();
+    assertThat(page.getByText(Pattern.compile("message leaves now"))).isVisible();
+    page.goBack();
+    underWay().getByRole(AriaRole.BUTTON, role("Withdraw the rest")).click();
+    assertThat(underWay().getByRole(AriaRole.HEADING)).hasText("Withdrawn");
+    assertThat(underWay().getByText(Pattern.compile("\\d+ withdrawn"))).isVisible();
+    underWay().getByText("Outbox").click();
+    assertThat(page.locator("tbody tr").first()).containsText("withdrawn");
+    assertNoComplaints();
+  }
+}
