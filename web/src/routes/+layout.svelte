@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { onSignedOut } from '$lib/api/client';
+  import { listen } from '$lib/live/live';
   import Finder from '$lib/keys/Finder.svelte';
   import KeyList from '$lib/keys/KeyList.svelte';
   import { keys } from '$lib/keys/keys.svelte';
@@ -38,6 +39,8 @@
     const back = page.url.pathname + page.url.search;
     await goto(`/sign-in?back=${encodeURIComponent(back)}`);
   }
+
+  $effect(() => (session.colleague ? listen(queries) : undefined));
 
   onMount(() => {
     onSignedOut.call = () => {

@@ -1,3 +1,4 @@
+import { UNTOLD } from '$lib/live/live';
 import { answer, api } from './client';
 
 /** Questions that several screens ask: one key and one answer for all of them. */
@@ -59,21 +60,21 @@ export const sendingQuery = () => ({
 export const summaryQuery = (mailingId: number) => ({
   queryKey: ['summary', mailingId],
   queryFn: () => answer(api.GET('/api/responses/{mailingId}', { params: { path: { mailingId } } })),
-  refetchInterval: 2000
+  refetchInterval: UNTOLD
 });
 
 /** How a released mailing goes, hour by hour. */
 export const runQuery = (mailingId: number) => ({
   queryKey: ['run', mailingId],
   queryFn: () => answer(api.GET('/api/mailings/{id}/run', { params: { path: { id: mailingId } } })),
-  refetchInterval: 2000
+  refetchInterval: UNTOLD
 });
 
 /** How many messages of a mailing, or of all, are in which state of the outbox. */
 export const outboxTallyQuery = (mailingId: number | undefined) => ({
   queryKey: ['outbox-tally', mailingId],
   queryFn: () => answer(api.GET('/api/outbox/tally', { params: { query: { mailingId } } })),
-  refetchInterval: 2000
+  refetchInterval: UNTOLD
 });
 
 /** Letterheads by name, the usual one first. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { UNTOLD } from '$lib/live/live';
   import { answer, api } from '$lib/api/client';
   import { zoneCity } from '$lib/format/dates';
   import { cellWords } from '$lib/list/cell';
@@ -16,12 +17,12 @@
 
   let { id, onwrite }: Props = $props();
 
-  const query = createQuery(() => ({ ...personQuery(id), refetchInterval: 5000 }));
+  const query = createQuery(() => ({ ...personQuery(id), refetchInterval: UNTOLD }));
   const between = createQuery(() => ({
     queryKey: ['between', id],
     queryFn: ({ signal }) =>
       answer(api.GET('/api/people/{id}/between', { params: { path: { id } }, signal })),
-    refetchInterval: 5000
+    refetchInterval: UNTOLD
   }));
   const person = $derived(query.data);
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);

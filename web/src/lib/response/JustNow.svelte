@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { UNTOLD } from '$lib/live/live';
   import { answer, api } from '$lib/api/client';
   import { lately } from '$lib/format/dates';
   import { afterName } from '$lib/format/numbers';
@@ -19,7 +20,7 @@
   const query = createQuery(() => ({
     queryKey: ['latest', mailingId ?? null],
     queryFn: () => answer(api.GET('/api/responses/latest', { params: { query: { mailingId } } })),
-    refetchInterval: 2000
+    refetchInterval: UNTOLD
   }));
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { UNTOLD } from '$lib/live/live';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
@@ -13,7 +14,7 @@
   const counts = createQuery(() => ({
     queryKey: ['counts'],
     queryFn: () => answer(api.GET('/api/desk/counts')),
-    refetchInterval: 4000
+    refetchInterval: UNTOLD
   }));
   const numbers = $derived<Record<string, number>>({
     '/mailings': counts.data?.drafts ?? 0,

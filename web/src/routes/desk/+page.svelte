@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { UNTOLD } from '$lib/live/live';
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
   import { headline, wanted } from '$lib/desk/decisions';
@@ -16,7 +17,7 @@
   const query = createQuery(() => ({
     queryKey: ['desk'],
     queryFn: () => answer(api.GET('/api/desk')),
-    refetchInterval: 3000
+    refetchInterval: UNTOLD
   }));
   const desk = $derived(query.data);
   const today = $derived(

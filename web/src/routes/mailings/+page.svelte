@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { UNTOLD } from '$lib/live/live';
   import { goto } from '$app/navigation';
   import { mailingsQuery } from '$lib/api/queries';
   import type { MailingRow } from '$lib/api/types';
@@ -12,7 +13,7 @@
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
-  const query = createQuery(() => ({ ...mailingsQuery(), refetchInterval: 4000 }));
+  const query = createQuery(() => ({ ...mailingsQuery(), refetchInterval: UNTOLD }));
   const drafts = $derived((query.data ?? []).filter((m) => m.state === 'DRAFT'));
   const released = $derived((query.data ?? []).filter((m) => m.state !== 'DRAFT'));
 

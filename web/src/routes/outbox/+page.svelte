@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { UNTOLD } from '$lib/live/live';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
@@ -36,7 +37,7 @@
     initialPageParam: undefined as OutboxMessage | undefined,
     getNextPageParam: (last: OutboxMessage[]) => (last.length === 100 ? last[99] : undefined),
     placeholderData: keepPreviousData,
-    refetchInterval: 3000
+    refetchInterval: UNTOLD
   }));
 
   const rows = $derived(list.data?.pages.flat() ?? []);

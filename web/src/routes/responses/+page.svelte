@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { UNTOLD } from '$lib/live/live';
   import { answer, api } from '$lib/api/client';
   import { dayAndYear } from '$lib/format/dates';
   import { count, percent } from '$lib/format/numbers';
@@ -11,7 +12,7 @@
   const query = createQuery(() => ({
     queryKey: ['responses'],
     queryFn: () => answer(api.GET('/api/responses')),
-    refetchInterval: 3000
+    refetchInterval: UNTOLD
   }));
 
   const numbers = [

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { UNTOLD } from '$lib/live/live';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
   import { dayAndYear } from '$lib/format/dates';
@@ -27,7 +28,7 @@
   const PAGE = 60;
   const id = $derived(Number(page.params.id));
   const queries = useQueryClient();
-  const query = createQuery(() => ({ ...personQuery(id), refetchInterval: 8000 }));
+  const query = createQuery(() => ({ ...personQuery(id), refetchInterval: UNTOLD }));
   const between = createInfiniteQuery(() => ({
     queryKey: ['between-all', id],
     queryFn: ({ pageParam }) =>
@@ -38,7 +39,7 @@
       ),
     initialPageParam: null as string | null,
     getNextPageParam: (last) => (last.length === PAGE ? (last.at(-1)?.at ?? null) : null),
-    refetchInterval: 5000
+    refetchInterval: UNTOLD
   }));
   const person = $derived(query.data);
   const mayChange = $derived((session.colleague?.mayWrite ?? false) && !person?.archivedAt);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { UNTOLD } from '$lib/live/live';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
@@ -43,7 +44,7 @@
     getNextPageParam: (last: MessageStanding[]) => (last.length === 100 ? last[99] : undefined),
     placeholderData: keepPreviousData,
     enabled: part !== undefined,
-    refetchInterval: 4000
+    refetchInterval: UNTOLD
   }));
   const size = $derived(part && summary ? sizeOf(part, summary) : 0);
   const offer = $derived(part && session.colleague?.mayWrite ? writeWords(part, size) : null);

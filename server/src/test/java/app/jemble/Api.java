@@ -7,6 +7,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.Map;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
 
@@ -43,6 +44,18 @@ public final class Api {
 
   public Answer get(String path) {
     return send(request(path).GET());
+  }
+
+  /** The lines of an answer that does not end; closing the stream ends it. */
+  public Stream<String> stream(String path) {
+    try {
+      return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofLines()).body();
+    } catch (IOException e) {
+      throw new IllegalStateException("the application did not answer", e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException("interrupted while waiting for an answer", e);
+    }
   }
 
   public Answer post(String path, Object body) {

@@ -19,6 +19,7 @@ public final class Bench {
   public static void main(String[] wanted) throws Exception {
     Map<String, Group> groups = new LinkedHashMap<>();
     groups.put("merge", MergeBench::run);
+    groups.put("plan", PlanBench::run);
     groups.put("check", CheckBench::run);
     groups.put("outbox", OutboxBench::run);
     groups.put("people", PeopleBench::run);

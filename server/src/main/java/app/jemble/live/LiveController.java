@@ -1,0 +1,28 @@
+package app.jemble.live;
+
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** What has changed, as it changes. */
+@RestController
+@RequestMapping("/api/live")
+class LiveController {
+
+  private final LiveFeed feed;
+
+  LiveController(LiveFeed feed) {
+    this.feed = feed;
+  }
+
+  /**
+   * Events whose data are words: which of outbox, responses and mailings have changed; "everything"
+   * at first.
+   */
+  @GetMapping(produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  SseEmitter listen() {
+    return feed.listen();
+  }
+}

@@ -1,0 +1,116 @@
+package app.jemble.live;
+
+import java.io.IOException;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.CopyOnWriteArraySet;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * Looks at the database while anybody listens, and says which subjects have changed. No process
+ * tells another: each looks for itself, so that any number of them serve one database.
+ */
+@Component
+class LiveFeed {
+
+  private static final Logger LOG = LoggerFactory.getLogger(LiveFeed.class);
+  private static final Duration EVERY = Duration.ofSeconds(1);
+
+  /** A look takes at most this share of the time. */
+  private static final int REST = 20;
+
+  /** So that a connection that is gone is noticed, and none is taken for dead on the way. */
+  private static final Duration HEARTBEAT = Duration.ofSeconds(15);
+
+  private final LiveMapper mapper;
+  private final Set<SseEmitter> listeners = new CopyOnWriteArraySet<>();
+  private final ScheduledExecutorService thread =
+      Executors.newSingleThreadScheduledExecutor(work -> new Thread(work, "live"));
+  private LiveMapper.Marks last;
+
+  LiveFeed(LiveMapper mapper) {
+    this.mapper = mapper;
+    thread.schedule(this::look, EVERY.toMillis(), TimeUnit.MILLISECONDS);
+    thread.scheduleWithFixedDelay(
+        () -> tell(SseEmitter.event().comment("still here")),
+        HEARTBEAT.toMillis(),
+        HEARTBEAT.toMillis(),
+        TimeUnit.MILLISECONDS);
+  }
+
+  /** Before the web server waits for requests to end, which these would not. */
+  @EventListener(ContextClosedEvent.class)
+  void stop() {
+    thread.shutdownNow();
+    listeners.forEach(SseEmitter::complete);
+  }
+
+  SseEmitter listen() {
+    SseEmitter listener = new SseEmitter(0L);
+    listener.onCompletion(() -> listeners.remove(listener));
+    listener.onError(gone -> listeners.remove(listener));
+    listeners.add(listener);
+    // Whoever comes back after a break has missed what happened meanwhile.
+    thread.execute(() -> tell(listener, SseEmitter.event().data("everything")));
+    return listener;
+  }
+
+  private void look() {
+    long begun = System.nanoTime();
+    try {
+      if (listeners.isEmpty()) {
+        last = null;
+      } else {
+        LiveMapper.Marks now = mapper.marks();
+        List<String> changed = last == null ? List.of() : changed(last, now);
+        last = now;
+        if (!changed.isEmpty()) {
+          tell(SseEmitter.event().data(String.join(" ", changed)));
+        }
+      }
+    } catch (RuntimeException away) {
+      LOG.warn("The database could not be asked what has changed: {}", away.getMessage());
+    }
+    long took = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun);
+    if (!thread.isShutdown()) {
+      long wait = Math.max(EVERY.toMillis(), took * REST);
+      thread.schedule(this::look, wait, TimeUnit.MILLISECONDS);
+    }
+  }
+
+  private static List<String> changed(LiveMapper.Marks before, LiveMapper.Marks now) {
+    List<String> changed = new ArrayList<>();
+    if (!before.outbox().equals(now.outbox())) {
+      changed.add("outbox");
+    }
+    if (!before.responses().equals(now.responses())) {
+      changed.add("responses");
+    }
+    if (!before.mailings().equals(now.mailings())) {
+      changed.add("mailings");
+    }
+    return changed;
+  }
+
+  private void tell(SseEmitter.SseEventBuilder event) {
+    listeners.forEach(listener -> tell(listener, event));
+  }
+
+  private void tell(SseEmitter listener, SseEmitter.SseEventBuilder event) {
+    try {
+      listener.send(event);
+    } catch (IOException | IllegalStateException gone) {
+      listeners.remove(listener);
+    }
+  }
+}

@@ -1,0 +1,28 @@
+package app.jemble.live;
+
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+/** Marks that differ when something has changed; the same whichever process changed it. */
+@Mapper
+interface LiveMapper {
+
+  /**
+   * @param outbox what has not left, by state, and when the last message left
+   * @param responses the last response
+   * @param mailings how often mailings were changed
+   */
+  record Marks(String outbox, String responses, String mailings) {}
+
+  @Select(
+      """
+      select coalesce((select max(sent_at)::text from message where sent_at is not null), '')
+             || coalesce((select string_agg(state || ' ' || messages, ', ' order by state)
+                          from (select state, count(*) as messages
+                                from message where state <> 'sent' group by state) s), '') as outbox,
+             coalesce((select max(id)::text from response), '') as responses,
+             (select count(*) || ' ' || coalesce(sum(version), 0) || ' ' || count(paused_at)
+              from mailing) as mailings
+      """)
+  Marks marks();
+}
