@@ -200,6 +200,7 @@
   <RunSheet
     {bench}
     sheet={sheet.data}
+    looked={look.dataUpdatedAt}
     {editable}
     ondiscard={() => acts.discard()}
     onoptions={() => (open = 'options')}

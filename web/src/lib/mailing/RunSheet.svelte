@@ -2,6 +2,7 @@
   import { letterheadsQuery } from '$lib/api/queries';
   import type { PlanView } from '$lib/api/types';
   import PlanForm from '$lib/plan/PlanForm.svelte';
+  import ReadingTime from '$lib/plan/ReadingTime.svelte';
   import PlanResult from '$lib/plan/PlanResult.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import type { BenchState } from './bench.svelte';
@@ -10,12 +11,14 @@
   interface Props {
     bench: BenchState;
     sheet: PlanView | undefined;
+    /** When the audience was last looked at; 0 for never. */
+    looked: number;
     editable: boolean;
     ondiscard: () => void;
     onoptions: () => void;
   }
 
-  let { bench, sheet, editable, ondiscard, onoptions }: Props = $props();
+  let { bench, sheet, looked, editable, ondiscard, onoptions }: Props = $props();
 
   const letterheads = createQuery(letterheadsQuery);
   const paper = $derived(
@@ -32,6 +35,15 @@
   <div>
     <h2 class="mb-1.5 text-[1rem]">Run sheet</h2>
     <PlanForm plan={bench.plan} {editable} onchange={(plan) => bench.set('plan', plan)} />
+    {#if looked}
+      <ReadingTime
+        id={bench.mailing.id}
+        since={looked}
+        plan={bench.plan}
+        {editable}
+        onchange={(plan) => bench.set('plan', plan)}
+      />
+    {/if}
   </div>
   <div class="min-w-0 self-center" aria-live="polite">
     {#if sheet}

@@ -3,3 +3,13 @@ export function tomorrowAtNine(zone: string, now = new Date()): string {
   const tomorrow = new Date(now.getTime() + 86_400_000);
   return `${new Intl.DateTimeFormat('sv-SE', { timeZone: zone }).format(tomorrow)}T09:00:00`;
 }
+
+/** A time of day such as "08:45" on the day of a start, or on the next day where there is none. */
+export function atTime(
+  startWall: string | null,
+  time: string,
+  zone: string,
+  now = new Date()
+): string {
+  return `${(startWall ?? tomorrowAtNine(zone, now)).slice(0, 10)}T${time}:00`;
+}

@@ -44,6 +44,9 @@ public class Shots extends BrowserTest {
     page.keyboard().press("j");
     shoot("mailing-bench");
     lookAtTheCheck();
+    letItRun();
+    page.navigate(home + "/settings/sending");
+    shoot("hours-and-caps");
     page.navigate(home + "/letterheads/1");
     shoot("letterhead");
     page.navigate(home + "/outbox");
@@ -110,6 +113,21 @@ public class Shots extends BrowserTest {
     shoot("check");
     page.keyboard().press("Escape");
     page.getByText("· saved").waitFor();
+  }
+
+  /** Released in waves over some mornings, and held for a moment. */
+  private void letItRun() {
+    page.navigate(home + "/mailings/" + id("Spring slipway reminder"));
+    page.getByLabel("People in a wave").fill("2");
+    page.getByText("The last leaves").first().waitFor();
+    page.getByText("· saved").waitFor();
+    page.waitForTimeout(SETTLE_MILLIS);
+    page.locator("button", new Page.LocatorOptions().setHasText("Release")).first().click();
+    page.getByText("Not yet").waitFor();
+    page.keyboard().press("Enter");
+    page.getByText("Take back").waitFor();
+    page.waitForTimeout(SETTLE_MILLIS);
+    shoot("under-way");
   }
 
   private long personWithMuch() {

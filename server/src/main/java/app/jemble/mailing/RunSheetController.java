@@ -1,11 +1,13 @@
 package app.jemble.mailing;
 
 import app.jemble.outbox.OutboxService;
+import app.jemble.response.ReadingTimes;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -37,6 +39,7 @@ class RunSheetController {
   private final PlanService plans;
   private final RestService rest;
   private final OutboxService outbox;
+  private final ReadingTimes times;
   private final WorkspaceService workspace;
   private final Clock clock;
 
@@ -46,6 +49,7 @@ class RunSheetController {
       PlanService plans,
       RestService rest,
       OutboxService outbox,
+      ReadingTimes times,
       WorkspaceService workspace,
       Clock clock) {
     this.mailings = mailings;
@@ -53,6 +57,7 @@ class RunSheetController {
     this.plans = plans;
     this.rest = rest;
     this.outbox = outbox;
+    this.times = times;
     this.workspace = workspace;
     this.clock = clock;
   }
@@ -66,6 +71,20 @@ class RunSheetController {
     return mailing.hasBeenReleased()
         ? plans.view(mailing, plan, rest.clocks(id), rest.earliest(mailing))
         : plans.view(mailing, plan, audience.clocks(mailing), plans.afterHold(clock.instant()));
+  }
+
+  /** When those who are ready read, on their own clocks; nothing when too little is known. */
+  @GetMapping("/reading-time")
+  ResponseEntity<ReadingTimes.Reading> readingTime(@PathVariable long id) {
+    List<Long> ready =
+        audience.lastLook(mailings.find(id)).entries().stream()
+            .filter(Looked.Entry::isReady)
+            .map(Looked.Entry::personId)
+            .toList();
+    return times
+        .of(ready)
+        .map(ResponseEntity::ok)
+        .orElseGet(() -> ResponseEntity.noContent().build());
   }
 
   @GetMapping("/run")

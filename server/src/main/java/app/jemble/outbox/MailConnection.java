@@ -93,7 +93,8 @@ final class MailConnection implements AutoCloseable {
     }
   }
 
-  private void connect() throws MessagingException {
+  /** Connects and signs in, unless that is done. */
+  void connect() throws MessagingException {
     if (!open) {
       // With a password, even an empty one, the library would sign in as the machine's user.
       boolean signsIn = !settings.user().isBlank();
@@ -137,7 +138,13 @@ final class MailConnection implements AutoCloseable {
     return 0;
   }
 
-  private static String words(Exception failed) {
+  /** Whether the server still answers (NOOP). */
+  boolean isReady() {
+    return transport.isConnected();
+  }
+
+  /** The innermost thing that was said of a failure, on one line. */
+  static String words(Exception failed) {
     Exception last = failed;
     while (last instanceof MessagingException m && m.getNextException() != null) {
       last = m.getNextException();

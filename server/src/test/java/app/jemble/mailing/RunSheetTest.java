@@ -324,6 +324,35 @@ public class RunSheetTest extends ServerTest {
     assertThat(count(id, "waiting")).isEqualTo(1);
   }
 
+  /** Responses are counted on the clock of whoever gave them. */
+  @Test
+  public void aTimeToStartIsSuggestedFromWhenTheyRead() {
+    List<Long> readers = new ArrayList<>(add(4, "Asia/Kathmandu"));
+    long first = draftWith(readers, plan());
+    release(first);
+    awaitSettled(first);
+    for (long reader : readers) {
+      sql.sql(
+              """
+              insert into response (message_id, mailing_id, person_id, kind, at)
+              select id, mailing_id, person_id, kind,
+                     timestamptz '2026-06-01 14:15Z' + n * interval '1 day'
+              from message, unnest(array['OPENED', 'CLICKED', 'MACHINE_OPENED']) kind,
+                   generate_series(1, 3) n
+              where mailing_id = ? and person_id = ?
+              """)
+          .params(first, reader)
+          .update();
+    }
+    long second = draftWith(readers, plan());
+    JsonNode reading = api.get("/api/mailings/" + second + "/reading-time").json();
+    assertThat(reading.get("time").asString()).as("14:15 UTC in Kathmandu").startsWith("20:00");
+    assertThat(reading.get("responses").asInt()).as("machines left out").isEqualTo(24);
+    assertThat(reading.get("people").asInt()).isEqualTo(4);
+    long unknown = draftWith(add(2, null), plan());
+    assertThat(api.get("/api/mailings/" + unknown + "/reading-time").status()).isEqualTo(204);
+  }
+
   @Test
   public void whoLacksAValueIsCountedByField() {
     List<Long> picks = add(3, null);

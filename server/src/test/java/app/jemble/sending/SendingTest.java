@@ -152,6 +152,14 @@ public class SendingTest extends ServerTest {
   }
 
   @Test
+  public void anAdministratorTestsTheMailServer() {
+    JsonNode tried = wilma.post("/api/mail-server/try", Map.of()).json();
+    assertThat(tried.get("failed").isNull()).as(tried.toString()).isTrue();
+    assertThat(api.post("/api/mail-server/try", Map.of()).status()).isEqualTo(403);
+    assertThat(api.get("/api/mail-server").json().get("port").asInt()).isEqualTo(smtpPort());
+  }
+
+  @Test
   public void aDayOffStandsOnce() {
     Map<String, String> day = Map.of("day", "2031-01-01", "name", "New Year");
     assertThat(wilma.put("/api/sending/days-off", List.of(day, day)).json().toString())
