@@ -34,7 +34,7 @@ class PlanService {
 
   private static final long LONGEST_GAP = Duration.ofDays(31).toSeconds();
 
-  /** Nobody's day of holding counts from so long ago. */
+  /** A plan over more days is shown by day, not by hour. */
   private static final int MOST_DAYS_OF_HOURS = 14;
 
   private final SendingService sending;
