@@ -2,7 +2,6 @@ package app.jemble.mailing;
 
 import app.jemble.core.pace.Clocks;
 import app.jemble.people.PersonRecord;
-import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -30,15 +29,8 @@ final class ReaderClocks {
 
   /** A zone by its IANA name; where there is none, the workspace's. */
   void add(String zone) {
-    clocks.add(zone == null ? house : known.computeIfAbsent(zone, this::read));
-  }
-
-  private ZoneId read(String zone) {
-    try {
-      return ZoneId.of(zone);
-    } catch (DateTimeException unknownHere) {
-      return house;
-    }
+    clocks.add(
+        zone == null ? house : known.computeIfAbsent(zone, name -> Clocks.zone(name, house)));
   }
 
   Clocks clocks() {

@@ -269,7 +269,7 @@ interface OutboxMapper {
 
   @Select(
       """
-      select (coalesce(s.sent_at, s.due_at) at time zone #{zone})::date as day,
+      select (s.due_at at time zone #{zone})::date as day,
              count(*) as messages, count(*) filter (where g.sender_id = #{sender}) as of_sender
       from message s
       join mailing g on g.id = s.mailing_id

@@ -1,9 +1,9 @@
 package app.jemble.response;
 
+import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.SuggestedTime;
 import app.jemble.response.ReadingTimeMapper.Moment;
 import app.jemble.workspace.WorkspaceService;
-import java.time.DateTimeException;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.HashMap;
@@ -63,17 +63,9 @@ public class ReadingTimes {
       ZoneId zone =
           moment.zone() == null
               ? house
-              : zones.computeIfAbsent(moment.zone(), name -> read(name, house));
+              : zones.computeIfAbsent(moment.zone(), name -> Clocks.zone(name, house));
       counted.add(moment.at(), zone);
     }
     return counted;
-  }
-
-  private static ZoneId read(String zone, ZoneId house) {
-    try {
-      return ZoneId.of(zone);
-    } catch (DateTimeException unknownHere) {
-      return house;
-    }
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.core.pace;
 
+import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -29,6 +30,18 @@ public final class Clocks {
     ofPerson[size++] = place;
   }
 
+  /** A zone by its IANA name; where there is none, or none known here, the other one. */
+  public static ZoneId zone(String name, ZoneId otherwise) {
+    if (name == null) {
+      return otherwise;
+    }
+    try {
+      return ZoneId.of(name);
+    } catch (DateTimeException unknownHere) {
+      return otherwise;
+    }
+  }
+
   public static Clocks of(List<ZoneId> zones) {
     Clocks clocks = new Clocks();
     zones.forEach(clocks::add);
@@ -37,10 +50,6 @@ public final class Clocks {
 
   public int size() {
     return size;
-  }
-
-  public ZoneId zone(int person) {
-    return zones.get(ofPerson[person]);
   }
 
   /** How many people each zone has, the one with most first. */
