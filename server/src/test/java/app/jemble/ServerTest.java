@@ -154,7 +154,7 @@ public abstract class ServerTest {
               sql.sql(
                       """
                       select count(*) from message
-                      where mailing_id = ? and state in ('waiting', 'sending')
+                      where mailing_id = ? and state = 'waiting'
                       """)
                   .param(mailing)
                   .query(Long.class)

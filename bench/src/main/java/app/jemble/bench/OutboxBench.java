@@ -1,6 +1,5 @@
 package app.jemble.bench;
 
-import app.jemble.outbox.PromptSockets;
 import jakarta.mail.Address;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
@@ -22,7 +21,7 @@ import java.util.concurrent.locks.LockSupport;
  */
 final class OutboxBench {
 
-  private static final int MESSAGES = 2000;
+  private static final int MESSAGES = 5000;
   private static final int CONNECTIONS = 2;
   private static final int WARM_UPS = 2;
   private static final int RUNS = 5;
@@ -33,7 +32,7 @@ final class OutboxBench {
     try (SmtpSink sink = new SmtpSink();
         RunningApp app =
             new RunningApp(
-                3500,
+                9000,
                 "--jemble.smtp.port=" + sink.port(),
                 "--jemble.smtp.connections=" + CONNECTIONS,
                 "--jemble.outbox.poll-every=50ms")) {

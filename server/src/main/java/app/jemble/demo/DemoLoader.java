@@ -225,14 +225,13 @@ class DemoLoader implements ApplicationRunner {
 
   /** The next id after those that were written by COPY. */
   private void continueIds() {
-    sql.sql(
-            "select setval(pg_get_serial_sequence('person', 'id'), coalesce(max(id), 1)) from person")
-        .query(Long.class)
-        .single();
-    sql.sql(
-            "select setval(pg_get_serial_sequence('message', 'id'), coalesce(max(id), 1)) from message")
-        .query(Long.class)
-        .single();
+    for (String table : List.of("person", "message", "sent_copies")) {
+      sql.sql(
+              "select setval(pg_get_serial_sequence('%1$s', 'id'), coalesce(max(id), 1)) from %1$s"
+                  .formatted(table))
+          .query(Long.class)
+          .single();
+    }
   }
 
   /** Something done with one connection. */

@@ -197,7 +197,9 @@ class DemoMailings {
             "sent_at",
             "subject",
             "links",
-            "standing")) {
+            "standing",
+            "copies_id",
+            "copy_place")) {
       for (int i = 0; i < messages.size(); i++) {
         Message m = messages.get(i);
         copy.row(
@@ -215,15 +217,19 @@ class DemoMailings {
             m.sentAt(),
             m.mail().subject(),
             m.mail().links(),
-            standing(answers.get(i)));
+            standing(answers.get(i)),
+            m.id(),
+            1);
       }
     }
   }
 
+  /** Each by itself, under its message's number. */
   private void writeCopies(Connection connection, List<Message> messages) throws SQLException {
-    try (CopyIn copy = new CopyIn(connection, "message_copy", "message_id", "mime")) {
+    try (CopyIn copy = new CopyIn(connection, "sent_copies", "id", "mimes", "ends")) {
       for (Message m : messages) {
-        copy.row(m.id(), handover.write(m.mail()));
+        byte[] octets = handover.write(m.mail());
+        copy.row(m.id(), octets, List.of(octets.length));
       }
     }
   }

@@ -11,7 +11,7 @@ interface DeskMapper {
   @Select(
       """
       select (select count(*) from mailing where state = 'draft') as drafts,
-             (select count(*) from message where state in ('waiting', 'deferred', 'sending')) as to_leave,
+             (select count(*) from message where state in ('waiting', 'deferred')) as to_leave,
              (select count(*) from response where kind = 'REPLIED' and at > #{lately}) as replies
       """)
   DeskController.Counts counts(Instant lately);
@@ -41,7 +41,7 @@ interface DeskMapper {
       """
       select g.id, g.name, count(*) as messages,
              count(*) filter (where s.state = 'sent') as sent,
-             count(*) filter (where s.state in ('waiting', 'deferred', 'sending')) as to_leave,
+             count(*) filter (where s.state in ('waiting', 'deferred')) as to_leave,
              count(*) filter (where s.standing = 'REPLIED') as replied,
              count(*) filter (where s.standing in ('OPENED', 'CLICKED')) as read,
              count(*) filter (where s.state = 'sent' and s.standing in ('NOTHING', 'MACHINE_OPENED')) as quiet,
@@ -51,7 +51,7 @@ interface DeskMapper {
       join message s on s.mailing_id = g.id
       where g.state = 'released'
       group by g.id
-      order by (count(*) filter (where s.state in ('waiting', 'deferred', 'sending')) > 0) desc,
+      order by (count(*) filter (where s.state in ('waiting', 'deferred')) > 0) desc,
                max(s.sent_at) desc nulls first
       limit 6
       """)

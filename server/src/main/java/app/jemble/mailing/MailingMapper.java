@@ -102,7 +102,7 @@ interface MailingMapper {
       left join (
         select mailing_id, count(*) as messages,
                count(*) filter (where state = 'sent') as sent,
-               count(*) filter (where state in ('waiting', 'deferred', 'sending')) as to_leave,
+               count(*) filter (where state in ('waiting', 'deferred')) as to_leave,
                count(*) filter (where standing = 'REPLIED') as replied
         from message
         group by mailing_id

@@ -1,29 +1,81 @@
 package app.jemble.outbox;
 
-import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
-import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
+import org.springframework.stereotype.Service;
 
-/** Looks for hand-overs whose process is gone and holds them in doubt. */
-@Configuration
+/**
+ * Looks after hand-overs whose process is gone. What its journal tells on this machine's disk is
+ * noted; a message whose hand-over had begun, or of which nothing is told, is in doubt.
+ */
+@Service
 class AbandonedHandovers {
 
   private static final Logger LOG = LoggerFactory.getLogger(AbandonedHandovers.class);
 
-  @Bean
-  RecurringTask<Void> doubtAbandonedHandovers(OutboxMapper mapper, Clock clock) {
-    return Tasks.recurring("doubt-abandoned-handovers", FixedDelay.ofSeconds(20))
-        .execute(
-            (instance, context) -> {
-              int abandoned = mapper.doubtAbandoned(clock.instant());
-              if (abandoned > 0) {
-                LOG.warn("{} messages are in doubt: their process stopped.", abandoned);
-              }
-            });
+  private static final String STOPPED =
+      "the process stopped while the message was being handed over";
+
+  /** The database may still be at work on what a killed process said last. */
+  private static final Duration KEPT = Duration.ofMinutes(1);
+
+  private final OutboxMapper mapper;
+  private final Departures departures;
+  private final JournalFolder journals;
+  private final Clock clock;
+
+  AbandonedHandovers(
+      OutboxMapper mapper, Departures departures, JournalFolder journals, Clock clock) {
+    this.mapper = mapper;
+    this.departures = departures;
+    this.journals = journals;
+    this.clock = clock;
+  }
+
+  /** Looks once; what fails is tried at the next look. */
+  void look() {
+    try {
+      if (journals.folder().isPresent()) {
+        for (HandoverJournal.Left left : HandoverJournal.left(journals.folder().get())) {
+          settle(left);
+        }
+      }
+      int abandoned = mapper.doubtAbandoned(clock.instant(), STOPPED);
+      if (abandoned > 0) {
+        LOG.warn("{} messages are in doubt: their process stopped.", abandoned);
+      }
+    } catch (IOException | RuntimeException trouble) {
+      LOG.warn("Abandoned hand-overs are looked at again in a moment: {}", trouble.toString());
+    }
+  }
+
+  private void settle(HandoverJournal.Left left) throws IOException {
+    List<Ended> ends = new ArrayList<>();
+    for (OutboxMapper.InHand message : mapper.inHand(left.worker())) {
+      left.fate(message.id(), message.tries())
+          .ifPresentOrElse(
+              ends::add,
+              () -> {
+                if (!message.state().equals("in_doubt")) {
+                  ends.add(
+                      new Ended(message.id(), message.tries(), "in_doubt", STOPPED, null, null));
+                }
+              });
+    }
+    departures.settleAbandoned(left.worker(), ends);
+    if (!ends.isEmpty()) {
+      LOG.warn("{} hand-overs of a process that stopped are settled.", ends.size());
+    }
+    // Files carry the machine's own time, whatever the application's clock says.
+    if (left.changedAt().isBefore(Instant.now().minus(KEPT)) && ends.isEmpty()) {
+      Files.deleteIfExists(left.file());
+    }
   }
 }

@@ -5,78 +5,204 @@ import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.ThreadPlace;
-import app.jemble.core.response.Standing;
+import app.jemble.workspace.JembleSettings;
+import java.io.ByteArrayOutputStream;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The last step before messages meet the mail server: written, and kept as they will leave. */
+/**
+ * What the database is told of hand-overs: which begin, with the messages kept as they will leave,
+ * and how they ended. Each act is one transaction.
+ */
 @Service
 class Departures {
 
+  private static final Logger LOG = LoggerFactory.getLogger(Departures.class);
+
+  /** Messages with large files are begun by fewer at once, to keep within memory. */
+  private static final int MOST_OCTETS = 16 << 20;
+
   /** A message ready to be given away. */
-  record Ready(OutboxMapper.Claimed message, byte[] mime, OutgoingMessage outgoing) {}
+  record Ready(OutboxMapper.Claimed message, byte[] mime, OutgoingMessage outgoing) {
+
+    Envelope envelope() {
+      return new Envelope(outgoing.returnAddress(), message.address());
+    }
+  }
 
   private final OutboxMapper mapper;
   private final SharedTexts texts;
+  private final JembleSettings settings;
   private final Clock clock;
+  private volatile String lastTrouble = "";
 
-  Departures(OutboxMapper mapper, SharedTexts texts, Clock clock) {
+  Departures(OutboxMapper mapper, SharedTexts texts, JembleSettings settings, Clock clock) {
     this.mapper = mapper;
     this.texts = texts;
+    this.settings = settings;
     this.clock = clock;
   }
 
-  /** Writes and keeps claimed messages; those that must not leave any more are stopped instead. */
+  boolean anyDue() {
+    return mapper.anyDue(clock.instant());
+  }
+
+  /** The way to the mail server is open. */
+  void serverAnswers() {
+    lastTrouble = "";
+    mapper.noteServer("", clock.instant());
+  }
+
+  /** The mail server cannot be reached, or does not let us in. */
+  void serverFails(String words) {
+    if (!words.equals(lastTrouble)) {
+      LOG.warn("The mail server cannot be used: {}", words);
+      lastTrouble = words;
+    }
+    mapper.noteServer(words, clock.instant());
+  }
+
+  /**
+   * Notes how a worker's hand-overs ended and begins the next: due messages are written, kept, and
+   * marked as being handed over. Those that must not leave any more, or cannot, are not among them.
+   */
   @Transactional
-  List<Ready> prepare(String worker, List<OutboxMapper.Claimed> claimed) {
-    Map<Long, Standing> followed = followed(claimed);
+  List<Ready> step(String worker, List<Ended> ends, int most) {
+    end(worker, ends);
     Instant now = clock.instant();
     List<Ready> ready = new ArrayList<>();
-    for (OutboxMapper.Claimed message : claimed) {
-      Optional<String> reason =
-          message.followsId() == null
-              ? Optional.empty()
-              : FollowUp.stoppedBy(followed.get(message.followsId()));
+    int octets = 0;
+    for (OutboxMapper.Claimed message : mapper.claim(now, most)) {
+      Optional<String> reason = stopped(message);
       if (reason.isPresent()) {
-        mapper.stop(message.id(), worker, reason.get());
-      } else {
-        OutgoingMessage outgoing = compose(message, now);
-        ready.add(new Ready(message, MimeWriter.write(outgoing), outgoing));
+        mapper.stop(message.id(), reason.get());
+      } else if (octets < MOST_OCTETS) {
+        Ready written = write(message, now);
+        if (written != null) {
+          ready.add(written);
+          octets += written.mime().length;
+        }
       }
     }
-    keep(ready);
+    begin(worker, ready, now);
     return ready;
   }
 
-  private Map<Long, Standing> followed(List<OutboxMapper.Claimed> claimed) {
-    Long[] ids =
-        claimed.stream()
-            .map(OutboxMapper.Claimed::followsId)
-            .filter(Objects::nonNull)
-            .toArray(Long[]::new);
-    return ids.length == 0
-        ? Map.of()
-        : mapper.standings(ids).stream()
-            .collect(
-                Collectors.toMap(OutboxMapper.StandingRow::id, OutboxMapper.StandingRow::standing));
+  /**
+   * Notes how hand-overs ended; all else that the worker seems to have in hand never began. For a
+   * worker that has nothing in hand any more, and is not sure what of its last step was noted.
+   */
+  @Transactional
+  void settle(String worker, List<Ended> ends) {
+    Set<Long> told = ends.stream().map(Ended::id).collect(Collectors.toSet());
+    List<Ended> all = new ArrayList<>(ends);
+    mapper.inHand(worker).stream()
+        .filter(m -> !told.contains(m.id()))
+        .forEach(m -> all.add(Ended.notBegun(m.id(), m.tries() - 1, "", null)));
+    end(worker, all);
   }
 
-  private void keep(List<Ready> ready) {
-    if (!ready.isEmpty()) {
-      Long[] ids = ready.stream().map(r -> r.message().id()).toArray(Long[]::new);
-      mapper.write(
-          ids,
-          ready.stream().map(r -> r.outgoing().subject()).toList(),
-          ready.stream().map(r -> String.join("\n", r.outgoing().links())).toList());
-      mapper.keepCopies(ids, ready.stream().map(Ready::mime).toArray(byte[][]::new));
+  /** Notes what a journal tells of the messages of a worker that is gone. */
+  @Transactional
+  void settleAbandoned(String worker, List<Ended> ends) {
+    end(worker, ends);
+  }
+
+  /** Why a message must not leave at this instant: what happened to the one it follows. */
+  Optional<String> stopped(OutboxMapper.Claimed message) {
+    return message.followsId() == null
+        ? Optional.empty()
+        : FollowUp.stoppedBy(mapper.standing(message.followsId()));
+  }
+
+  private void end(String worker, List<Ended> ends) {
+    if (!ends.isEmpty()) {
+      mapper.giveAll(worker);
+      mapper.end(
+          worker,
+          new OutboxMapper.Ends(
+              column(ends, Ended::id).toArray(Long[]::new),
+              column(ends, e -> (long) e.tries()).toArray(Long[]::new),
+              column(ends, Ended::state),
+              column(ends, Ended::reason),
+              ends.stream().map(e -> millis(e.due())).toArray(Long[]::new),
+              ends.stream().map(e -> millis(e.sentAt())).toArray(Long[]::new)));
+    }
+  }
+
+  private static Long millis(Instant instant) {
+    return instant == null ? null : instant.toEpochMilli();
+  }
+
+  private void begin(String worker, List<Ready> ready, Instant now) {
+    if (ready.isEmpty()) {
+      return;
+    }
+    Long[] ids = ready.stream().map(r -> r.message().id()).toArray(Long[]::new);
+    Copies copies = new Copies();
+    Long[] places = ready.stream().map(copies::add).toArray(Long[]::new);
+    Long copiesId =
+        copies.isEmpty() ? null : (Long) mapper.keepCopies(copies.octets(), copies.ends());
+    mapper.begin(
+        worker,
+        now,
+        ids,
+        column(ready, r -> r.outgoing().subject()),
+        column(ready, r -> String.join("\n", r.outgoing().links())),
+        copiesId,
+        places);
+    mapper.take(worker, ids, now.plus(settings.outbox().lease()));
+  }
+
+  /** Messages one after another, as they are kept. */
+  private static final class Copies {
+    private final ByteArrayOutputStream octets = new ByteArrayOutputStream(1 << 16);
+    private final List<Long> ends = new ArrayList<>();
+
+    /** Answers its place from 1 on, or 0 when it is kept already. */
+    long add(Ready ready) {
+      if (ready.message().isKept()) {
+        return 0;
+      }
+      octets.writeBytes(ready.mime());
+      ends.add((long) octets.size());
+      return ends.size();
+    }
+
+    boolean isEmpty() {
+      return ends.isEmpty();
+    }
+
+    byte[] octets() {
+      return octets.toByteArray();
+    }
+
+    Long[] ends() {
+      return ends.toArray(Long[]::new);
+    }
+  }
+
+  /** Null when it cannot be written: then it is refused, and no other has to wait for it. */
+  private Ready write(OutboxMapper.Claimed message, Instant now) {
+    try {
+      OutgoingMessage outgoing = compose(message, now);
+      byte[] mime =
+          message.isKept() ? mapper.kept(message.id()).mime() : MimeWriter.write(outgoing);
+      return new Ready(message, mime, outgoing);
+    } catch (RuntimeException broken) {
+      LOG.error("Message {} cannot be written.", message.id(), broken);
+      mapper.refuse(message.id(), "the message could not be written: " + broken.getMessage());
+      return null;
     }
   }
 
@@ -94,5 +220,9 @@ class Departures {
                 message.token(),
                 place))
         .message();
+  }
+
+  private static <T, R> List<R> column(List<T> rows, Function<T, R> value) {
+    return rows.stream().map(value).toList();
   }
 }

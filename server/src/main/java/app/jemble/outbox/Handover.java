@@ -23,7 +23,7 @@ public class Handover {
   public HandoverResult sendOnce(OutgoingMessage message) {
     try (MailConnection connection = open()) {
       return connection.send(
-          MimeWriter.write(message), message.returnAddress(), message.to().address());
+          MimeWriter.write(message), new Envelope(message.returnAddress(), message.to().address()));
     }
   }
 

@@ -23,6 +23,9 @@ public sealed interface HandoverResult {
   /** The message was given, the answer was lost: it may or may not be on its way. */
   record InDoubt(String words) implements HandoverResult {}
 
-  /** The server could not be reached, or broke off before the message was given. */
+  /** The server broke off before the message was given. */
   record NotTried(String words) implements HandoverResult {}
+
+  /** The server could not be reached, or would not let us in: so it will be for all messages. */
+  record Unreachable(String words) implements HandoverResult {}
 }

@@ -1,7 +1,5 @@
 package app.jemble.outbox;
 
-import jakarta.mail.internet.MimeUtility;
-import java.io.UnsupportedEncodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Base64;
@@ -20,11 +18,14 @@ final class HeaderWords {
     return words.contains("=?");
   }
 
+  /** Whether words can stand in a header only as encoded-words. */
+  static boolean mustBeEncoded(String words) {
+    return looksEncoded(words) || words.chars().anyMatch(c -> c >= 127);
+  }
+
   /** ASCII stays as it is, unless a reader would decode it; the rest is encoded and folded. */
-  static String encode(String words) throws UnsupportedEncodingException {
-    return looksEncoded(words)
-        ? String.join("\r\n ", encodedWords(words))
-        : MimeUtility.encodeText(words, StandardCharsets.UTF_8.name(), null);
+  static String encode(String words) {
+    return mustBeEncoded(words) ? String.join("\r\n ", encodedWords(words)) : words;
   }
 
   /** A character never spans two encoded-words (RFC 2047 section 5). */

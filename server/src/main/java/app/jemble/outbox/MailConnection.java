@@ -1,146 +1,174 @@
 package app.jemble.outbox;
 
+import app.jemble.outbox.SmtpTalk.Answer;
 import app.jemble.workspace.JembleSettings;
-import jakarta.mail.Address;
 import jakarta.mail.MessagingException;
-import jakarta.mail.Session;
-import jakarta.mail.URLName;
-import jakarta.mail.internet.InternetAddress;
-import java.io.ByteArrayInputStream;
-import java.io.IOException;
-import java.util.Properties;
-import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
-import org.eclipse.angus.mail.smtp.SMTPMessage;
-import org.eclipse.angus.mail.smtp.SMTPSendFailedException;
-import org.eclipse.angus.mail.smtp.SMTPSenderFailedException;
-import org.eclipse.angus.mail.smtp.SMTPTransport;
 
 /**
  * One connection to the mail server, kept from message to message. For one thread at a time. Knows
  * how far a hand-over had come when it failed, which decides between trying again and doubt.
+ *
+ * <p>Where the server allows it (RFC 2920), sender, recipient and DATA go out together, and those
+ * of the next message together with the end of this one: one round trip a message.
  */
 final class MailConnection implements AutoCloseable {
 
-  private static final String CONNECT_MILLIS = "10000";
-  private static final String ANSWER_MILLIS = "60000";
-
-  static {
-    // Otherwise looked up in all jars several times a message.
-    System.setProperty(
-        "jakarta.mail.util.StreamProvider", "org.eclipse.angus.mail.util.MailStreamProvider");
-  }
-
   private final JembleSettings.Smtp settings;
-  private final Session session;
-  private final PhasedTransport transport;
-  private boolean open;
+  private SmtpTalk talk;
+
+  /** Whose commands are out already, their answers not yet read. */
+  private Envelope announced;
+
+  /** A recipient was refused: what was said of that message is still in the server's mind. */
+  private boolean halfSaid;
 
   MailConnection(JembleSettings.Smtp settings) {
     this.settings = settings;
-    this.session = Session.getInstance(properties(settings));
-    this.transport =
-        new PhasedTransport(session, settings.security() == JembleSettings.Security.TLS);
   }
 
-  private static Properties properties(JembleSettings.Smtp settings) {
-    Properties p = new Properties();
-    for (String protocol : new String[] {"mail.smtp.", "mail.smtps."}) {
-      p.put(protocol + "connectiontimeout", CONNECT_MILLIS);
-      p.put(protocol + "timeout", ANSWER_MILLIS);
-      p.put(protocol + "writetimeout", ANSWER_MILLIS);
-      p.put(protocol + "ssl.checkserveridentity", "true");
-      p.put(protocol + "quitwait", "false");
-    }
-    if (settings.security() == JembleSettings.Security.STARTTLS) {
-      p.put("mail.smtp.starttls.enable", "true");
-      p.put("mail.smtp.starttls.required", "true");
-    }
-    if (settings.security() != JembleSettings.Security.TLS) {
-      p.put("mail.smtp.socketFactory", new PromptSockets());
-    }
-    return p;
+  /** Hands one message over by itself. */
+  HandoverResult send(byte[] mime, Envelope envelope) {
+    return send(mime, envelope, null, () -> {});
   }
 
   /**
    * Hands a message over, connecting first where needed. A kept connection that the server closed
    * in the meantime is opened anew once.
+   *
+   * @param next whose message is handed over next and without fail, or null
+   * @param begin told right before the first octet of the message leaves; what it throws stops that
    */
-  HandoverResult send(byte[] mime, String from, String to) {
-    boolean kept = open;
-    HandoverResult result = sendOnce(mime, from, to);
-    return kept && result instanceof HandoverResult.NotTried ? sendOnce(mime, from, to) : result;
+  HandoverResult send(byte[] mime, Envelope envelope, Envelope next, Runnable begin) {
+    boolean kept = talk != null;
+    HandoverResult result = sendOnce(mime, envelope, next, begin);
+    return kept && result instanceof HandoverResult.NotTried
+        ? sendOnce(mime, envelope, next, begin)
+        : result;
   }
 
-  private HandoverResult sendOnce(byte[] mime, String from, String to) {
+  private HandoverResult sendOnce(byte[] mime, Envelope envelope, Envelope next, Runnable begin) {
     try {
       connect();
     } catch (MessagingException unreachable) {
-      return new HandoverResult.NotTried(
-          settings.host() + ":" + settings.port() + " cannot be reached: " + words(unreachable));
+      return new HandoverResult.Unreachable(words(unreachable));
     }
-    transport.begin();
+    if (envelope.needsAllAlphabets() && !talk.takesAllAlphabets()) {
+      return new HandoverResult.Refused(
+          "the mail server takes no address in this alphabet (RFC 6531)");
+    }
+    boolean given = false;
     try {
-      SMTPMessage message = new SMTPMessage(session, new ByteArrayInputStream(mime));
-      message.setEnvelopeFrom(from);
-      transport.sendMessage(message, new Address[] {new InternetAddress(to, null)});
-      return new HandoverResult.Accepted();
-    } catch (MessagingException | IOException failed) {
-      HandoverResult result = judge(failed);
-      if (!(result instanceof HandoverResult.Refused)) {
-        close();
+      Answer refusal = introduce(envelope);
+      if (refusal != null) {
+        return judge(refusal);
       }
-      return result;
+      begin.run();
+      talk.say(Dots.stuffed(mime));
+      // A server drops what ends without the final dot (RFC 5321 section 4.1.1.4).
+      given = true;
+      end(next);
+      Answer answer = talk.answer();
+      return answer.isRefusal() ? judge(answer) : new HandoverResult.Accepted();
+    } catch (MessagingException broken) {
+      close();
+      return given
+          ? new HandoverResult.InDoubt("the mail server gave no answer: " + words(broken))
+          : new HandoverResult.NotTried("the mail server broke off: " + words(broken));
+    } catch (RuntimeException notBegun) {
+      close();
+      throw notBegun;
     }
+  }
+
+  boolean isOpen() {
+    return talk != null;
   }
 
   /** Connects and signs in, unless that is done. */
   void connect() throws MessagingException {
-    if (!open) {
-      // With a password, even an empty one, the library would sign in as the machine's user.
-      boolean signsIn = !settings.user().isBlank();
-      transport.connect(
-          settings.host(),
-          settings.port(),
-          signsIn ? settings.user() : null,
-          signsIn ? settings.password() : null);
-      open = true;
+    if (talk == null) {
+      SmtpTalk fresh = new SmtpTalk(settings);
+      fresh.begin();
+      talk = fresh;
     }
   }
 
-  private HandoverResult judge(Exception failed) {
-    int code = answerCode(failed);
-    if (code >= 500) {
-      return new HandoverResult.Refused(words(failed));
+  /** Brings the server to where the text may follow; answers what it refused, or null. */
+  private Answer introduce(Envelope envelope) throws MessagingException {
+    if (announced != null && !announced.equals(envelope)) {
+      throw new MessagingException("another message was announced");
     }
-    if (code >= 400) {
-      return new HandoverResult.PutOff(words(failed));
+    if (halfSaid) {
+      talk.say("RSET");
+      talk.answer();
+      halfSaid = false;
     }
-    return transport.messageGiven()
-        ? new HandoverResult.InDoubt("the mail server gave no answer: " + words(failed))
-        : new HandoverResult.NotTried("the mail server broke off: " + words(failed));
+    return talk.takesGroups() ? introduceAtOnce(envelope) : introduceStepByStep(envelope);
   }
 
-  /** The code the server answered with, looked for in all that went wrong; 0 when it gave none. */
-  private static int answerCode(Exception failed) {
-    Exception at = failed;
-    while (at != null) {
-      if (at instanceof SMTPAddressFailedException address) {
-        return address.getReturnCode();
-      }
-      if (at instanceof SMTPSenderFailedException sender) {
-        return sender.getReturnCode();
-      }
-      if (at instanceof SMTPSendFailedException send && send.getNextException() == null) {
-        return send.getReturnCode();
-      }
-      at = at instanceof MessagingException m ? m.getNextException() : null;
+  private Answer introduceAtOnce(Envelope envelope) throws MessagingException {
+    if (announced == null) {
+      talk.say(commands(envelope));
     }
-    return 0;
+    announced = null;
+    Answer sender = talk.answer();
+    Answer recipient = sender.isLast() ? sender : talk.answer();
+    Answer data = recipient.isLast() ? recipient : talk.answer();
+    Answer refusal = sender.isRefusal() ? sender : recipient.isRefusal() ? recipient : data;
+    if (!refusal.isRefusal()) {
+      return askedForText(refusal);
+    }
+    if (!data.isRefusal()) {
+      // It would take a text for nobody (RFC 2920 section 3.1): it gets an empty one.
+      talk.say(".");
+      talk.answer();
+    }
+    halfSaid = true;
+    return refusal;
+  }
+
+  private Answer introduceStepByStep(Envelope envelope) throws MessagingException {
+    Answer answer = null;
+    for (String command : commands(envelope).split("\r\n")) {
+      talk.say(command);
+      answer = talk.answer();
+      if (answer.isRefusal()) {
+        halfSaid = true;
+        return answer;
+      }
+    }
+    return askedForText(answer);
+  }
+
+  private static Answer askedForText(Answer toData) throws MessagingException {
+    if (toData.code() != 354) {
+      throw new MessagingException("the mail server did not ask for the text: " + toData.words());
+    }
+    return null;
+  }
+
+  private void end(Envelope next) throws MessagingException {
+    boolean announces = next != null && talk.takesGroups() && !next.needsAllAlphabets();
+    talk.say(announces ? ".\r\n" + commands(next) : ".");
+    announced = announces ? next : null;
+  }
+
+  private static String commands(Envelope envelope) {
+    return envelope.mailCommand() + "\r\n" + envelope.recipientCommand() + "\r\nDATA";
+  }
+
+  private HandoverResult judge(Answer refusal) {
+    if (refusal.isLast()) {
+      close();
+    }
+    return refusal.code() >= 500
+        ? new HandoverResult.Refused(refusal.words())
+        : new HandoverResult.PutOff(refusal.words());
   }
 
   /** Whether the server still answers (NOOP). */
   boolean isReady() {
-    return transport.isConnected();
+    return talk.isConnected();
   }
 
   /** The innermost thing that was said of a failure, on one line. */
@@ -156,39 +184,16 @@ final class MailConnection implements AutoCloseable {
 
   @Override
   public void close() {
-    open = false;
-    try {
-      transport.close();
-    } catch (MessagingException alreadyGone) {
-      // A connection that is gone is closed; the next message opens another.
-    }
-  }
-
-  /** Notes when the last octet of a message has been given and only the answer is missing. */
-  private static final class PhasedTransport extends SMTPTransport {
-    private boolean given;
-
-    PhasedTransport(Session session, boolean tls) {
-      super(
-          session,
-          new URLName(tls ? "smtps" : "smtp", null, -1, null, null, null),
-          tls ? "smtps" : "smtp",
-          tls);
-    }
-
-    void begin() {
-      given = false;
-    }
-
-    boolean messageGiven() {
-      return given;
-    }
-
-    /** A server drops what ends without the final dot (RFC 5321 section 4.1.1.4). */
-    @Override
-    protected void finishData() throws IOException, MessagingException {
-      given = true;
-      super.finishData();
+    SmtpTalk ended = talk;
+    talk = null;
+    announced = null;
+    halfSaid = false;
+    if (ended != null) {
+      try {
+        ended.close();
+      } catch (MessagingException alreadyGone) {
+        // A connection that is gone is closed; the next message opens another.
+      }
     }
   }
 }

@@ -77,7 +77,7 @@ class OutboxController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void withdraw(@PathVariable long id) {
     Account who = accounts.currentWriter();
-    must(mapper.withdraw(id, "withdrawn by " + who.name(), clock.instant()));
+    must(mapper.withdraw(id, "withdrawn by " + who.name()));
   }
 
   @PostMapping("/outbox/{id}/try-again")

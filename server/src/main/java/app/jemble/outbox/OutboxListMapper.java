@@ -15,23 +15,24 @@ interface OutboxListMapper {
 
   @Select(
       """
-      select state, count(*) as messages
+      select shown_state as state, count(*) as messages
       from message
       where state <> 'sent' and (#{mailingId}::bigint is null or mailing_id = #{mailingId})
-      group by state
+      group by shown_state
       """)
   List<StateCount> tally(@Param("mailingId") Long mailingId);
 
   @Select(
       """
-      select s.id, p.name, p.time_zone, s.address, s.mailing_id, g.name as mailing, s.state,
+      select s.id, p.name, p.time_zone, s.address, s.mailing_id, g.name as mailing,
+             s.shown_state as state,
              s.due_at, s.tries, s.reason,
-             g.held_until > #{now} and s.state = 'waiting' as held
+             g.held_until > #{now} and s.shown_state = 'waiting' as held
       from message s
       join person p on p.id = s.person_id
       join mailing g on g.id = s.mailing_id
       where s.state <> 'sent'
-        and (#{state}::text is null or s.state = #{state})
+        and (#{state}::text is null or s.shown_state = #{state})
         and (#{mailingId}::bigint is null or s.mailing_id = #{mailingId})
         and (#{afterId}::bigint is null or (s.due_at, s.id) > (#{afterDue}, #{afterId}))
       order by s.due_at, s.id
@@ -50,9 +51,9 @@ interface OutboxListMapper {
       update message
       set state = 'withdrawn', reason = #{reason}
       where id = #{id} and state in ('waiting', 'deferred', 'held', 'refused')
-        and (claimed_until is null or claimed_until < #{now})
+        and in_hands_of is null
       """)
-  int withdraw(@Param("id") long id, @Param("reason") String reason, @Param("now") Instant now);
+  int withdraw(@Param("id") long id, @Param("reason") String reason);
 
   @Update(
       """
@@ -61,7 +62,7 @@ interface OutboxListMapper {
       from mailing g
       where s.id = #{id} and g.id = s.mailing_id
         and s.state in ('waiting', 'deferred', 'refused', 'held', 'withdrawn')
-        and (s.claimed_until is null or s.claimed_until < #{now})
+        and s.in_hands_of is null
       """)
   int tryAgain(@Param("id") long id, @Param("now") Instant now);
 
@@ -69,7 +70,7 @@ interface OutboxListMapper {
       """
       update message
       set state = 'sent', sent_at = coalesce(first_try_at, #{now}), reason = 'settled: it arrived',
-          claimed_by = null, claimed_until = null
+          in_hands_of = null
       where id = #{id} and state = 'in_doubt'
       """)
   int settleAsSent(@Param("id") long id, @Param("now") Instant now);
@@ -77,7 +78,7 @@ interface OutboxListMapper {
   @Update(
       """
       update message
-      set state = 'waiting', due_at = #{now}, reason = '', claimed_by = null, claimed_until = null
+      set state = 'waiting', due_at = #{now}, reason = '', in_hands_of = null
       where id = #{id} and state = 'in_doubt'
       """)
   int settleAsLost(@Param("id") long id, @Param("now") Instant now);
@@ -87,9 +88,11 @@ interface OutboxListMapper {
 
   @Select(
       """
-      select s.id, s.recipient, s.subject, s.sent_at, c.mime
+      select s.id, s.recipient, s.subject, s.sent_at,
+             substring(c.mimes from w.start + 1 for c.ends[s.copy_place] - w.start) as mime
       from message s
-      join message_copy c on c.message_id = s.id
+      join sent_copies c on c.id = s.copies_id
+      cross join lateral (select coalesce(c.ends[s.copy_place - 1], 0) as start) w
       where s.id = #{id} and s.state = 'sent'
       """)
   Copy copy(long id);

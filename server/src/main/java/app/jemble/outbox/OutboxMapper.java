@@ -4,6 +4,8 @@ import app.jemble.core.response.Standing;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import org.apache.ibatis.annotations.Arg;
+import org.apache.ibatis.annotations.ConstructorArgs;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -42,7 +44,11 @@ interface OutboxMapper {
       """)
   int add(@Param("mailingId") long mailingId, @Param("c") Columns columns);
 
-  /** A message a worker has claimed. */
+  /**
+   * A message that may leave.
+   *
+   * @param copyPlace its place among copies kept before, 0 when there is none
+   */
   record Claimed(
       long id,
       long mailingId,
@@ -55,168 +61,190 @@ interface OutboxMapper {
       String inReplyTo,
       List<String> referenceIds,
       int tries,
-      Instant firstTryAt) {}
+      Instant firstTryAt,
+      int copyPlace) {
 
-  @Select(
-      affectData = true,
-      value =
-          """
-          with due as (
-            select id
-            from message
-            where state in ('waiting', 'deferred') and due_at <= #{now}
-              and (claimed_until is null or claimed_until < #{now})
-            order by due_at, id
-            limit #{batch}
-            for update skip locked
-          )
-          update message s
-          set claimed_by = #{worker}, claimed_until = #{until}
-          from due
-          where s.id = due.id
-          returning s.id, s.mailing_id, s.person_id, s.address, s.recipient, s.token,
-                    s.frozen::text as frozen, s.follows_id, s.in_reply_to, s.reference_ids,
-                    s.tries, s.first_try_at
-          """)
-  List<Claimed> claim(
-      @Param("worker") String worker,
-      @Param("now") Instant now,
-      @Param("until") Instant until,
-      @Param("batch") int batch);
-
-  /** Notes what claimed messages have become; links are one text a message, a line each. */
-  @Update(
-      """
-      update message s
-      set subject = n.subject,
-          links = case when n.links = '' then '{}' else string_to_array(n.links, chr(10)) end
-      from unnest(#{ids}, #{subjects}, #{links}) as n (id, subject, links)
-      where s.id = n.id
-      """)
-  int write(
-      @Param("ids") Long[] ids,
-      @Param("subjects") List<String> subjects,
-      @Param("links") List<String> links);
-
-  @Insert(
-      """
-      insert into message_copy (message_id, mime)
-      select * from unnest(#{ids}, #{mimes})
-      on conflict (message_id) do update set mime = excluded.mime
-      """)
-  int keepCopies(@Param("ids") Long[] ids, @Param("mimes") byte[][] mimes);
-
-  /**
-   * How a hand-over ended.
-   *
-   * @param id null when there is none to note
-   * @param due when it is tried again, or null
-   */
-  record Ended(Long id, String state, String reason, Instant due, Instant sentAt) {
-    static final Ended NONE = new Ended(null, null, null, null, null);
+    /** It was tried before, and goes again exactly as it is kept. */
+    boolean isKept() {
+      return tries > 0 && copyPlace > 0;
+    }
   }
 
   /**
-   * Notes how the hand-over before ended and, in the same instant, that the next one begins;
-   * durable before the mail server sees it. Answers 0 when that one is no longer this worker's, or
-   * follows a message whose standing stops it.
+   * Due messages that nobody else has in hand, locked until the transaction ends. A mailing whose
+   * release is being written waits until all of it is there.
    */
+  @ConstructorArgs({
+    @Arg(column = "id", name = "id", javaType = long.class),
+    @Arg(column = "mailing_id", name = "mailingId", javaType = long.class),
+    @Arg(column = "person_id", name = "personId", javaType = long.class),
+    @Arg(column = "address", name = "address", javaType = String.class),
+    @Arg(column = "recipient", name = "recipient", javaType = String.class),
+    @Arg(column = "token", name = "token", javaType = String.class),
+    @Arg(column = "frozen", name = "frozen", javaType = String.class),
+    @Arg(column = "follows_id", name = "followsId", javaType = Long.class),
+    @Arg(column = "in_reply_to", name = "inReplyTo", javaType = String.class),
+    @Arg(column = "reference_ids", name = "referenceIds", javaType = List.class),
+    @Arg(column = "tries", name = "tries", javaType = int.class),
+    @Arg(column = "first_try_at", name = "firstTryAt", javaType = Instant.class),
+    @Arg(column = "copy_place", name = "copyPlace", javaType = int.class)
+  })
+  @Select(
+      """
+      select s.id, s.mailing_id, s.person_id, s.address, s.recipient, s.token,
+             s.frozen::text as frozen, s.follows_id, s.in_reply_to, s.reference_ids,
+             s.tries, s.first_try_at, coalesce(s.copy_place, 0) as copy_place
+      from message s
+      where s.state in ('waiting', 'deferred') and s.due_at <= #{now} and s.in_hands_of is null
+      order by s.due_at, s.id
+      limit #{most}
+      for update skip locked
+      """)
+  List<Claimed> claim(@Param("now") Instant now, @Param("most") int most);
+
+  @Select(
+      """
+      select exists (
+        select from message
+        where state in ('waiting', 'deferred') and due_at <= #{now} and in_hands_of is null)
+      """)
+  boolean anyDue(Instant now);
+
+  /** How the mail server was found at the last attempt; empty trouble is none. */
+  @Update(
+      """
+      update mail_server
+      set trouble = #{trouble}, tried_at = #{now},
+          since = case when trouble = '' or #{trouble} = '' then #{now} else since end
+      """)
+  int noteServer(@Param("trouble") String trouble, @Param("now") Instant now);
+
+  /**
+   * Puts messages in a worker's hands and notes what they have become; links are one text a
+   * message, a line each; a place of 0 leaves the copy where it was. Touches no column of an index,
+   * so that it costs little.
+   */
+  @Update(
+      """
+      update message s
+      set in_hands_of = #{worker}, tries = tries + 1, first_try_at = coalesce(first_try_at, #{now}),
+          subject = n.subject,
+          links = case when n.links = '' then '{}' else string_to_array(n.links, chr(10)) end,
+          copies_id = case when n.place > 0 then #{copiesId}::bigint else s.copies_id end,
+          copy_place = case when n.place > 0 then n.place else s.copy_place end
+      from unnest(#{ids}, #{subjects}, #{links}, #{places}) as n (id, subject, links, place)
+      where s.id = n.id
+      """)
+  int begin(
+      @Param("worker") String worker,
+      @Param("now") Instant now,
+      @Param("ids") Long[] ids,
+      @Param("subjects") List<String> subjects,
+      @Param("links") List<String> links,
+      @Param("copiesId") Long copiesId,
+      @Param("places") Long[] places);
+
+  @Insert("insert into handover (worker, message_ids, until) values (#{worker}, #{ids}, #{until})")
+  int take(@Param("worker") String worker, @Param("ids") Long[] ids, @Param("until") Instant until);
+
+  @Delete("delete from handover where worker = #{worker}")
+  int giveAll(String worker);
+
+  /** Keeps messages as they will leave, one after another; answers where. */
+  @Select(
+      affectData = true,
+      value = "insert into sent_copies (mimes, ends) values (#{mimes}, #{ends}) returning id")
+  long keepCopies(@Param("mimes") byte[] mimes, @Param("ends") Long[] ends);
+
+  /** What was kept of a message when it was about to leave before. */
+  @Select(
+      """
+      select substring(c.mimes from w.start + 1 for c.ends[s.copy_place] - w.start) as mime
+      from message s
+      join sent_copies c on c.id = s.copies_id
+      cross join lateral (select coalesce(c.ends[s.copy_place - 1], 0) as start) w
+      where s.id = #{id}
+      """)
+  Kept kept(long id);
+
+  /** The octets of a message. */
+  record Kept(byte[] mime) {}
+
+  /** Ends of hand-overs, a column each; instants in milliseconds of the epoch, or null. */
+  record Ends(
+      Long[] ids,
+      Long[] tries,
+      List<String> states,
+      List<String> reasons,
+      Long[] dueMillis,
+      Long[] sentMillis) {}
+
+  /** The worker that had them says what they have become; in doubt counts as still its own. */
+  @Update(
+      """
+      update message s
+      set state = n.state, reason = n.reason, tries = n.tries,
+          due_at = coalesce(to_timestamp(n.due / 1000.0), s.due_at),
+          sent_at = to_timestamp(n.sent / 1000.0),
+          first_try_at = case when n.tries = 0 then null else s.first_try_at end,
+          in_hands_of = null
+      from unnest(#{e.ids}, #{e.tries}, #{e.states}, #{e.reasons}, #{e.dueMillis}::bigint[],
+                  #{e.sentMillis}::bigint[]) as n (id, tries, state, reason, due, sent)
+      where s.id = n.id and s.in_hands_of = #{worker}
+      """)
+  int end(@Param("worker") String worker, @Param("e") Ends ends);
+
+  /** A message in a worker's hands. */
+  record InHand(long id, int tries, String state) {}
+
+  @Select(
+      """
+      select s.id, s.tries, s.state
+      from handover h
+      join message s on s.id = any(h.message_ids)
+      where h.worker = #{worker} and s.in_hands_of = #{worker}
+      """)
+  List<InHand> inHand(String worker);
+
+  /** It must not leave any more; locked by this transaction. */
+  @Update("update message set state = 'withdrawn', reason = #{reason} where id = #{id}")
+  int stop(@Param("id") long id, @Param("reason") String reason);
+
+  /** It cannot leave as it is; locked by this transaction. */
+  @Update("update message set state = 'refused', reason = #{reason} where id = #{id}")
+  int refuse(@Param("id") long id, @Param("reason") String reason);
+
+  /** Hand-overs whose process is gone: whether they arrived is not known. */
   @Select(
       affectData = true,
       value =
           """
-          with ended as (
-            update message
-            set state = #{ended.state}, reason = #{ended.reason},
-                due_at = coalesce(#{ended.due}, due_at), sent_at = #{ended.sentAt},
-                claimed_by = null, claimed_until = null
-            where id = #{ended.id}::bigint and claimed_by = #{worker}
-              and state in ('sending', 'in_doubt')
+          with abandoned as (
+            update handover
+            set doubted = true
+            where until < #{now} and not doubted
+            returning worker, message_ids
           ),
-          begun as (
+          doubted as (
             update message s
-            set state = 'sending', tries = tries + 1, first_try_at = coalesce(first_try_at, #{now}),
-                claimed_until = #{until}
-            where s.id = #{next} and s.claimed_by = #{worker} and s.state in ('waiting', 'deferred')
-              and not exists (
-                select from message f where f.id = s.follows_id and f.standing = any(#{stopping}))
+            set state = 'in_doubt', reason = #{reason}
+            from abandoned a
+            where s.id = any(a.message_ids) and s.in_hands_of = a.worker
             returning s.id
           )
-          select count(*) from begun
+          select count(*) from doubted
           """)
-  int step(
-      @Param("worker") String worker,
-      @Param("ended") Ended ended,
-      @Param("next") long next,
-      @Param("now") Instant now,
-      @Param("until") Instant until,
-      @Param("stopping") List<String> stopping);
-
-  /** The process that began it says how it ended; in doubt counts as still its own. */
-  @Update(
-      """
-      update message
-      set state = #{ended.state}, reason = #{ended.reason},
-          due_at = coalesce(#{ended.due}, due_at), sent_at = #{ended.sentAt},
-          claimed_by = null, claimed_until = null
-      where id = #{ended.id} and claimed_by = #{worker} and state in ('sending', 'in_doubt')
-      """)
-  int end(@Param("worker") String worker, @Param("ended") Ended ended);
-
-  /** The hand-over never began at the mail server's end: as if it had not been tried. */
-  @Update(
-      """
-      update message
-      set state = case when tries > 1 then 'deferred' else 'waiting' end, tries = tries - 1,
-          reason = #{reason}, due_at = #{due}, claimed_by = null, claimed_until = null
-      where id = #{id} and claimed_by = #{worker} and state = 'sending'
-      """)
-  int giveBack(
-      @Param("id") long id,
-      @Param("worker") String worker,
-      @Param("reason") String reason,
-      @Param("due") Instant due);
-
-  @Update(
-      """
-      update message
-      set state = 'withdrawn', reason = #{reason}, claimed_by = null, claimed_until = null
-      where id = #{id} and claimed_by = #{worker} and state in ('waiting', 'deferred')
-      """)
-  int stop(@Param("id") long id, @Param("worker") String worker, @Param("reason") String reason);
-
-  @Update(
-      """
-      update message
-      set claimed_by = null, claimed_until = null
-      where claimed_by = #{worker} and state in ('waiting', 'deferred')
-      """)
-  int letGo(String worker);
-
-  @Update(
-      """
-      update message
-      set claimed_by = null, claimed_until = null
-      where id = #{id} and claimed_by = #{worker} and state in ('waiting', 'deferred')
-      """)
-  int letGoOne(@Param("id") long id, @Param("worker") String worker);
-
-  /** Hand-overs whose process is gone: whether they arrived is not known. */
-  @Update(
-      """
-      update message
-      set state = 'in_doubt', reason = 'the process stopped while the message was being handed over'
-      where state = 'sending' and claimed_until < #{now}
-      """)
-  int doubtAbandoned(Instant now);
+  int doubtAbandoned(@Param("now") Instant now, @Param("reason") String reason);
 
   /** Where a message stands. */
-  record StandingRow(long id, Standing standing) {}
+  @Select("select standing from message where id = #{id}")
+  Standing standing(long id);
 
-  @Select("select id, standing from message where id = any(#{ids})")
-  List<StandingRow> standings(@Param("ids") Long[] ids);
-
-  @Delete("delete from message where mailing_id = #{mailingId} and state in ('waiting', 'held')")
+  @Delete(
+      """
+      delete from message
+      where mailing_id = #{mailingId} and state in ('waiting', 'held') and in_hands_of is null
+      """)
   int removeWaiting(long mailingId);
 
   @Select("select count(*) from message where mailing_id = #{mailingId}")
@@ -225,8 +253,9 @@ interface OutboxMapper {
   @Update(
       """
       update message
-      set state = 'withdrawn', reason = 'withdrawn by hand', claimed_by = null, claimed_until = null
+      set state = 'withdrawn', reason = 'withdrawn by hand'
       where mailing_id = #{mailingId} and state in ('waiting', 'deferred', 'held')
+        and in_hands_of is null
       """)
   int withdrawRest(long mailingId);
 
@@ -234,8 +263,8 @@ interface OutboxMapper {
   @Update(
       """
       update message
-      set state = 'held', reason = #{reason}, claimed_by = null, claimed_until = null
-      where mailing_id = #{mailingId} and state in ('waiting', 'deferred')
+      set state = 'held', reason = #{reason}
+      where mailing_id = #{mailingId} and state in ('waiting', 'deferred') and in_hands_of is null
       """)
   int hold(@Param("mailingId") long mailingId, @Param("reason") String reason);
 
@@ -246,6 +275,7 @@ interface OutboxMapper {
       from message s
       join person p on p.id = s.person_id
       where s.mailing_id = #{mailingId} and s.state in ('waiting', 'deferred', 'held')
+        and s.in_hands_of is null
       order by coalesce(s.planned_at, s.due_at), s.id
       """)
   List<OutboxService.Waiting> rest(long mailingId);
@@ -257,10 +287,9 @@ interface OutboxMapper {
       set state = case when s.tries > 0 then 'deferred' else 'waiting' end, reason = '',
           planned_at = to_timestamp(n.due),
           due_at = case when s.tries > 0 then greatest(s.due_at, to_timestamp(n.due))
-                        else to_timestamp(n.due) end,
-          claimed_by = null, claimed_until = null
+                        else to_timestamp(n.due) end
       from unnest(#{ids}::bigint[], #{dueSeconds}::bigint[]) n (id, due)
-      where s.id = n.id and s.state in ('waiting', 'deferred', 'held')
+      where s.id = n.id and s.state in ('waiting', 'deferred', 'held') and s.in_hands_of is null
       """)
   int replan(@Param("ids") Long[] ids, @Param("dueSeconds") Long[] dueSeconds);
 
@@ -274,7 +303,7 @@ interface OutboxMapper {
       from message s
       join mailing g on g.id = s.mailing_id
       where s.mailing_id <> #{mailingId}
-        and s.state in ('waiting', 'deferred', 'sending', 'held', 'in_doubt')
+        and s.state in ('waiting', 'deferred', 'held', 'in_doubt')
       group by 1
       union all
       select (s.sent_at at time zone #{zone})::date, count(*),
@@ -322,7 +351,7 @@ interface OutboxMapper {
       """
       select distinct person_id
       from message
-      where state in ('waiting', 'deferred', 'sending', 'held') and mailing_id <> #{mailingId}
+      where state in ('waiting', 'deferred', 'held') and mailing_id <> #{mailingId}
       """)
   List<Long> waitingElsewhere(long mailingId);
 

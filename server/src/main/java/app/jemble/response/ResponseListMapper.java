@@ -90,7 +90,7 @@ interface ResponseListMapper {
       """
       select g.id, g.name, min(s.sent_at) as sent_at,
              count(*) filter (where s.state = 'sent') as sent,
-             count(*) filter (where s.state in ('waiting', 'deferred', 'sending')) as to_leave,
+             count(*) filter (where s.state in ('waiting', 'deferred')) as to_leave,
              count(*) filter (where s.standing = 'REPLIED') as replied,
              count(*) filter (where s.standing in ('CLICKED', 'OPENED')) as opened,
              count(*) filter (where s.state = 'sent' and s.standing in ('NOTHING', 'MACHINE_OPENED')) as quiet,

@@ -87,7 +87,8 @@ interface ResponseMapper {
       select count(*)
       from response r
       join message s on s.id = r.message_id
-      where lower(s.address) = lower(#{address}) and r.kind = 'RETURNED_SOFT' and r.at > #{since}
+      where lower(s.address) = lower(#{address}) and s.sent_at is not null
+        and r.kind = 'RETURNED_SOFT' and r.at > #{since}
       """)
   long softReturns(@Param("address") String address, @Param("since") Instant since);
 }

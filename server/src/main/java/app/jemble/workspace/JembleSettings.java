@@ -56,10 +56,12 @@ public record JembleSettings(
 
   /**
    * @param pollEvery how long to wait when nothing is due
-   * @param batch how many messages one worker claims at once, 1 or more
-   * @param lease how long a claim holds when its process is gone
+   * @param batch how many messages one worker begins at once at most, 1 or more
+   * @param lease how long messages are left alone whose process has told nothing of them; twice as
+   *     long at least as a mail server may take for one
+   * @param journal the folder for the journals of hand-overs, of one machine
    */
-  public record Outbox(Duration pollEvery, int batch, Duration lease) {}
+  public record Outbox(Duration pollEvery, int batch, Duration lease, String journal) {}
 
   /**
    * @param machineWithin a fetch this soon after the hand-over was made by software

@@ -53,7 +53,7 @@ public class DemoSeedTest extends ServerTest {
     assertThat(count("mailing where state = 'draft'")).isEqualTo(2);
     assertThat(count("template")).isPositive();
     assertThat(count("(select distinct kind from response) k")).isGreaterThanOrEqualTo(6);
-    assertThat(count("message s join message_copy c on c.message_id = s.id where s.state = 'sent'"))
+    assertThat(count("message s join sent_copies c on c.id = s.copies_id where s.state = 'sent'"))
         .isEqualTo(count("message where state = 'sent'"));
   }
 

@@ -31,7 +31,7 @@ public class DeskTest extends ServerTest {
     JsonNode counts = api.get("/api/desk/counts").json();
     assertThat(counts.get("drafts").asLong()).isEqualTo(count("mailing where state = 'draft'"));
     assertThat(counts.get("toLeave").asLong())
-        .isEqualTo(count("message where state in ('waiting', 'deferred', 'sending')"));
+        .isEqualTo(count("message where state in ('waiting', 'deferred')"));
   }
 
   @Test

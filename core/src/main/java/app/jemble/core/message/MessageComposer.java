@@ -187,15 +187,18 @@ public final class MessageComposer {
   /** A passage that did not show leaves empty lines behind; never more than one stays. */
   private static String squeezed(String text) {
     StringBuilder out = new StringBuilder(text.length());
-    int ends = 2;
-    for (int i = 0; i < text.length(); i++) {
-      char c = text.charAt(i);
-      ends = c == '\n' ? ends + 1 : 0;
-      if (ends <= 2) {
-        out.append(c);
+    int copied = 0;
+    while (copied < text.length() && text.charAt(copied) == '\n') {
+      copied++;
+    }
+    for (int at = text.indexOf("\n\n\n", copied); at >= 0; at = text.indexOf("\n\n\n", copied)) {
+      out.append(text, copied, at + 2);
+      copied = at + 3;
+      while (copied < text.length() && text.charAt(copied) == '\n') {
+        copied++;
       }
     }
-    return out.toString();
+    return out.append(text, copied, text.length()).toString();
   }
 
   private static String proofId(Instant date) {

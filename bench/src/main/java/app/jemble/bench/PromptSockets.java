@@ -1,4 +1,4 @@
-package app.jemble.outbox;
+package app.jemble.bench;
 
 import java.io.IOException;
 import java.net.InetAddress;
@@ -9,7 +9,7 @@ import javax.net.SocketFactory;
  * Sockets that send at once (TCP_NODELAY). Without it each message longer than one buffer waits for
  * a delayed acknowledgement, some 40 ms.
  */
-public final class PromptSockets extends SocketFactory {
+final class PromptSockets extends SocketFactory {
 
   @Override
   public Socket createSocket() throws IOException {

@@ -1,0 +1,46 @@
+package app.jemble.outbox;
+
+import app.jemble.core.pace.Retry;
+import java.time.Instant;
+
+/**
+ * What a message has become after it was in a worker's hands.
+ *
+ * @param tries how many hand-overs it has now had
+ * @param due when it is tried again, or null when that does not change
+ * @param sentAt when it was handed over, or null
+ */
+record Ended(long id, int tries, String state, String reason, Instant due, Instant sentAt) {
+
+  /** After a hand-over that the mail server answered, or should have. */
+  static Ended after(OutboxMapper.Claimed message, HandoverResult result, Instant now) {
+    int tries = message.tries() + 1;
+    if (result instanceof HandoverResult.Accepted) {
+      return new Ended(message.id(), tries, "sent", "", null, now);
+    }
+    if (result instanceof HandoverResult.PutOff putOff) {
+      Instant first = message.firstTryAt() == null ? now : message.firstTryAt();
+      String givenUp = "given up after two days: " + putOff.words();
+      return Retry.next(tries, first, now)
+          .map(next -> new Ended(message.id(), tries, "deferred", putOff.words(), next, null))
+          .orElseGet(() -> new Ended(message.id(), tries, "refused", givenUp, null, null));
+    }
+    String state = result instanceof HandoverResult.InDoubt ? "in_doubt" : "refused";
+    return new Ended(message.id(), tries, state, result.words(), null, null);
+  }
+
+  /** The hand-over never began: as if it had not been tried. */
+  static Ended notBegun(OutboxMapper.Claimed message, String reason, Instant due) {
+    return notBegun(message.id(), message.tries(), reason, due);
+  }
+
+  static Ended notBegun(long id, int triesBefore, String reason, Instant due) {
+    String state = triesBefore > 0 ? "deferred" : "waiting";
+    return new Ended(id, triesBefore, state, reason, due, null);
+  }
+
+  /** It must not leave any more. */
+  static Ended stopped(OutboxMapper.Claimed message, String reason) {
+    return new Ended(message.id(), message.tries(), "withdrawn", reason, null, null);
+  }
+}

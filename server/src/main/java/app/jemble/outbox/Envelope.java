@@ -1,0 +1,37 @@
+package app.jemble.outbox;
+
+import java.net.IDN;
+import java.nio.charset.StandardCharsets;
+
+/**
+ * Between whom a message passes, apart from what it says (RFC 5321 section 2.3.1). A domain in
+ * another alphabet goes by its ASCII form (RFC 5891).
+ */
+record Envelope(String from, String to) {
+
+  Envelope {
+    from = withAsciiDomain(from);
+    to = withAsciiDomain(to);
+  }
+
+  private static String withAsciiDomain(String address) {
+    int at = address.lastIndexOf('@');
+    return address.substring(0, at + 1)
+        + IDN.toASCII(address.substring(at + 1), IDN.ALLOW_UNASSIGNED);
+  }
+
+  /** Whether only a server with SMTPUTF8 can take it (RFC 6531). */
+  boolean needsAllAlphabets() {
+    return !StandardCharsets.US_ASCII.newEncoder().canEncode(to);
+  }
+
+  /** The command that names the sender. */
+  String mailCommand() {
+    return "MAIL FROM:<" + from + ">" + (needsAllAlphabets() ? " SMTPUTF8" : "");
+  }
+
+  /** The command that names the recipient. */
+  String recipientCommand() {
+    return "RCPT TO:<" + to + ">";
+  }
+}

@@ -1,0 +1,214 @@
+package app.jemble.outbox;
+
+import app.jemble.workspace.JembleSettings;
+import jakarta.mail.MessagingException;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.BooleanSupplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Lets messages leave over one mail connection, some at a time: in one transaction it notes how the
+ * last ones ended and that the next begin, then hands them over one after another. Its journal
+ * tells, should the process be killed, which of them had begun. For one thread.
+ */
+final class OutboxWorker implements AutoCloseable {
+
+  private static final Logger LOG = LoggerFactory.getLogger(OutboxWorker.class);
+  private static final Duration AFTER_TROUBLE = Duration.ofSeconds(5);
+  private static final Duration KEPT_OPEN = Duration.ofSeconds(60);
+  private static final Duration AFTER_BREAK = Duration.ofSeconds(30);
+
+  private final String name = UUID.randomUUID().toString();
+  private final Departures departures;
+  private final MailConnection connection;
+  private final JembleSettings.Outbox settings;
+  private final Clock clock;
+  private final BooleanSupplier stopping;
+  private final HandoverJournal journal;
+  private final BatchSize size;
+
+  /** What has ended and is not noted in the database yet. */
+  private final List<Ended> ends = new ArrayList<>();
+
+  private long lastUsed = System.nanoTime();
+
+  /** The last act may or may not be in the database. */
+  private boolean unsure;
+
+  OutboxWorker(
+      Departures departures,
+      MailConnection connection,
+      JembleSettings.Outbox settings,
+      Optional<Path> journals,
+      Clock clock,
+      BooleanSupplier stopping) {
+    this.departures = departures;
+    this.connection = connection;
+    this.settings = settings;
+    this.clock = clock;
+    this.stopping = stopping;
+    this.size = new BatchSize(settings.batch());
+    this.journal = journals.map(this::journal).orElse(null);
+  }
+
+  private HandoverJournal journal(Path folder) {
+    try {
+      return HandoverJournal.begin(folder, name);
+    } catch (IOException e) {
+      LOG.warn("Hand-overs are not journalled; after a kill more messages are in doubt.", e);
+      return null;
+    }
+  }
+
+  /** Hands over some messages; says how long to wait before the next time. */
+  Duration turn() {
+    try {
+      settle();
+      if (!connection.isOpen()) {
+        Duration wait = connectIfNeeded();
+        if (!wait.isZero()) {
+          return wait;
+        }
+      }
+      unsure = true;
+      List<Departures.Ready> batch = departures.step(name, List.copyOf(ends), size.next());
+      unsure = false;
+      forgetEnds();
+      return batch.isEmpty() ? rest() : leave(batch);
+    } catch (RuntimeException trouble) {
+      // The database may be away; what ended is kept here and in the journal until it is back.
+      LOG.error("The outbox stopped for a moment.", trouble);
+      unsure = true;
+      return AFTER_TROUBLE;
+    }
+  }
+
+  /** Nothing is taken up before the way to the mail server is open; zero when it is. */
+  private Duration connectIfNeeded() {
+    if (!departures.anyDue()) {
+      return settings.pollEvery();
+    }
+    try {
+      connection.connect();
+      departures.serverAnswers();
+      return Duration.ZERO;
+    } catch (MessagingException unreachable) {
+      departures.serverFails(MailConnection.words(unreachable));
+      return AFTER_TROUBLE;
+    }
+  }
+
+  /** Nothing is due; a connection that is not used for a while is closed. */
+  private Duration rest() {
+    if (Duration.ofNanos(System.nanoTime() - lastUsed).compareTo(KEPT_OPEN) > 0) {
+      connection.close();
+    }
+    return settings.pollEvery();
+  }
+
+  /** Before anything that may take long; else ends are noted with the next beginnings. */
+  private void settle() {
+    if (unsure || (!connection.isOpen() && !ends.isEmpty())) {
+      departures.settle(name, List.copyOf(ends));
+      unsure = false;
+      forgetEnds();
+    }
+  }
+
+  private void forgetEnds() {
+    ends.clear();
+    if (journal != null) {
+      journal.forget();
+    }
+  }
+
+  private Duration leave(List<Departures.Ready> batch) {
+    long began = System.nanoTime();
+    // A worker never holds a message longer than others leave it alone.
+    Instant latest = clock.instant().plus(settings.lease().dividedBy(2));
+    Duration wait = Duration.ZERO;
+    for (int i = 0; i < batch.size(); i++) {
+      Departures.Ready next = i + 1 < batch.size() ? batch.get(i + 1) : null;
+      boolean goesOn = !stopping.getAsBoolean() && clock.instant().isBefore(latest);
+      HandoverResult result = goesOn ? handOver(batch.get(i), next) : null;
+      if (result == null || result instanceof HandoverResult.Unreachable) {
+        batch.subList(i, batch.size()).forEach(this::notBegun);
+        if (result != null) {
+          departures.serverFails(result.words());
+          wait = AFTER_TROUBLE;
+        }
+        break;
+      }
+    }
+    lastUsed = System.nanoTime();
+    size.took(batch.size(), Duration.ofNanos(System.nanoTime() - began));
+    return wait;
+  }
+
+  private void notBegun(Departures.Ready ready) {
+    ends.add(Ended.notBegun(ready.message(), "", null));
+  }
+
+  private HandoverResult handOver(Departures.Ready ready, Departures.Ready next) {
+    OutboxMapper.Claimed message = ready.message();
+    Optional<String> stopped = departures.stopped(message);
+    if (stopped.isPresent()) {
+      ends.add(Ended.stopped(message, stopped.get()));
+      return new HandoverResult.Refused(stopped.get());
+    }
+    int attempt = message.tries() + 1;
+    boolean surelyNext = next != null && next.message().followsId() == null;
+    HandoverResult result =
+        connection.send(
+            ready.mime(),
+            ready.envelope(),
+            surelyNext ? next.envelope() : null,
+            () -> begun(message.id(), attempt));
+    if (result instanceof HandoverResult.Unreachable) {
+      return result;
+    }
+    Instant now = clock.instant();
+    Ended ended =
+        result instanceof HandoverResult.NotTried
+            ? Ended.notBegun(message, result.words(), now.plus(AFTER_BREAK))
+            : Ended.after(message, result, now);
+    ends.add(ended);
+    if (journal != null) {
+      journal.ended(attempt, ended);
+    }
+    return result;
+  }
+
+  private void begun(long id, int attempt) {
+    if (journal != null) {
+      journal.begun(id, attempt);
+    }
+  }
+
+  /** Notes what has ended; what cannot be noted stays in the journal. */
+  @Override
+  public void close() {
+    connection.close();
+    try {
+      departures.settle(name, List.copyOf(ends));
+    } catch (RuntimeException away) {
+      LOG.error("The last hand-overs could not be noted; the journal keeps them.", away);
+      if (journal != null) {
+        journal.leave();
+      }
+      return;
+    }
+    if (journal != null) {
+      journal.close();
+    }
+  }
+}
