@@ -6,7 +6,6 @@ import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.workspace.JembleSettings;
-import java.io.ByteArrayOutputStream;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -41,13 +40,16 @@ class Departures {
   }
 
   private final OutboxMapper mapper;
+  private final DueQueue due;
   private final SharedTexts texts;
   private final JembleSettings settings;
   private final Clock clock;
   private volatile String lastTrouble = "";
 
-  Departures(OutboxMapper mapper, SharedTexts texts, JembleSettings settings, Clock clock) {
+  Departures(
+      OutboxMapper mapper, DueQueue due, SharedTexts texts, JembleSettings settings, Clock clock) {
     this.mapper = mapper;
+    this.due = due;
     this.texts = texts;
     this.settings = settings;
     this.clock = clock;
@@ -82,7 +84,7 @@ class Departures {
     Instant now = clock.instant();
     List<Ready> ready = new ArrayList<>();
     int octets = 0;
-    for (OutboxMapper.Claimed message : mapper.claim(now, most)) {
+    for (OutboxMapper.Claimed message : due.claim(now, most)) {
       Optional<String> reason = stopped(message);
       if (reason.isPresent()) {
         mapper.stop(message.id(), reason.get());
@@ -149,10 +151,12 @@ class Departures {
       return;
     }
     Long[] ids = ready.stream().map(r -> r.message().id()).toArray(Long[]::new);
-    Copies copies = new Copies();
+    Copies copies = new Copies(ready.stream().mapToInt(r -> r.mime().length).sum());
     Long[] places = ready.stream().map(copies::add).toArray(Long[]::new);
-    Long copiesId =
-        copies.isEmpty() ? null : (Long) mapper.keepCopies(copies.octets(), copies.ends());
+    long copiesId = mapper.nextCopies();
+    if (!copies.isEmpty()) {
+      mapper.keepCopies(copiesId, copies.octets(), copies.ends());
+    }
     mapper.begin(
         worker,
         now,
@@ -166,16 +170,20 @@ class Departures {
 
   /** Messages one after another, as they are kept. */
   private static final class Copies {
-    private final ByteArrayOutputStream octets = new ByteArrayOutputStream(1 << 16);
+    private final OctetBuffer octets;
     private final List<Long> ends = new ArrayList<>();
+
+    Copies(int likely) {
+      octets = new OctetBuffer(likely);
+    }
 
     /** Answers its place from 1 on, or 0 when it is kept already. */
     long add(Ready ready) {
       if (ready.message().isKept()) {
         return 0;
       }
-      octets.writeBytes(ready.mime());
-      ends.add((long) octets.size());
+      octets.add(ready.mime());
+      ends.add((long) octets.length());
       return ends.size();
     }
 
@@ -184,7 +192,7 @@ class Departures {
     }
 
     byte[] octets() {
-      return octets.toByteArray();
+      return octets.toOctets();
     }
 
     Long[] ends() {

@@ -15,6 +15,9 @@ record Envelope(String from, String to) {
   }
 
   private static String withAsciiDomain(String address) {
+    if (isAscii(address)) {
+      return address;
+    }
     int at = address.lastIndexOf('@');
     return address.substring(0, at + 1)
         + IDN.toASCII(address.substring(at + 1), IDN.ALLOW_UNASSIGNED);
@@ -22,7 +25,11 @@ record Envelope(String from, String to) {
 
   /** Whether only a server with SMTPUTF8 can take it (RFC 6531). */
   boolean needsAllAlphabets() {
-    return !StandardCharsets.US_ASCII.newEncoder().canEncode(to);
+    return !isAscii(to);
+  }
+
+  private static boolean isAscii(String address) {
+    return address.getBytes(StandardCharsets.UTF_8).length == address.length();
   }
 
   /** The command that names the sender. */

@@ -67,15 +67,16 @@ final class HandoverJournal implements AutoCloseable {
 
   void ended(int attempt, Ended ended) {
     append(
-        "ended %d %d %d %s %s %s %s"
-            .formatted(
-                ended.id(),
-                attempt,
-                ended.tries(),
+        "ended "
+            + String.join(
+                " ",
+                Long.toString(ended.id()),
+                Integer.toString(attempt),
+                Integer.toString(ended.tries()),
                 ended.state(),
                 millis(ended.due()),
                 millis(ended.sentAt()),
-                ended.reason().replaceAll("\\s+", " ")));
+                ended.reason().replace('\n', ' ')));
   }
 
   /** All that it holds is noted in the database. */

@@ -3,6 +3,7 @@ package app.jemble.outbox;
 import app.jemble.outbox.SmtpTalk.Answer;
 import app.jemble.workspace.JembleSettings;
 import jakarta.mail.MessagingException;
+import java.time.Duration;
 
 /**
  * One connection to the mail server, kept from message to message. For one thread at a time. Knows
@@ -15,6 +16,7 @@ final class MailConnection implements AutoCloseable {
 
   private final JembleSettings.Smtp settings;
   private SmtpTalk talk;
+  private long lastUsed = System.nanoTime();
 
   /** Whose commands are out already, their answers not yet read. */
   private Envelope announced;
@@ -40,6 +42,7 @@ final class MailConnection implements AutoCloseable {
    */
   HandoverResult send(byte[] mime, Envelope envelope, Envelope next, Runnable begin) {
     boolean kept = talk != null;
+    lastUsed = System.nanoTime();
     HandoverResult result = sendOnce(mime, envelope, next, begin);
     return kept && result instanceof HandoverResult.NotTried
         ? sendOnce(mime, envelope, next, begin)
@@ -80,6 +83,10 @@ final class MailConnection implements AutoCloseable {
     }
   }
 
+  Duration unusedFor() {
+    return Duration.ofNanos(System.nanoTime() - lastUsed);
+  }
+
   boolean isOpen() {
     return talk != null;
   }
@@ -90,6 +97,7 @@ final class MailConnection implements AutoCloseable {
       SmtpTalk fresh = new SmtpTalk(settings);
       fresh.begin();
       talk = fresh;
+      lastUsed = System.nanoTime();
     }
   }
 

@@ -1,14 +1,17 @@
 package app.jemble.outbox;
 
-import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.List;
 
 /** A part of a message, and the parts inside it (RFC 2046), written as octets. */
 sealed interface MimePart {
 
-  /** Header lines without their ends, and a body already encoded. */
-  record Leaf(List<String> header, byte[] body) implements MimePart {}
+  /** Text of a kind such as {@code plain}. */
+  record Text(String subtype, String text) implements MimePart {}
+
+  /** Anything else, under header lines without their ends. */
+  record Octets(List<String> header, byte[] octets) implements MimePart {}
 
   /**
    * Parts one after another.
@@ -23,28 +26,34 @@ sealed interface MimePart {
    * @param depth how many parts stand around it; keeps boundaries apart. None occurs in a body,
    *     since "=_" is not in quoted-printable nor in base64 (RFC 2045 section 6.7).
    */
-  default void writeTo(ByteArrayOutputStream out, int depth) {
-    if (this instanceof Leaf leaf) {
-      leaf.header().forEach(line -> line(out, line));
-      line(out, "");
-      out.writeBytes(leaf.body());
+  default void writeTo(OctetBuffer out, int depth) {
+    if (this instanceof Text text) {
+      out.addLine("Content-Type: text/" + text.subtype() + "; charset=UTF-8");
+      byte[] octets = text.text().getBytes(StandardCharsets.UTF_8);
+      if (PlainLines.are(text.text(), octets.length)) {
+        out.addLine("Content-Transfer-Encoding: 7bit");
+        out.addLine("");
+        PlainLines.add(text.text(), out);
+      } else {
+        out.addLine("Content-Transfer-Encoding: quoted-printable");
+        out.addLine("");
+        QuotedPrintable.encode(octets, out);
+      }
+    } else if (this instanceof Octets octets) {
+      octets.header().forEach(out::addLine);
+      out.addLine("Content-Transfer-Encoding: base64");
+      out.addLine("");
+      out.add(Base64.getMimeEncoder().encode(octets.octets()));
     } else if (this instanceof Several several) {
       String boundary = "=_part_" + depth;
-      line(out, "Content-Type: " + several.type() + "; boundary=\"" + boundary + "\"");
-      line(out, "");
+      out.addLine("Content-Type: " + several.type() + "; boundary=\"" + boundary + "\"");
+      out.addLine("");
       for (MimePart part : several.parts()) {
-        line(out, "--" + boundary);
+        out.addLine("--" + boundary);
         part.writeTo(out, depth + 1);
-        line(out, "");
+        out.addLine("");
       }
-      line(out, "--" + boundary + "--");
+      out.addLine("--" + boundary + "--");
     }
-  }
-
-  /** Header lines are ASCII, except an address in another alphabet (RFC 6532). */
-  static void line(ByteArrayOutputStream out, String line) {
-    out.writeBytes(line.getBytes(StandardCharsets.UTF_8));
-    out.write('\r');
-    out.write('\n');
   }
 }

@@ -7,21 +7,20 @@ import app.jemble.core.message.OutgoingMessage;
 import jakarta.mail.internet.ContentDisposition;
 import jakarta.mail.internet.MimeUtility;
 import jakarta.mail.internet.ParameterList;
-import java.io.ByteArrayOutputStream;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 
 /**
  * Writes a message as MIME: multipart/alternative with plain text first (RFC 2046 section 5.1.4),
- * both quoted-printable, so that no line passes 998 octets (RFC 5322 section 2.1.1); pictures
- * beside the HTML that shows them, files beside all of it, their names as RFC 2231 says. Plain
- * octets, since the mail library takes ten times as long; it folds and writes names of files.
+ * both quoted-printable unless they are short lines of ASCII, so that no line passes 998 octets
+ * (RFC 5322 section 2.1.1); pictures beside the HTML that shows them, files beside all of it, their
+ * names as RFC 2231 says. Plain octets, since the mail library takes ten times as long; it folds
+ * and writes names of files.
  */
 final class MimeWriter {
 
@@ -30,16 +29,14 @@ final class MimeWriter {
       DateTimeFormatter.ofPattern("EEE, d MMM yyyy HH:mm:ss Z", Locale.ENGLISH)
           .withZone(ZoneOffset.UTC);
 
-  private static final Base64.Encoder BASE64 = Base64.getMimeEncoder();
-
   private MimeWriter() {}
 
   /** The octets exactly as they leave; the same at every try. */
   static byte[] write(OutgoingMessage message) {
-    ByteArrayOutputStream out = new ByteArrayOutputStream(likelySize(message));
-    header(message).forEach(line -> MimePart.line(out, line));
+    OctetBuffer out = new OctetBuffer(likelySize(message));
+    header(message).forEach(out::addLine);
     withFiles(message).writeTo(out, 0);
-    return out.toByteArray();
+    return out.toOctets();
   }
 
   private static List<String> header(OutgoingMessage message) {
@@ -66,12 +63,12 @@ final class MimeWriter {
   }
 
   private static MimePart withFiles(OutgoingMessage message) {
-    MimePart html = text(message.html(), "html");
+    MimePart html = new MimePart.Text("html", message.html());
     MimePart.Several alternatives =
         new MimePart.Several(
             "multipart/alternative",
             List.of(
-                text(message.text(), "plain"),
+                new MimePart.Text("plain", message.text()),
                 message.pictures().isEmpty() ? html : withPictures(html, message.pictures())));
     if (message.files().isEmpty()) {
       return alternatives;
@@ -79,7 +76,7 @@ final class MimeWriter {
     List<MimePart> all = new ArrayList<>();
     all.add(alternatives);
     for (AttachedFile file : message.files()) {
-      all.add(octets(file.octets(), file.type(), List.of(disposition(file.name()))));
+      all.add(octets(file.octets(), file.type(), disposition(file.name())));
     }
     return new MimePart.Several("multipart/mixed", all);
   }
@@ -89,27 +86,16 @@ final class MimeWriter {
     List<MimePart> all = new ArrayList<>();
     all.add(html);
     for (InlinePicture picture : pictures) {
-      List<String> place =
-          List.of("Content-Disposition: inline", "Content-ID: <" + picture.contentId() + ">");
-      all.add(octets(picture.octets(), picture.type(), place));
+      String place = "Content-ID: <" + picture.contentId() + ">";
+      all.add(octets(picture.octets(), picture.type(), "Content-Disposition: inline", place));
     }
     return new MimePart.Several("multipart/related; type=\"text/html\"", all);
   }
 
-  private static MimePart text(String text, String subtype) {
-    return new MimePart.Leaf(
-        List.of(
-            "Content-Type: text/" + subtype + "; charset=UTF-8",
-            "Content-Transfer-Encoding: quoted-printable"),
-        QuotedPrintable.encode(text));
-  }
-
-  private static MimePart octets(byte[] octets, String type, List<String> more) {
-    List<String> header = new ArrayList<>();
-    header.add("Content-Type: " + type);
-    header.add("Content-Transfer-Encoding: base64");
-    header.addAll(more);
-    return new MimePart.Leaf(header, BASE64.encode(octets));
+  private static MimePart octets(byte[] octets, String type, String... more) {
+    List<String> header = new ArrayList<>(List.of("Content-Type: " + type));
+    header.addAll(List.of(more));
+    return new MimePart.Octets(header, octets);
   }
 
   /** A name that a reader would take for something encoded is written octet by octet (RFC 2231). */
@@ -125,7 +111,7 @@ final class MimeWriter {
   }
 
   private static int likelySize(OutgoingMessage message) {
-    int octets = 2048 + 2 * (message.html().length() + message.text().length());
+    int octets = 2048 + 5 * (message.html().length() + message.text().length()) / 4;
     for (InlinePicture picture : message.pictures()) {
       octets += picture.octets().length * 3 / 2;
     }

@@ -62,7 +62,8 @@ interface OutboxMapper {
       List<String> referenceIds,
       int tries,
       Instant firstTryAt,
-      int copyPlace) {
+      int copyPlace,
+      Instant dueAt) {
 
     /** It was tried before, and goes again exactly as it is kept. */
     boolean isKept() {
@@ -71,8 +72,8 @@ interface OutboxMapper {
   }
 
   /**
-   * Due messages that nobody else has in hand, locked until the transaction ends. A mailing whose
-   * release is being written waits until all of it is there.
+   * Due messages after a place in their order that nobody else has in hand, locked until the
+   * transaction ends.
    */
   @ConstructorArgs({
     @Arg(column = "id", name = "id", javaType = long.class),
@@ -87,20 +88,23 @@ interface OutboxMapper {
     @Arg(column = "reference_ids", name = "referenceIds", javaType = List.class),
     @Arg(column = "tries", name = "tries", javaType = int.class),
     @Arg(column = "first_try_at", name = "firstTryAt", javaType = Instant.class),
-    @Arg(column = "copy_place", name = "copyPlace", javaType = int.class)
+    @Arg(column = "copy_place", name = "copyPlace", javaType = int.class),
+    @Arg(column = "due_at", name = "dueAt", javaType = Instant.class)
   })
   @Select(
       """
       select s.id, s.mailing_id, s.person_id, s.address, s.recipient, s.token,
              s.frozen::text as frozen, s.follows_id, s.in_reply_to, s.reference_ids,
-             s.tries, s.first_try_at, coalesce(s.copy_place, 0) as copy_place
+             s.tries, s.first_try_at, coalesce(s.copy_place, 0) as copy_place, s.due_at
       from message s
       where s.state in ('waiting', 'deferred') and s.due_at <= #{now} and s.in_hands_of is null
+        and (s.due_at, s.id) > (#{after.due}, #{after.id})
       order by s.due_at, s.id
       limit #{most}
       for update skip locked
       """)
-  List<Claimed> claim(@Param("now") Instant now, @Param("most") int most);
+  List<Claimed> claim(
+      @Param("now") Instant now, @Param("most") int most, @Param("after") DuePlace after);
 
   @Select(
       """
@@ -141,7 +145,7 @@ interface OutboxMapper {
       @Param("ids") Long[] ids,
       @Param("subjects") List<String> subjects,
       @Param("links") List<String> links,
-      @Param("copiesId") Long copiesId,
+      @Param("copiesId") long copiesId,
       @Param("places") Long[] places);
 
   @Insert("insert into handover (worker, message_ids, until) values (#{worker}, #{ids}, #{until})")
@@ -150,11 +154,12 @@ interface OutboxMapper {
   @Delete("delete from handover where worker = #{worker}")
   int giveAll(String worker);
 
-  /** Keeps messages as they will leave, one after another; answers where. */
-  @Select(
-      affectData = true,
-      value = "insert into sent_copies (mimes, ends) values (#{mimes}, #{ends}) returning id")
-  long keepCopies(@Param("mimes") byte[] mimes, @Param("ends") Long[] ends);
+  @Select(affectData = true, value = "select nextval(pg_get_serial_sequence('sent_copies', 'id'))")
+  long nextCopies();
+
+  /** Keeps messages as they will leave, one after another. */
+  @Insert("insert into sent_copies (id, mimes, ends) values (#{id}, #{mimes}, #{ends})")
+  int keepCopies(@Param("id") long id, @Param("mimes") byte[] mimes, @Param("ends") Long[] ends);
 
   /** What was kept of a message when it was about to leave before. */
   @Select(

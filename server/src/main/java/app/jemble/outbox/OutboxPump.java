@@ -13,33 +13,34 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * Keeps the outbox going: a thread a mail connection, and one that looks after hand-overs whose
- * process is gone. Any number of processes share the outbox.
+ * Keeps the outbox going: workers that take turns with the mail connections, and one that looks
+ * after hand-overs whose process is gone. Any number of processes share the outbox.
  */
 @Component
 class OutboxPump {
 
   private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(2);
 
+  /** While one hands over, another prepares. */
+  private static final int WORKERS_A_CONNECTION = 2;
+
   private final Departures departures;
   private final AbandonedHandovers abandoned;
-  private final Handover handover;
   private final JournalFolder journals;
   private final JembleSettings settings;
   private final Clock clock;
   private final CountDownLatch stopping = new CountDownLatch(1);
+  private MailConnections connections;
   private final List<Thread> threads = new ArrayList<>();
 
   OutboxPump(
       Departures departures,
       AbandonedHandovers abandoned,
-      Handover handover,
       JournalFolder journals,
       JembleSettings settings,
       Clock clock) {
     this.departures = departures;
     this.abandoned = abandoned;
-    this.handover = handover;
     this.journals = journals;
     this.settings = settings;
     this.clock = clock;
@@ -47,8 +48,9 @@ class OutboxPump {
 
   @EventListener(ApplicationReadyEvent.class)
   void start() {
+    connections = new MailConnections(settings.smtp());
     start("outbox-abandoned", this::lookAfterAbandoned);
-    for (int i = 0; i < settings.smtp().connections(); i++) {
+    for (int i = 0; i < WORKERS_A_CONNECTION * settings.smtp().connections(); i++) {
       start("outbox-" + i, this::work);
     }
   }
@@ -65,13 +67,16 @@ class OutboxPump {
     for (Thread thread : threads) {
       thread.join(TimeUnit.SECONDS.toMillis(20));
     }
+    if (connections != null) {
+      connections.close();
+    }
   }
 
   private void work() {
     try (OutboxWorker worker =
         new OutboxWorker(
             departures,
-            handover.open(),
+            connections,
             settings.outbox(),
             journals.folder(),
             clock,

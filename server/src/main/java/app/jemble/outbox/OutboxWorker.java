@@ -16,20 +16,19 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Lets messages leave over one mail connection, some at a time: in one transaction it notes how the
- * last ones ended and that the next begin, then hands them over one after another. Its journal
- * tells, should the process be killed, which of them had begun. For one thread.
+ * Lets messages leave, some at a time: in one transaction it notes how the last ones ended and that
+ * the next begin, then hands them over one after another. Its journal tells, should the process be
+ * killed, which of them had begun. For one thread.
  */
 final class OutboxWorker implements AutoCloseable {
 
   private static final Logger LOG = LoggerFactory.getLogger(OutboxWorker.class);
   private static final Duration AFTER_TROUBLE = Duration.ofSeconds(5);
-  private static final Duration KEPT_OPEN = Duration.ofSeconds(60);
   private static final Duration AFTER_BREAK = Duration.ofSeconds(30);
 
   private final String name = UUID.randomUUID().toString();
   private final Departures departures;
-  private final MailConnection connection;
+  private final MailConnections connections;
   private final JembleSettings.Outbox settings;
   private final Clock clock;
   private final BooleanSupplier stopping;
@@ -39,20 +38,18 @@ final class OutboxWorker implements AutoCloseable {
   /** What has ended and is not noted in the database yet. */
   private final List<Ended> ends = new ArrayList<>();
 
-  private long lastUsed = System.nanoTime();
-
   /** The last act may or may not be in the database. */
   private boolean unsure;
 
   OutboxWorker(
       Departures departures,
-      MailConnection connection,
+      MailConnections connections,
       JembleSettings.Outbox settings,
       Optional<Path> journals,
       Clock clock,
       BooleanSupplier stopping) {
     this.departures = departures;
-    this.connection = connection;
+    this.connections = connections;
     this.settings = settings;
     this.clock = clock;
     this.stopping = stopping;
@@ -73,7 +70,7 @@ final class OutboxWorker implements AutoCloseable {
   Duration turn() {
     try {
       settle();
-      if (!connection.isOpen()) {
+      if (!connections.isOpen()) {
         Duration wait = connectIfNeeded();
         if (!wait.isZero()) {
           return wait;
@@ -98,7 +95,7 @@ final class OutboxWorker implements AutoCloseable {
       return settings.pollEvery();
     }
     try {
-      connection.connect();
+      connections.open();
       departures.serverAnswers();
       return Duration.ZERO;
     } catch (MessagingException unreachable) {
@@ -107,17 +104,15 @@ final class OutboxWorker implements AutoCloseable {
     }
   }
 
-  /** Nothing is due; a connection that is not used for a while is closed. */
+  /** Nothing is due. */
   private Duration rest() {
-    if (Duration.ofNanos(System.nanoTime() - lastUsed).compareTo(KEPT_OPEN) > 0) {
-      connection.close();
-    }
+    connections.closeUnused();
     return settings.pollEvery();
   }
 
   /** Before anything that may take long; else ends are noted with the next beginnings. */
   private void settle() {
-    if (unsure || (!connection.isOpen() && !ends.isEmpty())) {
+    if (unsure || (!connections.isOpen() && !ends.isEmpty())) {
       departures.settle(name, List.copyOf(ends));
       unsure = false;
       forgetEnds();
@@ -132,6 +127,15 @@ final class OutboxWorker implements AutoCloseable {
   }
 
   private Duration leave(List<Departures.Ready> batch) {
+    MailConnection connection = connections.take();
+    try {
+      return leave(batch, connection);
+    } finally {
+      connections.putBack(connection);
+    }
+  }
+
+  private Duration leave(List<Departures.Ready> batch, MailConnection connection) {
     long began = System.nanoTime();
     // A worker never holds a message longer than others leave it alone.
     Instant latest = clock.instant().plus(settings.lease().dividedBy(2));
@@ -139,7 +143,7 @@ final class OutboxWorker implements AutoCloseable {
     for (int i = 0; i < batch.size(); i++) {
       Departures.Ready next = i + 1 < batch.size() ? batch.get(i + 1) : null;
       boolean goesOn = !stopping.getAsBoolean() && clock.instant().isBefore(latest);
-      HandoverResult result = goesOn ? handOver(batch.get(i), next) : null;
+      HandoverResult result = goesOn ? handOver(batch.get(i), next, connection) : null;
       if (result == null || result instanceof HandoverResult.Unreachable) {
         batch.subList(i, batch.size()).forEach(this::notBegun);
         if (result != null) {
@@ -149,7 +153,6 @@ final class OutboxWorker implements AutoCloseable {
         break;
       }
     }
-    lastUsed = System.nanoTime();
     size.took(batch.size(), Duration.ofNanos(System.nanoTime() - began));
     return wait;
   }
@@ -158,7 +161,8 @@ final class OutboxWorker implements AutoCloseable {
     ends.add(Ended.notBegun(ready.message(), "", null));
   }
 
-  private HandoverResult handOver(Departures.Ready ready, Departures.Ready next) {
+  private HandoverResult handOver(
+      Departures.Ready ready, Departures.Ready next, MailConnection connection) {
     OutboxMapper.Claimed message = ready.message();
     Optional<String> stopped = departures.stopped(message);
     if (stopped.isPresent()) {
@@ -197,7 +201,6 @@ final class OutboxWorker implements AutoCloseable {
   /** Notes what has ended; what cannot be noted stays in the journal. */
   @Override
   public void close() {
-    connection.close();
     try {
       departures.settle(name, List.copyOf(ends));
     } catch (RuntimeException away) {

@@ -1,7 +1,6 @@
 package app.jemble.outbox;
 
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 
 /**
  * Text as quoted-printable (RFC 2045 section 6.7), in UTF-8. Every kind of line end becomes CRLF;
@@ -10,108 +9,87 @@ import java.util.Arrays;
  */
 final class QuotedPrintable {
 
-  private static final int LONGEST_LINE = 76;
+  /** One less than a line may have: a soft break ends in "=". */
+  private static final int FULL = 75;
+
   private static final byte[] HEX = "0123456789ABCDEF".getBytes(StandardCharsets.US_ASCII);
 
-  /** Octets that stand for themselves wherever they are: printable, and not the sign itself. */
+  /** Octets that stand for themselves within a line. */
   private static final boolean[] PLAIN = new boolean[256];
 
   static {
-    for (int octet = '!'; octet <= '~'; octet++) {
+    for (int octet = ' '; octet <= '~'; octet++) {
       PLAIN[octet] = octet != '=';
     }
+    PLAIN['\t'] = true;
   }
 
-  private final byte[] in;
-  private byte[] out;
-  private int length;
-  private int column;
+  /** More than one line, its end and a blank that is encoded. */
+  private static final int ROOM = 96;
 
-  private QuotedPrintable(byte[] in) {
-    this.in = in;
-    this.out = new byte[in.length + in.length / 8 + 64];
-  }
+  private QuotedPrintable() {}
 
-  /** The octets, ASCII alone. */
-  static byte[] encode(String text) {
-    return new QuotedPrintable(text.getBytes(StandardCharsets.UTF_8)).encode();
-  }
-
-  private byte[] encode() {
+  /** Adds octets of UTF-8 to others, encoded: ASCII alone. */
+  static void encode(byte[] in, OctetBuffer buffer) {
+    byte[] out = buffer.withRoom(ROOM);
+    int to = buffer.length();
+    int line = to;
     int i = 0;
     while (i < in.length) {
-      int run = plainRun(i);
-      if (run > i) {
-        System.arraycopy(in, i, out, length, run - i);
-        length += run - i;
-        column += run - i;
-        i = run;
+      int full = Math.min(in.length, i + FULL - (to - line));
+      boolean stop = to == line && in[i] == '.';
+      while (!stop && i < full && PLAIN[in[i] & 255]) {
+        out[to++] = in[i++];
+      }
+      if (i == in.length) {
+        break;
+      }
+      byte octet = in[i];
+      if (octet == '\r' || octet == '\n') {
+        to = withoutBlankAtEnd(out, line, to);
+        i += octet == '\r' && i + 1 < in.length && in[i + 1] == '\n' ? 2 : 1;
+        to = endLine(out, to);
+        line = to;
+      } else if (to - line + (PLAIN[octet & 255] ? 1 : 3) > FULL) {
+        out[to] = '=';
+        to = endLine(out, to + 1);
+        line = to;
       } else {
-        i = encodeOne(i);
+        to = encodeOne(octet, out, to);
+        i++;
       }
-      makeSpace();
-    }
-    return Arrays.copyOf(out, length);
-  }
-
-  /** The end of the octets from here on that stand for themselves and fit on this line. */
-  private int plainRun(int from) {
-    int end = Math.min(in.length, from + LONGEST_LINE - 1 - column);
-    int at = from;
-    while (at < end) {
-      byte octet = in[at];
-      boolean plain = PLAIN[octet & 255] || (octet == ' ' && !endsLine(at + 1));
-      if (!plain || (octet == '.' && column + at - from == 0)) {
-        return at;
+      if (to == line) {
+        buffer.setLength(to);
+        out = buffer.withRoom(ROOM);
       }
-      at++;
     }
-    return at;
+    buffer.setLength(withoutBlankAtEnd(out, line, to));
   }
 
-  /** A line end, an octet that is encoded, or one for which the line is full. */
-  private int encodeOne(int i) {
-    byte octet = in[i];
-    if (octet == '\r' || octet == '\n') {
-      breakLine();
-      return octet == '\r' && i + 1 < in.length && in[i + 1] == '\n' ? i + 2 : i + 1;
-    }
-    boolean plain = PLAIN[octet & 255] || (isBlank(octet) && !endsLine(i + 1));
-    if (column + (plain ? 1 : 3) > LONGEST_LINE - 1) {
-      out[length++] = '=';
-      breakLine();
-      return i;
-    }
-    if (plain && !(octet == '.' && column == 0)) {
-      out[length++] = octet;
-      column++;
-    } else {
-      out[length++] = '=';
-      out[length++] = HEX[(octet >> 4) & 15];
-      out[length++] = HEX[octet & 15];
-      column += 3;
-    }
-    return i + 1;
+  private static int endLine(byte[] out, int to) {
+    out[to] = '\r';
+    out[to + 1] = '\n';
+    return to + 2;
   }
 
-  private static boolean isBlank(byte octet) {
-    return octet == ' ' || octet == '\t';
+  private static int encodeOne(byte octet, byte[] out, int to) {
+    out[to] = '=';
+    out[to + 1] = HEX[(octet >> 4) & 15];
+    out[to + 2] = HEX[octet & 15];
+    return to + 3;
   }
 
-  private boolean endsLine(int at) {
-    return at == in.length || in[at] == '\r' || in[at] == '\n';
-  }
-
-  private void breakLine() {
-    out[length++] = '\r';
-    out[length++] = '\n';
-    column = 0;
-  }
-
-  /** Room for a whole line and its end. */
-  private void makeSpace() {
-    if (out.length - length < LONGEST_LINE + 2) {
-      out = Arrays.copyOf(out, out.length * 2);
+  /** A blank that would end a line is encoded, on a line of its own where this one is too full. */
+  private static int withoutBlankAtEnd(byte[] out, int line, int to) {
+    if (to == line || (out[to - 1] != ' ' && out[to - 1] != '\t')) {
+      return to;
     }
+    byte blank = out[to - 1];
+    int at = to - 1;
+    if (at - line + 3 > FULL) {
+      out[at] = '=';
+      at = endLine(out, at + 1);
+    }
+    return encodeOne(blank, out, at);
   }
 }

@@ -1,0 +1,10 @@
+package app.jemble.outbox;
+
+import java.time.Instant;
+
+/** A place in the order in which messages leave: by when they are due, then by their number. */
+record DuePlace(Instant due, long id) {
+
+  /** Before all of them. */
+  static final DuePlace START = new DuePlace(Instant.EPOCH, 0);
+}
