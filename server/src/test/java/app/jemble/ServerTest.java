@@ -88,6 +88,11 @@ public abstract class ServerTest {
     }
   }
 
+  /** The database's JDBC address. */
+  protected String database() {
+    return database;
+  }
+
   /** Adds a person who can be written to; answers the id. */
   protected long addPerson(String firstName, String lastName, String email) {
     return sql.sql(

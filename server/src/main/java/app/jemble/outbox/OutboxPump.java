@@ -22,7 +22,7 @@ class OutboxPump {
   private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(2);
 
   /** While one hands over, another prepares. */
-  private static final int WORKERS_A_CONNECTION = 2;
+  private static final int WORKERS_A_CONNECTION = 4;
 
   private final Departures departures;
   private final AbandonedHandovers abandoned;

@@ -1,6 +1,7 @@
 package app.jemble.workspace;
 
 import java.time.Duration;
+import java.time.Instant;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 
 /**
@@ -11,10 +12,11 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param imap the mailbox that replies and returns arrive in
  * @param outbox how the outbox works
  * @param response how responses are judged
+ * @param clock how fast time passes
  */
 @ConfigurationProperties("jemble")
 public record JembleSettings(
-    String publicUrl, Smtp smtp, Imap imap, Outbox outbox, Response response) {
+    String publicUrl, Smtp smtp, Imap imap, Outbox outbox, Response response, Time clock) {
 
   /** Whether a connection to a mail server is protected. */
   public enum Security {
@@ -67,4 +69,10 @@ public record JembleSettings(
    * @param machineWithin a fetch this soon after the hand-over was made by software
    */
   public record Response(Duration machineWithin) {}
+
+  /**
+   * @param speed how many seconds pass in one, for trying things out; 1 otherwise
+   * @param from since when; all processes on one database say the same
+   */
+  public record Time(double speed, Instant from) {}
 }
