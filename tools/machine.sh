@@ -45,6 +45,12 @@ node_is_new_enough() {
   "$1" -e 'const [a, b] = process.versions.node.split(".").map(Number); process.exit(a > 20 || (a === 20 && b >= 19) ? 0 : 1)'
 }
 
+# Debian's generator of mail, to measure beside; it stands where only root's path leads.
+need_smtp_source() {
+  export PATH="$PATH:/usr/sbin"
+  command -v smtp-source >/dev/null || install_packages postfix
+}
+
 need_postgres() {
   if ! compgen -G '/usr/lib/postgresql/*/bin/initdb' >/dev/null; then
     install_packages postgresql

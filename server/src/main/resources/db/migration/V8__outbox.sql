@@ -72,3 +72,13 @@ create table mail_server (
 );
 
 insert into mail_server default values;
+
+-- A released mailing whose messages are still being written: to whom, about what, and when.
+create table mailing_release (
+  mailing_id  bigint primary key references mailing on delete cascade,
+  person_ids  bigint[] not null,
+  record_ids  bigint[] not null,
+  due_seconds bigint[] not null,
+  written     int not null default 0,
+  touched_at  timestamptz not null
+);

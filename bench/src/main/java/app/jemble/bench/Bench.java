@@ -22,6 +22,7 @@ public final class Bench {
     groups.put("plan", PlanBench::run);
     groups.put("check", CheckBench::run);
     groups.put("outbox", OutboxBench::run);
+    groups.put("kills", KillBench::run);
     groups.put("people", PeopleBench::run);
     List<String> names = wanted.length == 0 ? List.copyOf(groups.keySet()) : List.of(wanted);
     for (String name : names) {

@@ -17,12 +17,14 @@ import java.util.concurrent.locks.LockSupport;
 
 /**
  * From the outbox to the mail server, every message durable before it leaves; next to a bare loop
- * of the same mail library, well tuned, over as many connections with messages as long.
+ * of the same mail library, well tuned, and to Debian's smtp-source, over as many connections with
+ * messages as long.
  */
 final class OutboxBench {
 
   private static final int MESSAGES = 5000;
   private static final int CONNECTIONS = 2;
+  private static final int OCTETS = 10_000;
   private static final int WARM_UPS = 36;
   private static final int RUNS = 5;
 
@@ -40,6 +42,7 @@ final class OutboxBench {
       byte[] message = message();
       double[] ours = new double[RUNS];
       double[] theirs = new double[RUNS];
+      double[] source = new double[RUNS];
       long[] mailings = new long[WARM_UPS + RUNS];
       for (int i = 0; i < mailings.length; i++) {
         mailings[i] = prepare(app);
@@ -54,14 +57,18 @@ final class OutboxBench {
             .update();
         double drained = perSecond(Interleaved.millis(() -> drain(sink, before)));
         double looped = perSecond(Interleaved.millis(() -> loop(sink, message)));
+        double poured = perSecond(Interleaved.millis(() -> pour(sink)));
         if (run >= 0) {
           ours[run] = drained;
           theirs[run] = looped;
+          source[run] = poured;
         }
       }
       Figures.print("outbox.smtp.per_s", "messages/s", ours);
       Figures.print("outbox.loop.per_s", "messages/s", theirs);
+      Figures.print("outbox.source.per_s", "messages/s", source);
       Figures.printRatio("outbox.ratio.loop", ours, theirs);
+      Figures.printRatio("outbox.ratio.source", ours, source);
     }
   }
 
@@ -86,9 +93,7 @@ final class OutboxBench {
             .param(MESSAGES)
             .query(Long.class)
             .list();
-    long mailing = app.api.post("/api/mailings", begin(people)).json().get("id").asLong();
-    app.api.put("/api/mailings/" + mailing, texts());
-    app.api.post("/api/mailings/" + mailing + "/release", Map.of("version", 1));
+    long mailing = release(app, people);
     long waiting =
         app.sql
             .sql("select count(*) from message where mailing_id = ?")
@@ -98,6 +103,14 @@ final class OutboxBench {
     if (waiting != MESSAGES) {
       throw new IllegalStateException(waiting + " messages wait, not " + MESSAGES);
     }
+    return mailing;
+  }
+
+  /** Releases a mailing of 10 KB to these people; answers its id. */
+  static long release(RunningApp app, List<Long> people) {
+    long mailing = app.api.post("/api/mailings", begin(people)).json().get("id").asLong();
+    app.api.put("/api/mailings/" + mailing, texts());
+    app.api.post("/api/mailings/" + mailing + "/release", Map.of("version", 1));
     return mailing;
   }
 
@@ -161,6 +174,30 @@ final class OutboxBench {
       }
     } catch (MessagingException e) {
       throw new IllegalStateException(e);
+    }
+  }
+
+  /** Debian's generator of mail, which writes the same message over and over. */
+  private static void pour(SmtpSink sink) throws IOException, InterruptedException {
+    String[] command = {
+      "smtp-source",
+      "-d",
+      "-s",
+      "" + CONNECTIONS,
+      "-m",
+      "" + MESSAGES,
+      "-l",
+      "" + OCTETS,
+      "-f",
+      "orla@ternquay.example",
+      "-t",
+      "a@b.example",
+      "127.0.0.1:" + sink.port()
+    };
+    int before = sink.taken.get();
+    int ended = new ProcessBuilder(command).inheritIO().start().waitFor();
+    if (ended != 0 || sink.taken.get() - before != MESSAGES) {
+      throw new IllegalStateException("smtp-source ended with " + ended);
     }
   }
 

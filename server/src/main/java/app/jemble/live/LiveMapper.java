@@ -22,7 +22,8 @@ interface LiveMapper {
                                 from message where state <> 'sent' group by state) s), '') as outbox,
              coalesce((select max(id)::text from response), '') as responses,
              (select count(*) || ' ' || coalesce(sum(version), 0) || ' ' || count(paused_at)
-              from mailing) as mailings
+              from mailing)
+             || ' ' || (select coalesce(sum(written), 0) from mailing_release) as mailings
       """)
   Marks marks();
 }

@@ -256,6 +256,47 @@ class AudienceService {
         marks);
   }
 
+  /** Looks again at people who were found ready, when their messages are written. */
+  final class Again {
+    private final Letter letter;
+    private final FieldCatalogue fields = workspace.fields();
+    private final Set<Long> gone;
+    private final Map<Long, List<About>> records;
+
+    private Again(Mailing mailing, Letter letter) {
+      this.letter = letter;
+      this.gone = people.whoLeft(mailing.topicId());
+      this.records = about.of(mailing);
+    }
+
+    /** Each person with the record beside it, in the same order; null for one that is gone. */
+    List<Reader> readers(List<Long> personIds, List<Long> recordIds) {
+      Map<Long, PersonRecord> found = new HashMap<>();
+      people.records(personIds).forEach(p -> found.put(p.id(), p));
+      List<Reader> readers = new ArrayList<>(personIds.size());
+      for (int i = 0; i < personIds.size(); i++) {
+        PersonRecord person = found.get(personIds.get(i));
+        readers.add(person == null ? null : reader(person, recordIds.get(i)));
+      }
+      return readers;
+    }
+
+    private Reader reader(PersonRecord person, long recordId) {
+      About which =
+          records.getOrDefault(person.id(), List.of()).stream()
+              .filter(a -> a.id() == recordId)
+              .findFirst()
+              .orElse(About.NOTHING);
+      Values values = letter.values(personValues.of(person, fields));
+      Reach reach = reach(person, gone, Set.of(), Set.of());
+      return new Reader(person, which, which.over(values), reach);
+    }
+  }
+
+  Again again(Mailing mailing, Letter letter) {
+    return new Again(mailing, letter);
+  }
+
   /** Reads everyone of the audience, in order of name, each with the one reach that holds. */
   void each(Mailing mailing, Letter letter, Consumer<Reader> taker) {
     FieldCatalogue fields = workspace.fields();

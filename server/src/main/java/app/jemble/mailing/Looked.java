@@ -21,13 +21,15 @@ import java.util.Set;
  *     written to, each in order of name
  * @param lacks by merge field, how many of those who are ready have no value
  * @param clocks where those are who are ready, in the order in which they are written to
+ * @param ready those who are ready, in that order
  */
 record Looked(
     int version,
     List<Entry> entries,
     List<Finding> findings,
     Map<String, Long> lacks,
-    Clocks clocks) {
+    Clocks clocks,
+    List<Entry> ready) {
 
   /**
    * One person of the audience.
@@ -63,7 +65,8 @@ record Looked(
               odd.contains(e.personId())));
     }
     sorted.sort(Comparator.comparing(e -> e.isReady() ? e.odd() ? 0 : 1 : 2));
-    return new Looked(version, List.copyOf(sorted), findings, lacks, clocks);
+    List<Entry> ready = inOrderOfName.stream().filter(Entry::isReady).toList();
+    return new Looked(version, List.copyOf(sorted), findings, lacks, clocks, ready);
   }
 
   /** What was found about each of these people. */

@@ -132,6 +132,7 @@ class MailingController {
   private final MailingFiles files;
   private final AudienceParts parts;
   private final ReleaseService releases;
+  private final ReleaseJobs writing;
   private final PlanService plans;
   private final ListService lists;
   private final AskedNow asked;
@@ -142,6 +143,7 @@ class MailingController {
       MailingFiles files,
       AudienceParts parts,
       ReleaseService releases,
+      ReleaseJobs writing,
       PlanService plans,
       ListService lists,
       AskedNow asked,
@@ -150,6 +152,7 @@ class MailingController {
     this.files = files;
     this.parts = parts;
     this.releases = releases;
+    this.writing = writing;
     this.plans = plans;
     this.lists = lists;
     this.asked = asked;
@@ -235,6 +238,7 @@ class MailingController {
   @PostMapping("/{id}/release")
   Bench release(@PathVariable long id, @RequestBody Version version) {
     releases.release(id, version.version());
+    writing.begin(id);
     return find(id);
   }
 

@@ -2,25 +2,13 @@ package app.jemble.mailing;
 
 import app.jemble.account.AccountService;
 import app.jemble.core.check.Finding;
-import app.jemble.core.message.PublicToken;
-import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.pace.Planner;
-import app.jemble.core.reach.Reach;
-import app.jemble.outbox.NewMessage;
 import app.jemble.outbox.OutboxService;
-import app.jemble.outbox.OutboxService.ThreadEnd;
-import app.jemble.people.PersonRecord;
 import app.jemble.workspace.Problem;
-import app.jemble.workspace.Workspace;
-import app.jemble.workspace.WorkspaceService;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -28,46 +16,37 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class ReleaseService {
 
-  private static final int BATCH = 1000;
-
   private final MailingMapper mapper;
   private final AudienceService audience;
-  private final LetterService letters;
   private final MailingFiles files;
-  private final FrozenValues frozen;
   private final PlanService plans;
+  private final ReleaseNotes writing;
   private final OutboxService outbox;
-  private final WorkspaceService workspace;
   private final AccountService accounts;
   private final Clock clock;
-  private final SecureRandom random = new SecureRandom();
 
   ReleaseService(
       MailingMapper mapper,
       AudienceService audience,
-      LetterService letters,
       MailingFiles files,
-      FrozenValues frozen,
       PlanService plans,
+      ReleaseNotes writing,
       OutboxService outbox,
-      WorkspaceService workspace,
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
     this.audience = audience;
-    this.letters = letters;
     this.files = files;
-    this.frozen = frozen;
     this.plans = plans;
+    this.writing = writing;
     this.outbox = outbox;
-    this.workspace = workspace;
     this.accounts = accounts;
     this.clock = clock;
   }
 
   /**
-   * Checks everyone once more, writes one message row for each who can be written to, and holds the
-   * mailing. All or nothing.
+   * Checks everyone once more, notes who is written to and when, and holds the mailing. The
+   * messages themselves are written after that.
    *
    * @param version the version the writer saw; a later one is refused
    */
@@ -98,77 +77,8 @@ class ReleaseService {
     PlanAsk ask = plans.ask(mailing, plans.of(mailing), heldUntil);
     Plan plan = Planner.plan(ask, everyone.clocks());
     mapper.release(id, now, heldUntil, plan.first().orElse(heldUntil));
-    enqueue(mailing, new Dues(plan));
-  }
-
-  /** The instants of a plan, one after another; whoever came meanwhile leaves with the last. */
-  private static final class Dues {
-    private final Plan plan;
-    private int next;
-
-    Dues(Plan plan) {
-      this.plan = plan;
-    }
-
-    Instant next() {
-      int place = Math.min(next++, plan.size() - 1);
-      return plan.of(place).or(plan::last).orElseThrow();
-    }
-  }
-
-  private void enqueue(Mailing mailing, Dues dues) {
-    Workspace house = workspace.current();
-    Letter letter = letters.of(mailing);
-    Map<Long, ThreadEnd> threads =
-        mailing.followsId() == null ? Map.of() : outbox.threadEnds(mailing.followsId());
-    List<NewMessage> batch = new ArrayList<>();
-    List<String> names = new ArrayList<>();
-    audience.each(
-        mailing,
-        letter,
-        reader -> {
-          if (reader.reach() == Reach.READY) {
-            ThreadEnd thread = threads.get(reader.person().id());
-            batch.add(message(reader, letter, thread, house, dues.next()));
-            names.add(reader.person().name());
-          }
-          if (batch.size() == BATCH) {
-            outbox.enqueue(mailing.id(), batch);
-            batch.clear();
-          }
-        });
-    outbox.enqueue(mailing.id(), batch);
-    files.fillRecipients(mailing.id(), names.stream().distinct().toList());
-  }
-
-  private NewMessage message(
-      AudienceService.Reader reader,
-      Letter letter,
-      ThreadEnd thread,
-      Workspace house,
-      Instant due) {
-    PersonRecord person = reader.person();
-    ThreadPlace place =
-        thread == null
-            ? ThreadPlace.NEW
-            : ThreadPlace.following(
-                "<" + thread.token() + "@" + house.returnDomain() + ">", thread.referenceIds());
-    return new NewMessage(
-        person.id(),
-        person.email().strip(),
-        person.name(),
-        token(house),
-        frozen.freeze(person, letter.fields(person.id()), reader.values()),
-        thread == null ? null : thread.messageId(),
-        place,
-        reader.about().id(),
-        due);
-  }
-
-  private String token(Workspace house) {
-    byte[] octets = new byte[16];
-    random.nextBytes(octets);
-    return PublicToken.of(octets, house.secret());
+    files.fillRecipients(id, everyone.ready().stream().map(Looked.Entry::name).distinct().toList());
+    writing.note(id, everyone.ready(), plan, now);
   }
 
   /** While it is held: as if it had never been released. */
@@ -179,6 +89,7 @@ class ReleaseService {
     if (!mailing.isHeld(clock.instant())) {
       throw Problem.conflict("It is no longer held; what has not left can still be withdrawn.");
     }
+    writing.forget(id);
     outbox.removeHeld(id);
     files.emptyRecipients(id);
     mapper.takeBack(id);
@@ -192,6 +103,7 @@ class ReleaseService {
     if (mailing.state() != Mailing.State.RELEASED) {
       throw Problem.conflict("Only a released mailing can be withdrawn.");
     }
+    writing.mustBeDone(id);
     int withdrawn = outbox.withdrawRest(id);
     mapper.withdraw(id);
     return withdrawn;

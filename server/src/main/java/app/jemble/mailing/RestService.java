@@ -20,6 +20,7 @@ class RestService {
 
   private final MailingMapper mapper;
   private final PlanService plans;
+  private final ReleaseNotes writing;
   private final OutboxService outbox;
   private final WorkspaceService workspace;
   private final AccountService accounts;
@@ -28,12 +29,14 @@ class RestService {
   RestService(
       MailingMapper mapper,
       PlanService plans,
+      ReleaseNotes writing,
       OutboxService outbox,
       WorkspaceService workspace,
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
     this.plans = plans;
+    this.writing = writing;
     this.outbox = outbox;
     this.workspace = workspace;
     this.accounts = accounts;
@@ -115,6 +118,7 @@ class RestService {
     if (mailing.state() != Mailing.State.RELEASED) {
       throw Problem.conflict("Only a released mailing has messages under way.");
     }
+    writing.mustBeDone(id);
     return mailing;
   }
 }

@@ -2,11 +2,13 @@ package app.jemble.outbox;
 
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -30,6 +32,7 @@ class AbandonedHandovers {
   private final Departures departures;
   private final JournalFolder journals;
   private final Clock clock;
+  private final Map<Path, Long> firstSeen = new HashMap<>();
 
   AbandonedHandovers(
       OutboxMapper mapper, Departures departures, JournalFolder journals, Clock clock) {
@@ -73,9 +76,10 @@ class AbandonedHandovers {
     if (!ends.isEmpty()) {
       LOG.warn("{} hand-overs of a process that stopped are settled.", ends.size());
     }
-    // Files carry the machine's own time, whatever the application's clock says.
-    if (left.changedAt().isBefore(Instant.now().minus(KEPT)) && ends.isEmpty()) {
+    long seen = firstSeen.computeIfAbsent(left.file(), file -> System.nanoTime());
+    if (ends.isEmpty() && System.nanoTime() - seen > KEPT.toNanos()) {
       Files.deleteIfExists(left.file());
+      firstSeen.remove(left.file());
     }
   }
 }

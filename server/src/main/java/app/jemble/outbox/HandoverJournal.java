@@ -127,7 +127,7 @@ final class HandoverJournal implements AutoCloseable {
   }
 
   /** A journal whose worker is gone. */
-  record Left(Path file, String worker, Instant changedAt, List<String> lines) {
+  record Left(Path file, String worker, List<String> lines) {
 
     /** What became of a message; empty when its hand-over had begun and its end is not told. */
     Optional<Ended> fate(long id, int attempt) {
@@ -185,12 +185,7 @@ final class HandoverJournal implements AutoCloseable {
       List<String> lines = text.substring(0, text.lastIndexOf('\n') + 1).lines().toList();
       return lines.isEmpty()
           ? Optional.empty()
-          : Optional.of(
-              new Left(
-                  file,
-                  name.substring(0, name.length() - SUFFIX.length()),
-                  Files.getLastModifiedTime(file).toInstant(),
-                  lines));
+          : Optional.of(new Left(file, name.substring(0, name.length() - SUFFIX.length()), lines));
     } catch (NoSuchFileException justEnded) {
       return Optional.empty();
     }

@@ -16,34 +16,6 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface OutboxMapper {
 
-  /** Rows of new messages, a column each. */
-  record Columns(
-      Long[] personIds,
-      List<String> addresses,
-      List<String> recipients,
-      List<String> tokens,
-      List<String> frozen,
-      Long[] followsIds,
-      List<String> inReplyTo,
-      List<String> references,
-      Long[] recordIds,
-      Long[] dueSeconds) {}
-
-  @Insert(
-      """
-      insert into message (mailing_id, person_id, address, recipient, token, frozen, follows_id,
-                           in_reply_to, reference_ids, record_id, due_at, planned_at)
-      select #{mailingId}, n.person_id, n.address, n.recipient, n.token, n.frozen::jsonb,
-             n.follows_id, nullif(n.in_reply_to, ''),
-             array_remove(string_to_array(n.reference_ids, ' '), ''), n.record_id,
-             to_timestamp(n.due), to_timestamp(n.due)
-      from unnest(#{c.personIds}, #{c.addresses}, #{c.recipients}, #{c.tokens}, #{c.frozen},
-                  #{c.followsIds}, #{c.inReplyTo}, #{c.references}, #{c.recordIds}, #{c.dueSeconds})
-        as n (person_id, address, recipient, token, frozen, follows_id, in_reply_to, reference_ids,
-              record_id, due)
-      """)
-  int add(@Param("mailingId") long mailingId, @Param("c") Columns columns);
-
   /**
    * A message that may leave.
    *
@@ -73,7 +45,7 @@ interface OutboxMapper {
 
   /**
    * Due messages after a place in their order that nobody else has in hand, locked until the
-   * transaction ends.
+   * transaction ends. A mailing waits until all its messages are written.
    */
   @ConstructorArgs({
     @Arg(column = "id", name = "id", javaType = long.class),
@@ -99,6 +71,7 @@ interface OutboxMapper {
       from message s
       where s.state in ('waiting', 'deferred') and s.due_at <= #{now} and s.in_hands_of is null
         and (s.due_at, s.id) > (#{after.due}, #{after.id})
+        and s.mailing_id <> all(array(select mailing_id from mailing_release))
       order by s.due_at, s.id
       limit #{most}
       for update skip locked

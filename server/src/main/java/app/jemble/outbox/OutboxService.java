@@ -1,6 +1,5 @@
 package app.jemble.outbox;
 
-import app.jemble.outbox.OutboxMapper.Columns;
 import app.jemble.outbox.OutboxMapper.ThreadRow;
 import app.jemble.sending.SendingService;
 import app.jemble.workspace.Problem;
@@ -13,7 +12,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -35,31 +33,18 @@ public class OutboxService {
   public record HourCount(LocalDateTime hour, long planned, long sent) {}
 
   private final OutboxMapper mapper;
+  private final NewMessages newMessages;
   private final Clock clock;
 
-  OutboxService(OutboxMapper mapper, Clock clock) {
+  OutboxService(OutboxMapper mapper, NewMessages newMessages, Clock clock) {
     this.mapper = mapper;
+    this.newMessages = newMessages;
     this.clock = clock;
   }
 
   /** Puts messages in the outbox. */
   public void enqueue(long mailingId, List<NewMessage> messages) {
-    if (messages.isEmpty()) {
-      return;
-    }
-    mapper.add(
-        mailingId,
-        new Columns(
-            column(messages, NewMessage::personId).toArray(Long[]::new),
-            column(messages, NewMessage::address),
-            column(messages, NewMessage::recipient),
-            column(messages, NewMessage::token),
-            column(messages, NewMessage::frozen),
-            messages.stream().map(NewMessage::followsId).toArray(Long[]::new),
-            column(messages, m -> m.thread().inReplyTo() == null ? "" : m.thread().inReplyTo()),
-            column(messages, m -> String.join(" ", m.thread().references())),
-            column(messages, NewMessage::recordId).toArray(Long[]::new),
-            column(messages, m -> m.due().getEpochSecond()).toArray(Long[]::new)));
+    newMessages.write(mailingId, messages);
   }
 
   /** Takes a held mailing's messages out again; a problem when one has begun to leave. */
@@ -130,9 +115,5 @@ public class OutboxService {
                 ThreadRow::personId,
                 t -> new ThreadEnd(t.messageId(), t.token(), t.referenceIds()),
                 (one, other) -> one.messageId() > other.messageId() ? one : other));
-  }
-
-  private static <T> List<T> column(List<NewMessage> messages, Function<NewMessage, T> value) {
-    return messages.stream().map(value).toList();
   }
 }

@@ -1,0 +1,61 @@
+package app.jemble.outbox;
+
+import app.jemble.storage.CopyIn;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.List;
+import javax.sql.DataSource;
+import org.springframework.jdbc.UncategorizedSQLException;
+import org.springframework.jdbc.datasource.DataSourceUtils;
+import org.springframework.stereotype.Component;
+
+/** Writes new messages by COPY, in the caller's transaction. */
+@Component
+class NewMessages {
+
+  private static final String[] COLUMNS = {
+    "mailing_id",
+    "person_id",
+    "address",
+    "recipient",
+    "token",
+    "frozen",
+    "follows_id",
+    "in_reply_to",
+    "reference_ids",
+    "record_id",
+    "due_at",
+    "planned_at"
+  };
+
+  private final DataSource database;
+
+  NewMessages(DataSource database) {
+    this.database = database;
+  }
+
+  void write(long mailingId, List<NewMessage> messages) {
+    Connection connection = DataSourceUtils.getConnection(database);
+    try (CopyIn copy = new CopyIn(connection, "message", COLUMNS)) {
+      for (NewMessage m : messages) {
+        copy.row(
+            mailingId,
+            m.personId(),
+            m.address(),
+            m.recipient(),
+            m.token(),
+            m.frozen(),
+            m.followsId(),
+            m.thread().inReplyTo(),
+            m.thread().references(),
+            m.recordId(),
+            m.due(),
+            m.due());
+      }
+    } catch (SQLException e) {
+      throw new UncategorizedSQLException("writing new messages", null, e);
+    } finally {
+      DataSourceUtils.releaseConnection(connection, database);
+    }
+  }
+}
