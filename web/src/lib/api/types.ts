@@ -40,6 +40,7 @@ export type MergeFieldName = Schemas['MergeFieldName'];
 export type MessageStanding = Schemas['MessageStanding'];
 export type NameMend = Schemas['NameMend'];
 export type OutboxMessage = Schemas['OutboxMessage'];
+export type ServerTrouble = Schemas['ServerTrouble'];
 export type OwnWords = Schemas['OwnWords'];
 export type PeopleAct = Schemas['PeopleAct'];
 export type PeopleTally = Schemas['PeopleTally'];

@@ -35,6 +35,7 @@
   const total = $derived(summary.data?.messages ?? 0);
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
   const released = $derived(mailing.state === 'RELEASED');
+  const writing = $derived(mailing.writing);
   const days = $derived(runBars(run.data?.hours ?? []));
 </script>
 
@@ -43,6 +44,8 @@
     <h2 class="text-[1rem]">
       {#if !released}
         Withdrawn
+      {:else if writing}
+        Being written
       {:else if mailing.paused}
         Paused
       {:else if seconds > 0}
@@ -52,7 +55,9 @@
       {/if}
     </h2>
     <p class="flex-1">
-      {#if seconds > 0 && released && !mailing.paused}
+      {#if writing}
+        {count(writing.written)} of {messages(writing.messages)} are written. None leaves before all are.
+      {:else if seconds > 0 && released && !mailing.paused}
         {messages(total)} are held {seconds} more {seconds === 1 ? 'second' : 'seconds'}.
       {:else}
         {count(sent)} of {count(total)} gone{#if mailing.paused}, {count(of(['held']))} held back{:else if toLeave && mailing.dueAt && sent === 0},
@@ -68,9 +73,9 @@
         {#if of(['withdrawn'])}{count(of(['withdrawn']))} withdrawn.{/if}
       {/if}
     </p>
-    {#if seconds > 0 && released && mayWrite}
+    {#if (seconds > 0 || writing) && released && mayWrite}
       <Act look="main" disabled={acts.busy} onclick={() => acts.takeBack()}>Take back</Act>
-    {:else if toLeave && released && mayWrite}
+    {:else if toLeave && released && mayWrite && !writing}
       {#if mailing.paused}
         <Act look="main" disabled={acts.busy} onclick={() => acts.resume()}>Go on</Act>
       {:else}
@@ -86,7 +91,11 @@
       >Responses</a
     >
   </div>
-  <Progress label="Messages gone" value={sent} of={total} />
+  {#if writing}
+    <Progress label="Messages written" value={writing.written} of={writing.messages} />
+  {:else}
+    <Progress label="Messages gone" value={sent} of={total} />
+  {/if}
   {#if days.length > 1 || (days[0]?.bars.length ?? 0) > 1}
     <div class="mt-3"><RunBars {days} running /></div>
   {/if}

@@ -47,6 +47,7 @@ const mailing: Bench = {
   heldUntil: null,
   dueAt: null,
   paused: false,
+  writing: null,
   version: 3
 };
 

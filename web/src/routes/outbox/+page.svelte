@@ -7,6 +7,7 @@
   import type { OutboxMessage } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
   import OutboxTable from '$lib/outbox/OutboxTable.svelte';
+  import ServerTrouble from '$lib/outbox/ServerTrouble.svelte';
   import { states, type Act } from '$lib/outbox/states';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
@@ -22,15 +23,16 @@
   const queries = useQueryClient();
   const mailingId = $derived(Number(page.url.searchParams.get('mailing')) || undefined);
   const state = $derived(page.url.searchParams.get('state') ?? undefined);
+  const who = $derived(page.url.searchParams.get('who') ?? undefined);
 
   const tally = createQuery(() => outboxTallyQuery(mailingId));
   const list = createInfiniteQuery(() => ({
-    queryKey: ['outbox', mailingId, state],
+    queryKey: ['outbox', mailingId, state, who],
     queryFn: ({ pageParam }) =>
       answer(
         api.GET('/api/outbox', {
           params: {
-            query: { mailingId, state, afterDue: pageParam?.dueAt, afterId: pageParam?.id }
+            query: { mailingId, state, who, afterDue: pageParam?.dueAt, afterId: pageParam?.id }
           }
         })
       ),
@@ -54,12 +56,10 @@
   );
   const about = $derived(mailingId ? rows.find((r) => r.mailingId === mailingId)?.mailing : '');
 
-  function choose(key: string | undefined) {
-    const query = [
-      mailingId ? `mailing=${mailingId}` : '',
-      key && key !== state ? `state=${key}` : ''
-    ]
-      .filter(Boolean)
+  function show(wanted: { mailing?: number; state?: string; who?: string }) {
+    const query = Object.entries(wanted)
+      .filter(([, value]) => value)
+      .map(([key, value]) => `${key}=${encodeURIComponent(value)}`)
       .join('&');
     void goto(query ? `/outbox?${query}` : '/outbox', { replaceState: true, keepFocus: true });
   }
@@ -91,6 +91,14 @@
   words={toLeave ? `${count(toLeave)} to leave.` : 'Nothing waits to leave.'}
 >
   {#snippet actions()}
+    <input
+      type="search"
+      class="w-56"
+      placeholder="Name or address"
+      aria-label="Messages to a name or address"
+      value={who ?? ''}
+      oninput={(e) => show({ mailing: mailingId, state, who: e.currentTarget.value })}
+    />
     {#if mailingId}
       <a class="font-semibold text-kelp hover:underline" href="/outbox">Show all mailings</a>
     {/if}
@@ -99,12 +107,16 @@
 {#if mailingId}
   <p class="-mt-2 text-soft">Only “{about || `mailing ${mailingId}`}”.</p>
 {/if}
+{#if tally.data?.trouble}
+  <ServerTrouble trouble={tally.data.trouble} />
+{/if}
 {#if parts.length}
   <Tally
     label="Messages that have not left"
     {parts}
     chosen={state ?? null}
-    onchoose={(key) => choose(key)}
+    onchoose={(key) =>
+      show({ mailing: mailingId, who, state: key && key !== state ? key : undefined })}
   />
 {/if}
 <!-- What scrolls must be reachable by key. -->
@@ -114,7 +126,7 @@
     <Trouble error={list.error} onretry={() => list.refetch()} />
   {:else if list.isSuccess && rows.length === 0}
     <div class="p-6">
-      <p>Nothing here.</p>
+      <p>{who ? `Nobody of that name or address has a message here.` : 'Nothing here.'}</p>
       <p class="text-soft">
         What is released waits here until it leaves; what has left shows with each person.
       </p>

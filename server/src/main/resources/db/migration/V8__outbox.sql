@@ -82,3 +82,10 @@ create table mailing_release (
   written     int not null default 0,
   touched_at  timestamptz not null
 );
+
+-- When its sender was told what became of it, after its last message.
+alter table mailing add column summed_up_at timestamptz;
+
+update mailing set summed_up_at = released_at where state = 'released';
+
+create index mailing_to_sum_up on mailing (id) where summed_up_at is null;

@@ -21,6 +21,7 @@ public final class Bench {
     groups.put("merge", MergeBench::run);
     groups.put("plan", PlanBench::run);
     groups.put("check", CheckBench::run);
+    groups.put("release", ReleaseBench::run);
     groups.put("outbox", OutboxBench::run);
     groups.put("kills", KillBench::run);
     groups.put("people", PeopleBench::run);

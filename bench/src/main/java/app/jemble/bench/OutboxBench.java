@@ -78,21 +78,7 @@ final class OutboxBench {
 
   /** A released mailing that is held: its messages stand in the outbox and wait for their hour. */
   private static long prepare(RunningApp app) {
-    List<Long> people =
-        app.sql
-            .sql(
-                """
-                select min(id) from person
-                where email_valid and email is not null and not asked_not
-                  and email_key not in (select email_key from do_not_write)
-                  and id not in (select person_id from topic_left where topic_id = 3)
-                group by email_key
-                order by 1
-                limit ?
-                """)
-            .param(MESSAGES)
-            .query(Long.class)
-            .list();
+    List<Long> people = ready(app, MESSAGES);
     long mailing = release(app, people);
     long waiting =
         app.sql
@@ -104,6 +90,24 @@ final class OutboxBench {
       throw new IllegalStateException(waiting + " messages wait, not " + MESSAGES);
     }
     return mailing;
+  }
+
+  /** People who can be written to. */
+  static List<Long> ready(RunningApp app, int count) {
+    return app.sql
+        .sql(
+            """
+            select min(id) from person
+            where email_valid and email is not null and not asked_not
+              and email_key not in (select email_key from do_not_write)
+              and id not in (select person_id from topic_left where topic_id = 3)
+            group by email_key
+            order by 1
+            limit ?
+            """)
+        .param(count)
+        .query(Long.class)
+        .list();
   }
 
   /** Releases a mailing of 10 KB to these people; answers its id. */

@@ -19,7 +19,8 @@ interface LiveMapper {
       select coalesce((select max(sent_at)::text from message where sent_at is not null), '')
              || coalesce((select string_agg(state || ' ' || messages, ', ' order by state)
                           from (select state, count(*) as messages
-                                from message where state <> 'sent' group by state) s), '') as outbox,
+                                from message where state <> 'sent' group by state) s), '')
+             || (select trouble from mail_server) as outbox,
              coalesce((select max(id)::text from response), '') as responses,
              (select count(*) || ' ' || coalesce(sum(version), 0) || ' ' || count(paused_at)
               from mailing)

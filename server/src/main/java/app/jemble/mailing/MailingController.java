@@ -93,6 +93,7 @@ class MailingController {
       @Schema(nullable = true) Instant heldUntil,
       @Schema(nullable = true) Instant dueAt,
       boolean paused,
+      @Schema(nullable = true) ReleaseMapper.WritingProgress writing,
       int version) {}
 
   /**
@@ -133,6 +134,7 @@ class MailingController {
   private final AudienceParts parts;
   private final ReleaseService releases;
   private final ReleaseJobs writing;
+  private final ReleaseNotes notes;
   private final PlanService plans;
   private final ListService lists;
   private final AskedNow asked;
@@ -144,6 +146,7 @@ class MailingController {
       AudienceParts parts,
       ReleaseService releases,
       ReleaseJobs writing,
+      ReleaseNotes notes,
       PlanService plans,
       ListService lists,
       AskedNow asked,
@@ -153,6 +156,7 @@ class MailingController {
     this.parts = parts;
     this.releases = releases;
     this.writing = writing;
+    this.notes = notes;
     this.plans = plans;
     this.lists = lists;
     this.asked = asked;
@@ -290,6 +294,7 @@ class MailingController {
         m.heldUntil(),
         m.dueAt(),
         m.pausedAt() != null,
+        notes.progress(m.id()),
         m.version());
   }
 

@@ -55,7 +55,7 @@ interface ReleaseMapper {
   int wrote(@Param("id") long id, @Param("written") int written, @Param("now") Instant now);
 
   /** How many messages a release has, and how many of them are written. */
-  record Progress(int written, int messages) {}
+  record WritingProgress(int written, int messages) {}
 
   @Select(
       """
@@ -63,7 +63,7 @@ interface ReleaseMapper {
       from mailing_release
       where mailing_id = #{id}
       """)
-  Progress progress(long id);
+  WritingProgress progress(long id);
 
   @Select("select mailing_id from mailing_release where touched_at < #{since} order by mailing_id")
   List<Long> untouchedSince(Instant since);

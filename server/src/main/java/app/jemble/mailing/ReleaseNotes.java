@@ -37,7 +37,7 @@ class ReleaseNotes {
   }
 
   /** How far the writing of a mailing has come; null when it is done. */
-  ReleaseMapper.Progress progress(long mailingId) {
+  ReleaseMapper.WritingProgress progress(long mailingId) {
     return mapper.progress(mailingId);
   }
 
@@ -53,7 +53,7 @@ class ReleaseNotes {
 
   /** A problem while messages are still being written. */
   void mustBeDone(long mailingId) {
-    ReleaseMapper.Progress progress = mapper.progress(mailingId);
+    ReleaseMapper.WritingProgress progress = mapper.progress(mailingId);
     if (progress != null) {
       throw Problem.conflict(
           "Its messages are still being written (%,d of %,d); try again in a moment."

@@ -86,7 +86,8 @@ class ReleaseService {
   void takeBack(long id) {
     accounts.currentWriter();
     Mailing mailing = locked(id);
-    if (!mailing.isHeld(clock.instant())) {
+    boolean begun = !mailing.isHeld(clock.instant()) && writing.progress(id) == null;
+    if (begun) {
       throw Problem.conflict("It is no longer held; what has not left can still be withdrawn.");
     }
     writing.forget(id);

@@ -58,6 +58,9 @@ final class MimeWriter {
       lines.add("List-Unsubscribe: <" + message.leaveAddress().get() + ">");
       lines.add("List-Unsubscribe-Post: List-Unsubscribe=One-Click");
     }
+    if (message.automatic()) {
+      lines.add("Auto-Submitted: auto-generated");
+    }
     lines.add("MIME-Version: 1.0");
     return lines;
   }

@@ -26,7 +26,16 @@ class OutboxController {
 
   private static final int PAGE = 100;
 
-  record OutboxTally(List<OutboxListMapper.StateCount> parts) {}
+  /**
+   * How many messages have not left.
+   *
+   * @param trouble what keeps all of them from leaving at present; null when nothing does
+   */
+  record OutboxTally(
+      List<OutboxListMapper.StateCount> parts, @Schema(nullable = true) ServerTrouble trouble) {}
+
+  /** The mail server cannot be used. */
+  record ServerTrouble(String words, Instant since, Instant triedAt) {}
 
   /**
    * A message of the outbox.
@@ -61,16 +70,34 @@ class OutboxController {
 
   @GetMapping("/outbox/tally")
   OutboxTally tally(@RequestParam(required = false) Long mailingId) {
-    return new OutboxTally(mapper.tally(mailingId));
+    OutboxListMapper.MailServerState server = mapper.mailServer();
+    ServerTrouble trouble =
+        server.trouble().isEmpty()
+            ? null
+            : new ServerTrouble(server.trouble(), server.since(), server.triedAt());
+    return new OutboxTally(mapper.tally(mailingId), trouble);
   }
 
+  /**
+   * Messages that have not left, in the order in which they are due.
+   *
+   * @param who part of a name or of an address, in any case; null for everyone
+   */
   @GetMapping("/outbox")
   List<OutboxMessage> page(
       @RequestParam(required = false) String state,
       @RequestParam(required = false) Long mailingId,
+      @RequestParam(required = false) String who,
       @RequestParam(required = false) Instant afterDue,
       @RequestParam(required = false) Long afterId) {
-    return mapper.page(state, mailingId, afterDue, afterId, clock.instant(), PAGE);
+    return mapper.page(
+        state,
+        mailingId,
+        who == null || who.isBlank() ? null : who.strip(),
+        afterDue,
+        afterId,
+        clock.instant(),
+        PAGE);
   }
 
   @PostMapping("/outbox/{id}/withdraw")

@@ -34,6 +34,8 @@ interface OutboxListMapper {
       where s.state <> 'sent'
         and (#{state}::text is null or s.shown_state = #{state})
         and (#{mailingId}::bigint is null or s.mailing_id = #{mailingId})
+        and (#{who}::text is null or strpos(lower(p.name), lower(#{who})) > 0
+             or strpos(lower(s.address), lower(#{who})) > 0)
         and (#{afterId}::bigint is null or (s.due_at, s.id) > (#{afterDue}, #{afterId}))
       order by s.due_at, s.id
       limit #{limit}
@@ -41,10 +43,21 @@ interface OutboxListMapper {
   List<OutboxController.OutboxMessage> page(
       @Param("state") String state,
       @Param("mailingId") Long mailingId,
+      @Param("who") String who,
       @Param("afterDue") Instant afterDue,
       @Param("afterId") Long afterId,
       @Param("now") Instant now,
       @Param("limit") int limit);
+
+  /**
+   * How the mail server was found when a connection to it was last tried.
+   *
+   * @param trouble empty when all was well
+   */
+  record MailServerState(String trouble, Instant since, Instant triedAt) {}
+
+  @Select("select trouble, since, tried_at from mail_server")
+  MailServerState mailServer();
 
   @Update(
       """

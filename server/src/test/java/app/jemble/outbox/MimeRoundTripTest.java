@@ -87,6 +87,7 @@ public class MimeRoundTripTest {
         assertThat(reply.getName()).isEqualTo(sent.replyTo().get().name());
         assertThat(reply.getAddress()).isEqualTo(sent.replyTo().get().address());
       }
+      assertThat(read.getHeader().getField("Auto-Submitted") != null).isEqualTo(sent.automatic());
       assertBody(read, sent);
       assertLines(octets);
     }
@@ -124,7 +125,10 @@ public class MimeRoundTripTest {
   }
 
   private static OutgoingMessage message(Random random, int n) {
-    String text = words(random, 300) + "\n.\n..\nFrom here\n" + words(random, 40) + "\n";
+    String text =
+        random.nextBoolean()
+            ? ".\nShort lines\n..\n\n" + "of ASCII alone.\n".repeat(random.nextInt(40))
+            : words(random, 300) + "\n.\n..\nFrom here \n" + words(random, 40) + "\t\n";
     return new OutgoingMessage(
         "<" + n + "@ternquay.example>",
         Instant.ofEpochSecond(1_770_000_000L + n),
@@ -143,7 +147,8 @@ public class MimeRoundTripTest {
             : ThreadPlace.following("<first@ternquay.example>", List.of()),
         List.of(),
         Optional.of("https://ternquay.example/leave/token"),
-        "return+token@ternquay.example");
+        "return+token@ternquay.example",
+        random.nextBoolean());
   }
 
   private static List<InlinePicture> pictures(Random random) {

@@ -131,7 +131,8 @@ public final class MessageComposer {
             own.thread(),
             own.isProof() ? List.of() : countedTargets(),
             leaveAddress(),
-            "return+" + id + "@" + shared.returnDomain());
+            "return+" + id + "@" + shared.returnDomain(),
+            false);
     return new Composed(message, missing, targets);
   }
 

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param links where the counted links lead, in order; empty where a link turned out not to be one
  * @param leaveAddress the address to leave by one click (RFC 8058), when the message has one
  * @param returnAddress the envelope sender, which names the message
+ * @param automatic written by no person (RFC 3834 section 5), so that no software answers
  */
 public record OutgoingMessage(
     String messageId,
@@ -33,7 +34,8 @@ public record OutgoingMessage(
     ThreadPlace thread,
     List<String> links,
     Optional<String> leaveAddress,
-    String returnAddress) {
+    String returnAddress,
+    boolean automatic) {
   public OutgoingMessage {
     pictures = List.copyOf(pictures);
     files = List.copyOf(files);
