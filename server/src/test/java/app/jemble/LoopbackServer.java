@@ -17,7 +17,14 @@ public final class LoopbackServer implements AutoCloseable {
   private final Talk talk;
 
   public LoopbackServer(Talk talk) throws IOException {
-    this.socket = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
+    this(0, talk);
+  }
+
+  /**
+   * @param port 0 takes a free one
+   */
+  public LoopbackServer(int port, Talk talk) throws IOException {
+    this.socket = new ServerSocket(port, 50, InetAddress.getLoopbackAddress());
     this.talk = talk;
     start(this::listen);
   }

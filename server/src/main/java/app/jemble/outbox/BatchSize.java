@@ -26,6 +26,11 @@ final class BatchSize {
     return next;
   }
 
+  /** None could leave: the next attempt is made with one. */
+  void failed() {
+    next = 1;
+  }
+
   /** So many took so long; the next batch is at most twice as large. */
   void took(int messages, Duration time) {
     double seconds = Math.max(1e-4, time.toNanos() / 1e9);

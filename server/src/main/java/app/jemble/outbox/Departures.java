@@ -44,7 +44,9 @@ class Departures {
   private final SharedTexts texts;
   private final JembleSettings settings;
   private final Clock clock;
-  private volatile String lastTrouble = "";
+
+  /** What was last wrong with the mail server; null when that is not known. */
+  private volatile String lastTrouble;
 
   Departures(
       OutboxMapper mapper, DueQueue due, SharedTexts texts, JembleSettings settings, Clock clock) {
@@ -59,14 +61,17 @@ class Departures {
     return mapper.anyDue(clock.instant());
   }
 
-  /** The way to the mail server is open. */
+  /** It takes messages, or says what is wrong with one. */
   void serverAnswers() {
-    lastTrouble = "";
-    mapper.noteServer("", clock.instant());
+    if (!"".equals(lastTrouble)) {
+      lastTrouble = "";
+      mapper.noteServer("", clock.instant());
+    }
   }
 
   /** The mail server cannot be reached, or does not let us in. */
-  void serverFails(String words) {
+  void serverFails(String said) {
+    String words = settings.smtp().host() + ":" + settings.smtp().port() + ": " + said;
     if (!words.equals(lastTrouble)) {
       LOG.warn("The mail server cannot be used: {}", words);
       lastTrouble = words;

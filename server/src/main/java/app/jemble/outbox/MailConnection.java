@@ -94,10 +94,18 @@ final class MailConnection implements AutoCloseable {
   /** Connects and signs in, unless that is done. */
   void connect() throws MessagingException {
     if (talk == null) {
-      SmtpTalk fresh = new SmtpTalk(settings);
+      SmtpTalk fresh = talk(settings);
       fresh.begin();
       talk = fresh;
       lastUsed = System.nanoTime();
+    }
+  }
+
+  private static SmtpTalk talk(JembleSettings.Smtp settings) throws MessagingException {
+    try {
+      return new SmtpTalk(settings);
+    } catch (IllegalStateException wrongSettings) {
+      throw new MessagingException(wrongSettings.getMessage());
     }
   }
 
@@ -166,6 +174,10 @@ final class MailConnection implements AutoCloseable {
   }
 
   private HandoverResult judge(Answer refusal) {
+    if (refusal.keepsUsOut()) {
+      close();
+      return new HandoverResult.Unreachable(refusal.words());
+    }
     if (refusal.isLast()) {
       close();
     }

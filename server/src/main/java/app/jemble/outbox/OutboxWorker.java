@@ -96,7 +96,6 @@ final class OutboxWorker implements AutoCloseable {
     }
     try {
       connections.open();
-      departures.serverAnswers();
       return Duration.ZERO;
     } catch (MessagingException unreachable) {
       departures.serverFails(MailConnection.words(unreachable));
@@ -139,7 +138,6 @@ final class OutboxWorker implements AutoCloseable {
     long began = System.nanoTime();
     // A worker never holds a message longer than others leave it alone.
     Instant latest = clock.instant().plus(settings.lease().dividedBy(2));
-    Duration wait = Duration.ZERO;
     for (int i = 0; i < batch.size(); i++) {
       Departures.Ready next = i + 1 < batch.size() ? batch.get(i + 1) : null;
       boolean goesOn = !stopping.getAsBoolean() && clock.instant().isBefore(latest);
@@ -148,13 +146,15 @@ final class OutboxWorker implements AutoCloseable {
         batch.subList(i, batch.size()).forEach(this::notBegun);
         if (result != null) {
           departures.serverFails(result.words());
-          wait = AFTER_TROUBLE;
+          size.failed();
+          return AFTER_TROUBLE;
         }
         break;
       }
+      departures.serverAnswers();
     }
     size.took(batch.size(), Duration.ofNanos(System.nanoTime() - began));
-    return wait;
+    return Duration.ZERO;
   }
 
   private void notBegun(Departures.Ready ready) {

@@ -30,6 +30,11 @@ final class SmtpTalk extends SMTPTransport {
       return code >= 400;
     }
 
+    /** It wants a sign-in or protection first (RFC 4954 section 6, RFC 3207 section 4). */
+    boolean keepsUsOut() {
+      return code == 530 || code == 534 || code == 535 || code == 538;
+    }
+
     /** It closes the connection after this. */
     boolean isLast() {
       return code == 421;
@@ -41,7 +46,7 @@ final class SmtpTalk extends SMTPTransport {
   private final TalkSockets sockets;
 
   SmtpTalk(JembleSettings.Smtp settings) {
-    this(settings, new TalkSockets(ANSWER_MILLIS));
+    this(settings, new TalkSockets(ANSWER_MILLIS, settings.authority()));
   }
 
   private SmtpTalk(JembleSettings.Smtp settings, TalkSockets sockets) {

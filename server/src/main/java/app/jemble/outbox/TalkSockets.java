@@ -3,6 +3,7 @@ package app.jemble.outbox;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.Socket;
+import java.nio.file.Path;
 import javax.net.SocketFactory;
 import javax.net.ssl.SSLSocketFactory;
 import org.eclipse.angus.mail.util.WriteTimeoutSocket;
@@ -14,10 +15,15 @@ import org.eclipse.angus.mail.util.WriteTimeoutSocket;
 final class TalkSockets {
 
   private final int writeMillis;
+  private final String authority;
   private Socket last;
 
-  TalkSockets(int writeMillis) {
+  /**
+   * @param authority a file of certificates of those who vouch for the server, or empty
+   */
+  TalkSockets(int writeMillis, String authority) {
     this.writeMillis = writeMillis;
+    this.authority = authority;
   }
 
   /** The one in use: the protected one where there is protection. */
@@ -37,7 +43,10 @@ final class TalkSockets {
 
   /** Protects sockets by TLS. */
   SSLSocketFactory protectedOnes() {
-    return new Protected((SSLSocketFactory) SSLSocketFactory.getDefault());
+    return new Protected(
+        authority.isBlank()
+            ? (SSLSocketFactory) SSLSocketFactory.getDefault()
+            : Authority.vouchedFor(Path.of(authority)));
   }
 
   /** The library asks for unconnected sockets alone, and connects them in its own time. */

@@ -31,9 +31,17 @@ public record JembleSettings(
   /**
    * @param user empty when the server asks for none
    * @param connections how many are kept open by one process, at least 1
+   * @param authority a file of certificates (PEM) of those who vouch for the server, such as the
+   *     house's own authority; empty when the machine knows them
    */
   public record Smtp(
-      String host, int port, String user, String password, Security security, int connections) {
+      String host,
+      int port,
+      String user,
+      String password,
+      Security security,
+      int connections,
+      String authority) {
     @Override
     public String toString() {
       return "smtp " + host + ":" + port + " " + security + " as " + user;

@@ -50,7 +50,7 @@ public class MailServerCheckTest {
   }
 
   private static Smtp settings(int port, String user, Security security) {
-    return new Smtp("127.0.0.1", port, user, user.isEmpty() ? "" : "wrong", security, 1);
+    return new Smtp("127.0.0.1", port, user, user.isEmpty() ? "" : "wrong", security, 1, "");
   }
 
   @DataProvider
