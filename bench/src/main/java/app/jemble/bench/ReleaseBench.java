@@ -30,7 +30,7 @@ final class ReleaseBench {
 
   static void run() throws Exception {
     try (RunningApp app = new RunningApp(MESSAGES * 5 / 4, "--jemble.smtp.port=1")) {
-      app.sql.sql("update workspace set hold_seconds = 36000").update();
+      app.sql.sql("update workspace set hold_seconds = 3600").update();
       long mailing = draft(app);
       double[] whole = new double[RUNS];
       double[] written = new double[RUNS];

@@ -15,8 +15,8 @@ import java.time.Duration;
 final class MailConnection implements AutoCloseable {
 
   private final JembleSettings.Smtp settings;
-  private SmtpTalk talk;
-  private long lastUsed = System.nanoTime();
+  private volatile SmtpTalk talk;
+  private volatile long lastUsed = System.nanoTime();
 
   /** Whose commands are out already, their answers not yet read. */
   private Envelope announced;

@@ -5,6 +5,7 @@ import jakarta.mail.MessagingException;
 import java.time.Duration;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.atomic.AtomicInteger;
 
 /**
  * The connections of this process to the mail server: as many as the settings allow and no more.
@@ -15,6 +16,7 @@ final class MailConnections implements AutoCloseable {
   private static final Duration KEPT_OPEN = Duration.ofSeconds(60);
 
   private final BlockingQueue<MailConnection> free;
+  private final AtomicInteger inUse = new AtomicInteger();
 
   MailConnections(JembleSettings.Smtp settings) {
     free = new ArrayBlockingQueue<>(settings.connections());
@@ -26,7 +28,9 @@ final class MailConnections implements AutoCloseable {
   /** Waits for one that nobody else has; it is to be put back. */
   MailConnection take() {
     try {
-      return free.take();
+      MailConnection connection = free.take();
+      inUse.incrementAndGet();
+      return connection;
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new IllegalStateException("stopped while waiting for a mail connection", e);
@@ -34,24 +38,28 @@ final class MailConnections implements AutoCloseable {
   }
 
   void putBack(MailConnection connection) {
+    inUse.decrementAndGet();
     free.add(connection);
   }
 
-  /** Makes sure that at least one is open, or in use. */
-  void open() throws MessagingException {
+  /** Makes sure that at least one is open, or in use; one attempt at a time. */
+  synchronized void open() throws MessagingException {
+    if (isOpen()) {
+      return;
+    }
     MailConnection connection = free.poll();
     if (connection != null) {
       try {
         connection.connect();
       } finally {
-        putBack(connection);
+        free.add(connection);
       }
     }
   }
 
   /** Whether one is open, or in use. */
   boolean isOpen() {
-    return free.remainingCapacity() > 0 || free.stream().anyMatch(MailConnection::isOpen);
+    return inUse.get() > 0 || free.stream().anyMatch(MailConnection::isOpen);
   }
 
   /** Closes those that nobody has used for a while. */
@@ -62,7 +70,7 @@ final class MailConnections implements AutoCloseable {
         if (one.unusedFor().compareTo(KEPT_OPEN) > 0) {
           one.close();
         }
-        putBack(one);
+        free.add(one);
       }
     }
   }
