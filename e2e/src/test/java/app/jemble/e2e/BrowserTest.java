@@ -152,17 +152,26 @@ abstract class BrowserTest extends ServerTest {
 
   /** WCAG 2.2 AA as axe-core sees it: nothing serious or critical on the screen. */
   protected void assertAccessible(String screen) {
+    assertNothingSerious(
+        screen, axe().withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")));
+  }
+
+  /** Colours alone: the rest is the same in every look. */
+  protected void assertReadable(String screen) {
+    assertNothingSerious(screen, axe().withRules(List.of("color-contrast")));
+  }
+
+  /** The frame of a proof holds a mail, which is the writer's own. */
+  private AxeBuilder axe() {
+    return new AxeBuilder(page).exclude("iframe");
+  }
+
+  private static void assertNothingSerious(String screen, AxeBuilder axe) {
     List<String> serious =
-        new AxeBuilder(page)
-                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-                // The frame of a proof holds a mail, which is the writer's own.
-                .exclude("iframe")
-                .analyze()
-                .getViolations()
-                .stream()
-                .filter(v -> "serious".equals(v.getImpact()) || "critical".equals(v.getImpact()))
-                .map(BrowserTest::told)
-                .toList();
+        axe.analyze().getViolations().stream()
+            .filter(v -> "serious".equals(v.getImpact()) || "critical".equals(v.getImpact()))
+            .map(BrowserTest::told)
+            .toList();
     assertThat(serious).as("axe-core on " + screen).isEmpty();
   }
 

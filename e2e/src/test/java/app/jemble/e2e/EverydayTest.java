@@ -216,8 +216,8 @@ public class EverydayTest extends BrowserTest {
     signIn("orla");
     for (String screen : screens()) {
       page.navigate(home + screen);
-      page.waitForTimeout(900);
-      assertAccessible(screen + " in the dark");
+      page.waitForTimeout(500);
+      assertReadable(screen + " in the dark");
     }
   }
 }

@@ -12,7 +12,7 @@ import org.testng.annotations.Test;
  */
 public class KillTest extends ServerTest {
 
-  private static final int MESSAGES = 1200;
+  private static final int MESSAGES = 900;
 
   @Override
   protected int people() {
@@ -46,7 +46,7 @@ public class KillTest extends ServerTest {
         .isEqualTo(200);
     application.close();
 
-    KillTrial.Outcome outcome = KillTrial.run(new KillTrial.Setting(database(), 20261125, 4, 4));
+    KillTrial.Outcome outcome = KillTrial.run(new KillTrial.Setting(database(), 20261125, 3, 4));
     System.out.println(outcome);
     assertThat(outcome.messages()).isEqualTo(MESSAGES);
     assertThat(outcome.unsettled()).as("still waiting").isZero();
