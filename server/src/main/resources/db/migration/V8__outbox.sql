@@ -89,3 +89,6 @@ alter table mailing add column summed_up_at timestamptz;
 update mailing set summed_up_at = released_at where state = 'released';
 
 create index mailing_to_sum_up on mailing (id) where summed_up_at is null;
+
+-- A message that goes, such as of a mailing taken back, is looked for in those that follow it.
+create index message_following on message (follows_id) where follows_id is not null;
