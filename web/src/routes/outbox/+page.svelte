@@ -93,7 +93,7 @@
   {#snippet actions()}
     <input
       type="search"
-      class="w-56"
+      class="w-56 rounded-lg border-line bg-card px-3 py-1.5 placeholder:text-soft"
       placeholder="Name or address"
       aria-label="Messages to a name or address"
       value={who ?? ''}
