@@ -3,6 +3,7 @@ package app.jemble.outbox;
 import app.jemble.JembleApplication;
 import java.io.File;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.file.Files;
@@ -67,6 +68,7 @@ public final class KillTrial {
   private final Path journals;
   private final Instant clockFrom = Instant.now();
   private final List<Process> processes = new ArrayList<>();
+  private MoodyMailServer mailServer;
 
   private KillTrial(Setting setting) throws IOException {
     this.setting = setting;
@@ -81,6 +83,7 @@ public final class KillTrial {
 
   private Outcome run() throws IOException, SQLException {
     try (MoodyMailServer server = new MoodyMailServer(setting.seed(), setting.delayMillis())) {
+      mailServer = server;
       processes.add(start(server));
       processes.add(start(server));
       awaitTaken(server, 1);
@@ -101,7 +104,7 @@ public final class KillTrial {
     }
   }
 
-  private Process start(MoodyMailServer server) throws IOException {
+  private Process start(MoodyMailServer server) {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     // It lives for seconds: a quick start is worth more than fast code.
@@ -123,16 +126,22 @@ public final class KillTrial {
             "--jemble.clock.from=" + clockFrom,
             // Ten minutes of the machine's time.
             "--jemble.outbox.lease=10h"));
-    File log = journals.resolveSibling("process-" + processes.size() + ".log").toFile();
-    return new ProcessBuilder(command)
-        .redirectErrorStream(true)
-        .redirectOutput(ProcessBuilder.Redirect.appendTo(log))
-        .start();
+    File log = journals.resolveSibling("processes.log").toFile();
+    try {
+      return new ProcessBuilder(command)
+          .redirectErrorStream(true)
+          .redirectOutput(ProcessBuilder.Redirect.appendTo(log))
+          .start();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
-  private static int freePort() throws IOException {
+  private static int freePort() {
     try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
       return socket.getLocalPort();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 
@@ -159,7 +168,17 @@ public final class KillTrial {
     if (System.nanoTime() > end) {
       throw new AssertionError("not within " + LIMIT + "; logs in " + journals.getParent());
     }
+    restartThoseThatEnded();
     LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(50));
+  }
+
+  /** As whatever supervises them would: one that starts while the database recovers gives up. */
+  private void restartThoseThatEnded() {
+    for (int i = 0; i < processes.size(); i++) {
+      if (!processes.get(i).isAlive()) {
+        processes.set(i, start(mailServer));
+      }
+    }
   }
 
   private void bringDatabaseDown() throws SQLException {
