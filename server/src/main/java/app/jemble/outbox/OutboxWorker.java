@@ -141,6 +141,12 @@ final class OutboxWorker implements AutoCloseable {
     for (int i = 0; i < batch.size(); i++) {
       Departures.Ready next = i + 1 < batch.size() ? batch.get(i + 1) : null;
       boolean goesOn = !stopping.getAsBoolean() && clock.instant().isBefore(latest);
+      Optional<String> stopped =
+          goesOn ? departures.stopped(batch.get(i).message()) : Optional.empty();
+      if (stopped.isPresent()) {
+        ends.add(Ended.stopped(batch.get(i).message(), stopped.get()));
+        continue;
+      }
       HandoverResult result = goesOn ? handOver(batch.get(i), next, connection) : null;
       if (result == null || result instanceof HandoverResult.Unreachable) {
         batch.subList(i, batch.size()).forEach(this::notBegun);
@@ -164,11 +170,6 @@ final class OutboxWorker implements AutoCloseable {
   private HandoverResult handOver(
       Departures.Ready ready, Departures.Ready next, MailConnection connection) {
     OutboxMapper.Claimed message = ready.message();
-    Optional<String> stopped = departures.stopped(message);
-    if (stopped.isPresent()) {
-      ends.add(Ended.stopped(message, stopped.get()));
-      return new HandoverResult.Refused(stopped.get());
-    }
     int attempt = message.tries() + 1;
     boolean surelyNext = next != null && next.message().followsId() == null;
     HandoverResult result =
