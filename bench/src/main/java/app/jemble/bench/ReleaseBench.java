@@ -20,7 +20,7 @@ import org.postgresql.PGConnection;
 final class ReleaseBench {
 
   private static final int MESSAGES = 100_000;
-  private static final int WARM_UPS = 1;
+  private static final int WARM_UPS = 2;
   private static final int RUNS = 3;
   private static final String ROWS =
       "mailing_id, person_id, address, recipient, token, frozen, follows_id, in_reply_to,"

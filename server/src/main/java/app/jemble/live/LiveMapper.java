@@ -24,7 +24,7 @@ interface LiveMapper {
              coalesce((select max(id)::text from response), '') as responses,
              (select count(*) || ' ' || coalesce(sum(version), 0) || ' ' || count(paused_at)
               from mailing)
-             || ' ' || (select coalesce(sum(written), 0) from mailing_release) as mailings
+             || ' ' || (select coalesce(sum(ends - begins), 0) from mailing_release_lot) as mailings
       """)
   Marks marks();
 }

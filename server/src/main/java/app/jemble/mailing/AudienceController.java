@@ -115,20 +115,26 @@ class AudienceController {
 
   private final MailingService mailings;
   private final AudienceService audience;
+  private final LookService looks;
   private final ProofService proofs;
   private final ObjectMapper json;
 
   AudienceController(
-      MailingService mailings, AudienceService audience, ProofService proofs, ObjectMapper json) {
+      MailingService mailings,
+      AudienceService audience,
+      LookService looks,
+      ProofService proofs,
+      ObjectMapper json) {
     this.mailings = mailings;
     this.audience = audience;
+    this.looks = looks;
     this.proofs = proofs;
     this.json = json;
   }
 
   @GetMapping("/look")
   Look look(@PathVariable long id) {
-    return look(audience.look(mailings.find(id), AudienceService.Progress.NONE));
+    return look(looks.look(mailings.find(id), LookService.Progress.NONE));
   }
 
   /** The same, with a line of JSON now and then that says how far it has come. */
@@ -139,8 +145,7 @@ class AudienceController {
         .contentType(MediaType.APPLICATION_NDJSON)
         .body(
             out -> {
-              Looked looked =
-                  audience.look(mailing, (n, of) -> write(out, new LookLine(n, of, null)));
+              Looked looked = looks.look(mailing, (n, of) -> write(out, new LookLine(n, of, null)));
               long all = looked.entries().size();
               write(out, new LookLine(all, all, look(looked)));
             });
@@ -189,10 +194,10 @@ class AudienceController {
       @RequestParam(required = false) Long after,
       @RequestParam(defaultValue = "0") long afterRecord) {
     Mailing mailing = mailings.find(id);
-    Looked everyone = audience.lastLook(mailing);
+    Looked everyone = looks.lastLook(mailing);
     Which which = new Which(part, reach, finding, about, ownWords, name);
     Set<Long> found =
-        finding == null ? Set.of() : Set.copyOf(audience.peopleOf(mailing, finding, about));
+        finding == null ? Set.of() : Set.copyOf(looks.peopleOf(mailing, finding, about));
     List<Entry> page =
         everyone.entries().stream()
             .filter(e -> which.holds(e, found))

@@ -54,6 +54,7 @@ final class Letter {
   private final Mailbox sender;
   private final Map<String, Mailbox> owners = new ConcurrentHashMap<>();
   private final MessageComposer.Shared shared;
+  private final Set<String> sharedFields;
   private final Map<Long, OwnWording> ownWordings;
   private final Map<Long, LetterText> ownTexts = new HashMap<>();
 
@@ -77,6 +78,7 @@ final class Letter {
             of.mailing().promotional(),
             of.pictures(),
             of.files());
+    this.sharedFields = ofRecords(shared.text());
   }
 
   /** What is wrong with its texts, in sentences. */
@@ -105,7 +107,11 @@ final class Letter {
 
   /** Every field of the records that one person's message asks for. */
   Set<String> fields(long personId) {
-    Set<String> fields = new LinkedHashSet<>(text(personId).fields());
+    return hasOwnWords(personId) ? ofRecords(text(personId)) : sharedFields;
+  }
+
+  private Set<String> ofRecords(LetterText text) {
+    Set<String> fields = new LinkedHashSet<>(text.fields());
     of.files().forEach(file -> fields.addAll(file.name().fields()));
     fields.removeIf(field -> house(field).isPresent());
     return fields;

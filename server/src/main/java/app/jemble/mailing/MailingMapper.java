@@ -72,7 +72,7 @@ interface MailingMapper {
   @Select(SELECT + "where g.id = #{id}")
   Mailing find(long id);
 
-  @Select(SELECT + "where g.id = #{id} for update of g")
+  @Select(SELECT + "where g.id = #{id} for no key update of g")
   Mailing findLocked(long id);
 
   /** A mailing in the list. */

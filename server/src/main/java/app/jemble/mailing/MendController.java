@@ -26,18 +26,21 @@ class MendController {
 
   private final MailingService mailings;
   private final AudienceService audience;
+  private final LookService looks;
   private final NameMends mends;
 
-  MendController(MailingService mailings, AudienceService audience, NameMends mends) {
+  MendController(
+      MailingService mailings, AudienceService audience, LookService looks, NameMends mends) {
     this.mailings = mailings;
     this.audience = audience;
+    this.looks = looks;
     this.mends = mends;
   }
 
   /** Leaves the people of a finding out of the mailing. */
   @PostMapping("/leave-out")
   LeftOut leaveOut(@PathVariable long id, @RequestBody AboutPeople which) {
-    List<Long> people = audience.peopleOf(mailings.find(id), which.code(), which.about());
+    List<Long> people = looks.peopleOf(mailings.find(id), which.code(), which.about());
     Mailing now = mailings.leaveOut(id, people);
     return new LeftOut(List.of(now.leftOut()), now.version());
   }
@@ -45,7 +48,7 @@ class MendController {
   /** The first names of a finding's people, each with what is proposed for it. */
   @GetMapping("/names")
   List<NameMend> names(@PathVariable long id, @RequestParam Finding.Code code) {
-    List<Long> people = audience.peopleOf(mailings.find(id), code, null);
+    List<Long> people = looks.peopleOf(mailings.find(id), code, null);
     return mends.proposed(audience.records(people.stream().limit(NameMends.MOST_NAMES).toList()));
   }
 

@@ -4,7 +4,6 @@ import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import jakarta.annotation.PreDestroy;
-import java.time.Clock;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -27,14 +26,12 @@ class ReleaseJobs {
 
   private final ReleaseWriter writer;
   private final ReleaseNotes notes;
-  private final Clock clock;
   private final ExecutorService threads =
       Executors.newFixedThreadPool(2, work -> new Thread(work, "release-writer"));
 
-  ReleaseJobs(ReleaseWriter writer, ReleaseNotes notes, Clock clock) {
+  ReleaseJobs(ReleaseWriter writer, ReleaseNotes notes) {
     this.writer = writer;
     this.notes = notes;
-    this.clock = clock;
   }
 
   /** Begins to write, and waits a moment for it to be done. */
@@ -55,7 +52,7 @@ class ReleaseJobs {
   @Bean
   RecurringTask<Void> goOnWithReleases() {
     return Tasks.recurring("go-on-with-releases", FixedDelay.ofSeconds(5))
-        .execute((instance, context) -> notes.left(clock.instant()).forEach(writer::write));
+        .execute((instance, context) -> notes.unfinished().forEach(writer::write));
   }
 
   @PreDestroy

@@ -2,8 +2,6 @@ package app.jemble.mailing;
 
 import app.jemble.core.pace.Plan;
 import app.jemble.workspace.Problem;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -14,7 +12,8 @@ import org.springframework.stereotype.Service;
 @Service
 class ReleaseNotes {
 
-  private static final Duration LEFT_AFTER = Duration.ofSeconds(10);
+  /** Small enough to be told how far it has come, large enough that a commit costs little. */
+  static final int LOT = 2500;
 
   private final ReleaseMapper mapper;
 
@@ -22,8 +21,8 @@ class ReleaseNotes {
     this.mapper = mapper;
   }
 
-  /** Notes them in the order of the plan; whoever came after it was made leaves with the last. */
-  void note(long mailingId, List<Looked.Entry> ready, Plan plan, Instant now) {
+  /** Notes each with their instant of the plan; who came after it was made leaves with the last. */
+  void note(long mailingId, List<Looked.Entry> ready, Plan plan) {
     Long[] people = new Long[ready.size()];
     Long[] records = new Long[ready.size()];
     Long[] dueSeconds = new Long[ready.size()];
@@ -33,7 +32,8 @@ class ReleaseNotes {
       dueSeconds[i] =
           plan.of(Math.min(i, plan.size() - 1)).or(plan::last).orElseThrow().getEpochSecond();
     }
-    mapper.note(mailingId, people, records, dueSeconds, now);
+    mapper.note(mailingId, people, records, dueSeconds);
+    mapper.cut(mailingId, LOT);
   }
 
   /** How far the writing of a mailing has come; null when it is done. */
@@ -41,9 +41,9 @@ class ReleaseNotes {
     return mapper.progress(mailingId);
   }
 
-  /** Those that nobody has written for lately, such as after a process died. */
-  List<Long> left(Instant now) {
-    return mapper.untouchedSince(now.minus(LEFT_AFTER));
+  /** Mailings whose messages are not all written, whoever is at it or was. */
+  List<Long> unfinished() {
+    return mapper.unfinished();
   }
 
   /** What is not written will not be. */

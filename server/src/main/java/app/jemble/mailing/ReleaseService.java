@@ -17,7 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 class ReleaseService {
 
   private final MailingMapper mapper;
-  private final AudienceService audience;
+  private final LookService looks;
   private final MailingFiles files;
   private final PlanService plans;
   private final ReleaseNotes writing;
@@ -27,7 +27,7 @@ class ReleaseService {
 
   ReleaseService(
       MailingMapper mapper,
-      AudienceService audience,
+      LookService looks,
       MailingFiles files,
       PlanService plans,
       ReleaseNotes writing,
@@ -35,7 +35,7 @@ class ReleaseService {
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
-    this.audience = audience;
+    this.looks = looks;
     this.files = files;
     this.plans = plans;
     this.writing = writing;
@@ -64,7 +64,7 @@ class ReleaseService {
       throw Problem.conflict(
           "This mailing was changed in the meantime. Look again before release.");
     }
-    Looked everyone = audience.look(mailing, AudienceService.Progress.NONE);
+    Looked everyone = looks.look(mailing, LookService.Progress.NONE);
     everyone.findings().stream()
         .filter(f -> f.severity() == Finding.Severity.BLOCKER)
         .findFirst()
@@ -78,7 +78,7 @@ class ReleaseService {
     Plan plan = Planner.plan(ask, everyone.clocks());
     mapper.release(id, now, heldUntil, plan.first().orElse(heldUntil));
     files.fillRecipients(id, everyone.ready().stream().map(Looked.Entry::name).distinct().toList());
-    writing.note(id, everyone.ready(), plan, now);
+    writing.note(id, everyone.ready(), plan);
   }
 
   /** While it is held: as if it had never been released. */

@@ -9,6 +9,7 @@ import app.jemble.outbox.OutboxService.ThreadEnd;
 import app.jemble.people.PersonRecord;
 import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
+import jakarta.annotation.PreDestroy;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
@@ -16,17 +17,22 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Writes the messages of a released mailing, some thousand at a time, each lot in a transaction
- * that also notes how far it has come. It can be stopped at any point and goes on from there.
+ * Writes the messages of a released mailing by the lot, each in a transaction that also takes the
+ * lot off the list. Several threads, of several processes, can be at one mailing; a lot whose
+ * writer dies stays for another.
  */
 @Service
 class ReleaseWriter {
 
-  static final int LOT = 2500;
+  /** At one mailing at once. */
+  private static final int HANDS = Runtime.getRuntime().availableProcessors();
 
   private final ReleaseMapper mapper;
   private final MailingMapper mailings;
@@ -39,6 +45,8 @@ class ReleaseWriter {
   private final TransactionTemplate transaction;
   private final Clock clock;
   private final SecureRandom random = new SecureRandom();
+  private final ExecutorService hands =
+      Executors.newFixedThreadPool(HANDS, work -> new Thread(work, "release-hand"));
 
   ReleaseWriter(
       ReleaseMapper mapper,
@@ -70,36 +78,38 @@ class ReleaseWriter {
       Letter letter,
       AudienceService.Again again,
       Map<Long, ThreadEnd> threads,
-      Workspace house) {
+      Workspace house) {}
 
-    int size() {
-      return noted.personIds().length;
-    }
-  }
-
-  /**
-   * Writes all that is not written yet; returns early when the mailing was taken back, or another
-   * process is at it. While one lot is stored, the next is made.
-   */
+  /** Writes all lots that nobody else is at; returns early when the mailing is taken back. */
   void write(long mailingId) {
     ReleaseMapper.Noted noted = mapper.noted(mailingId);
     if (noted == null) {
       return;
     }
     Job job = job(noted);
-    int at = noted.written();
-    CompletableFuture<List<NewMessage>> making = make(job, at);
-    while (at < job.size()) {
-      int end = Math.min(job.size(), at + LOT);
-      List<NewMessage> lot = making.join();
-      making = make(job, end);
-      if (!store(job, at, end, lot)) {
-        making.cancel(false);
-        return;
-      }
-      at = end;
-    }
+    CompletableFuture.allOf(
+            Stream.generate(() -> CompletableFuture.runAsync(() -> writeLots(job), hands))
+                .limit(HANDS)
+                .toArray(CompletableFuture<?>[]::new))
+        .join();
     finish(mailingId);
+  }
+
+  private void writeLots(Job job) {
+    boolean more = true;
+    while (more && !Thread.currentThread().isInterrupted()) {
+      more = Boolean.TRUE.equals(transaction.execute(tx -> writeLot(job)));
+    }
+  }
+
+  private boolean writeLot(Job job) {
+    long id = job.mailing().id();
+    ReleaseMapper.Lot lot = mapper.takeLot(id);
+    if (lot == null) {
+      return false;
+    }
+    outbox.enqueue(id, messages(job, lot));
+    return true;
   }
 
   private Job job(ReleaseMapper.Noted noted) {
@@ -114,47 +124,28 @@ class ReleaseWriter {
         workspace.current());
   }
 
-  private CompletableFuture<List<NewMessage>> make(Job job, int from) {
-    return CompletableFuture.supplyAsync(() -> lot(job, from));
-  }
-
-  /** One lot; who can no longer be written to is not in it. */
-  private List<NewMessage> lot(Job job, int from) {
-    int to = Math.min(job.size(), from + LOT);
-    List<Long> people = List.of(job.noted().personIds()).subList(from, to);
-    List<Long> records = List.of(job.noted().recordIds()).subList(from, to);
+  /** Who can no longer be written to is not among them. */
+  private List<NewMessage> messages(Job job, ReleaseMapper.Lot lot) {
+    int from = lot.begins();
+    List<Long> people = List.of(job.noted().personIds()).subList(from, lot.ends());
+    List<Long> records = List.of(job.noted().recordIds()).subList(from, lot.ends());
     List<AudienceService.Reader> readers = job.again().readers(people, records);
-    List<NewMessage> lot = new ArrayList<>(readers.size());
+    List<NewMessage> messages = new ArrayList<>(readers.size());
     for (int i = 0; i < readers.size(); i++) {
       AudienceService.Reader reader = readers.get(i);
       if (reader != null && reader.reach() == Reach.READY) {
-        lot.add(message(job, reader, Instant.ofEpochSecond(job.noted().dueSeconds()[from + i])));
+        messages.add(
+            message(job, reader, Instant.ofEpochSecond(job.noted().dueSeconds()[from + i])));
       }
     }
-    return lot;
-  }
-
-  private boolean store(Job job, int from, int to, List<NewMessage> lot) {
-    long id = job.mailing().id();
-    return Boolean.TRUE.equals(
-        transaction.execute(
-            tx -> {
-              Integer written = mapper.lockedWritten(id);
-              if (written == null || written != from) {
-                return false;
-              }
-              outbox.enqueue(id, lot);
-              mapper.wrote(id, to, clock.instant());
-              return true;
-            }));
+    return messages;
   }
 
   private void finish(long id) {
     transaction.executeWithoutResult(
         tx -> {
-          if (mapper.lockedWritten(id) != null) {
+          if (mapper.finish(id)) {
             mapper.written(id, plans.afterHold(clock.instant()));
-            mapper.forget(id);
           }
         });
   }
@@ -184,5 +175,10 @@ class ReleaseWriter {
     byte[] octets = new byte[16];
     random.nextBytes(octets);
     return PublicToken.of(octets, house.secret());
+  }
+
+  @PreDestroy
+  void stop() {
+    hands.shutdownNow();
   }
 }

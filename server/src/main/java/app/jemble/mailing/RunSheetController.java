@@ -35,7 +35,7 @@ class RunSheetController {
   record RestDone(int messages) {}
 
   private final MailingService mailings;
-  private final AudienceService audience;
+  private final LookService looks;
   private final PlanService plans;
   private final RestService rest;
   private final OutboxService outbox;
@@ -45,7 +45,7 @@ class RunSheetController {
 
   RunSheetController(
       MailingService mailings,
-      AudienceService audience,
+      LookService looks,
       PlanService plans,
       RestService rest,
       OutboxService outbox,
@@ -53,7 +53,7 @@ class RunSheetController {
       WorkspaceService workspace,
       Clock clock) {
     this.mailings = mailings;
-    this.audience = audience;
+    this.looks = looks;
     this.plans = plans;
     this.rest = rest;
     this.outbox = outbox;
@@ -70,14 +70,14 @@ class RunSheetController {
     Mailing mailing = mailings.find(id);
     return mailing.hasBeenReleased()
         ? plans.view(mailing, plan, rest.clocks(id), rest.earliest(mailing))
-        : plans.view(mailing, plan, audience.clocks(mailing), plans.afterHold(clock.instant()));
+        : plans.view(mailing, plan, looks.clocks(mailing), plans.afterHold(clock.instant()));
   }
 
   /** When those who are ready read, on their own clocks; nothing when too little is known. */
   @GetMapping("/reading-time")
   ResponseEntity<ReadingTimes.Reading> readingTime(@PathVariable long id) {
     List<Long> ready =
-        audience.lastLook(mailings.find(id)).entries().stream()
+        looks.lastLook(mailings.find(id)).entries().stream()
             .filter(Looked.Entry::isReady)
             .map(Looked.Entry::personId)
             .toList();

@@ -48,6 +48,9 @@ class Departures {
   /** What was last wrong with the mail server; null when that is not known. */
   private volatile String lastTrouble;
 
+  private boolean anyDue;
+  private long askedAt = Long.MIN_VALUE / 2;
+
   Departures(
       OutboxMapper mapper, DueQueue due, SharedTexts texts, JembleSettings settings, Clock clock) {
     this.mapper = mapper;
@@ -57,8 +60,14 @@ class Departures {
     this.clock = clock;
   }
 
-  boolean anyDue() {
-    return mapper.anyDue(clock.instant());
+  /** One worker asks for all of this process: while much is written it costs the database time. */
+  synchronized boolean anyDue() {
+    long now = System.nanoTime();
+    if (now - askedAt >= settings.outbox().pollEvery().toNanos()) {
+      anyDue = mapper.anyDue(clock.instant());
+      askedAt = now;
+    }
+    return anyDue;
   }
 
   /** It takes messages, or says what is wrong with one. */

@@ -1,14 +1,18 @@
 package app.jemble.outbox;
 
 import app.jemble.workspace.JembleSettings;
-import jakarta.annotation.PostConstruct;
+import app.jemble.workspace.WorkspaceService;
 import java.io.IOException;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /**
@@ -22,36 +26,60 @@ class JournalFolder {
   private static final String OURS_ALONE = "rwx------";
 
   private final Path wanted;
-  private Path folder;
+  private final Supplier<byte[]> secret;
+  private Optional<Path> folder;
 
-  JournalFolder(JembleSettings settings) {
-    this.wanted = Path.of(settings.outbox().journal());
+  @Autowired
+  JournalFolder(JembleSettings settings, WorkspaceService workspace) {
+    this(Path.of(settings.outbox().journal()), () -> workspace.current().secret());
   }
 
-  @PostConstruct
-  void open() {
-    try {
-      Files.createDirectories(wanted.toAbsolutePath().getParent());
-      if (!Files.isDirectory(wanted)) {
-        Files.createDirectory(
-            wanted,
-            PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString(OURS_ALONE)));
-      }
-      boolean ours =
-          PosixFilePermissions.toString(Files.getPosixFilePermissions(wanted)).equals(OURS_ALONE)
-              && Files.getOwner(wanted).getName().equals(System.getProperty("user.name"));
-      if (ours) {
-        folder = wanted;
-      } else {
-        LOG.warn("{} is not this user's alone; hand-overs are not journalled.", wanted);
-      }
-    } catch (IOException | UnsupportedOperationException e) {
-      LOG.warn("No journal of hand-overs can be kept in {}: {}", wanted, e.toString());
-    }
+  /**
+   * @param secret of the installation; no other has the same
+   */
+  JournalFolder(Path wanted, Supplier<byte[]> secret) {
+    this.wanted = wanted;
+    this.secret = secret;
   }
 
   /** Empty when none can be kept; then after a kill more messages are in doubt. */
-  Optional<Path> folder() {
-    return Optional.ofNullable(folder);
+  synchronized Optional<Path> folder() {
+    if (folder == null) {
+      folder = opened();
+    }
+    return folder;
+  }
+
+  private Optional<Path> opened() {
+    try {
+      Files.createDirectories(wanted.toAbsolutePath().getParent());
+      Path house = wanted.resolve(mark());
+      if (isOurs(wanted) && isOurs(house)) {
+        return Optional.of(house);
+      }
+      LOG.warn("{} is not this user's alone; hand-overs are not journalled.", wanted);
+    } catch (IOException | UnsupportedOperationException e) {
+      LOG.warn("No journal of hand-overs can be kept in {}: {}", wanted, e.toString());
+    }
+    return Optional.empty();
+  }
+
+  /** Two installations of one user do not read each other's, nor clear them away. */
+  private String mark() {
+    return UUID.nameUUIDFromBytes(secret.get()).toString();
+  }
+
+  private static boolean isOurs(Path folder) throws IOException {
+    if (!Files.isDirectory(folder)) {
+      try {
+        Files.createDirectory(
+            folder,
+            PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString(OURS_ALONE)));
+      } catch (FileAlreadyExistsException another) {
+        LOG.debug("Another process began {}.", folder);
+      }
+    }
+    return PosixFilePermissions.toString(Files.getPosixFilePermissions(folder)).equals(OURS_ALONE)
+        && Files.getOwner(folder).getName().equals(System.getProperty("user.name"));
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.pace.BatchSize;
 import app.jemble.workspace.JembleSettings;
 import jakarta.mail.MessagingException;
 import java.io.IOException;

@@ -52,7 +52,7 @@ public class PeopleService {
 
   /** The records of these people, in order of name. */
   public List<PersonRecord> records(List<Long> ids) {
-    return mapper.records(new PeopleQuery(FilterSql.Fragment.NOBODY, ids.toArray(Long[]::new)));
+    return mapper.records(PeopleQuery.of(ids));
   }
 
   /** One person's record, or null. */

@@ -12,7 +12,7 @@ public final class PeopleSql {
       left join organisation o on o.id = p.organisation_id
       left join account w on w.id = p.owner_id
       left join do_not_write d on d.email_key = p.email_key
-      where p.archived_at is null and (\
+      where p.archived_at is null and \
       """;
 
   private PeopleSql() {}
@@ -36,6 +36,7 @@ public final class PeopleSql {
   }
 
   private static String whom(PeopleQuery query) {
-    return FROM + query.sql().text() + " or p.id = any(#{picks}))";
+    String picked = "p.id = any(#{picks})";
+    return FROM + (query.isOfPicks() ? picked : "(" + query.sql().text() + " or " + picked + ")");
   }
 }

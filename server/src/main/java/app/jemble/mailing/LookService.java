@@ -1,0 +1,171 @@
+package app.jemble.mailing;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.core.check.Finding;
+import app.jemble.core.check.ReleaseCheck;
+import app.jemble.core.pace.Clocks;
+import app.jemble.core.pace.PlanAsk;
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.outbox.OutboxService;
+import app.jemble.workspace.WorkspaceService;
+import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.springframework.stereotype.Service;
+
+/** Looks at the message of everyone a mailing is for: what is lacking, and all other findings. */
+@Service
+class LookService {
+
+  private static final Duration LATELY = Duration.ofDays(3);
+  private static final int MOST_KEPT = 20;
+
+  /** Told how far a look has come. */
+  @FunctionalInterface
+  interface Progress {
+    Progress NONE = (looked, of) -> {};
+
+    void looked(long looked, long of);
+  }
+
+  private final AudienceService audience;
+  private final WorkspaceService workspace;
+  private final AccountService accounts;
+  private final OutboxService outbox;
+  private final LetterService letters;
+  private final MailingFiles files;
+  private final PlanService plans;
+  private final Clock clock;
+  private final ExecutorService threads =
+      Executors.newFixedThreadPool(
+          Runtime.getRuntime().availableProcessors(), work -> new Thread(work, "look"));
+
+  /** The last look at each of a few mailings, for the pages of its list. */
+  private final Map<Long, Looked> kept =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Long, Looked> eldest) {
+          return size() > MOST_KEPT;
+        }
+      };
+
+  LookService(
+      AudienceService audience,
+      WorkspaceService workspace,
+      AccountService accounts,
+      OutboxService outbox,
+      LetterService letters,
+      MailingFiles files,
+      PlanService plans,
+      Clock clock) {
+    this.audience = audience;
+    this.workspace = workspace;
+    this.accounts = accounts;
+    this.outbox = outbox;
+    this.letters = letters;
+    this.files = files;
+    this.plans = plans;
+    this.clock = clock;
+  }
+
+  /** Looks at everyone: reach first, then the whole message of each who is ready. */
+  Looked look(Mailing mailing, Progress progress) {
+    Letter letter = letters.of(mailing);
+    FieldCatalogue fields = workspace.fields();
+    Instant now = clock.instant();
+    Look look =
+        new Look(
+            letter,
+            checked(mailing, letter),
+            Look.ofPeople(fields),
+            new Look.Elsewhere(
+                outbox.writtenSince(now.minus(LATELY)), outbox.waitingElsewhere(mailing.id())),
+            new ReaderClocks(workspace.current().zoneId()),
+            now);
+    long of = audience.size(mailing);
+    try (InOrder<Look.Lot> lots =
+        new InOrder<>(threads, lot -> progress.looked(look.take(lot), of))) {
+      audience.each(mailing, letter, reader -> look.add(reader, lots));
+      look.end(lots);
+    }
+    lookAtPlan(mailing, look, now);
+    Looked looked = look.looked(mailing.version());
+    synchronized (kept) {
+      kept.put(mailing.id(), looked);
+    }
+    return looked;
+  }
+
+  /** The last look at a mailing, when nothing was written since; else a new one. */
+  Looked lastLook(Mailing mailing) {
+    synchronized (kept) {
+      Looked last = kept.get(mailing.id());
+      if (last != null && last.version() == mailing.version()) {
+        return last;
+      }
+    }
+    return look(mailing, Progress.NONE);
+  }
+
+  /**
+   * Where the people of a mailing are, as the last look found it, whatever was written since; else
+   * as a new look finds it.
+   */
+  Clocks clocks(Mailing mailing) {
+    synchronized (kept) {
+      Looked last = kept.get(mailing.id());
+      if (last != null) {
+        return last.clocks();
+      }
+    }
+    return look(mailing, Progress.NONE).clocks();
+  }
+
+  /** The people of one finding in the last look. */
+  List<Long> peopleOf(Mailing mailing, Finding.Code code, String about) {
+    return lastLook(mailing).findings().stream()
+        .filter(f -> f.code() == code && (about == null || f.about().equals(about)))
+        .flatMap(f -> f.people().stream())
+        .distinct()
+        .toList();
+  }
+
+  private void lookAtPlan(Mailing mailing, Look look, Instant now) {
+    SendPlan plan = plans.of(mailing);
+    PlanAsk ask = plans.ask(mailing, plan, plans.afterHold(now));
+    Instant deadline = plan.doneBy() == null ? null : plans.deadline(plan.doneBy());
+    ReaderClocks clocks = look.clocks();
+    look.check().lookAtPlan(ask, clocks.clocks(), now, deadline);
+    if (plan.startOwn() || plan.ownClock()) {
+      look.check().lookAtClocks(clocks.without(), clocks.house());
+    }
+  }
+
+  private ReleaseCheck checked(Mailing mailing, Letter letter) {
+    ReleaseCheck check = new ReleaseCheck();
+    check.lookAtTexts(
+        mailing.subject(), mailing.body(), letter.subjectErrors(), letter.bodyErrors());
+    check.lookAtFiles(
+        files.all(mailing.id()).stream().mapToLong(MailingFiles.MailingFile::size).sum(),
+        MailingFiles.MOST_OCTETS);
+    Account sender = accounts.find(mailing.senderId());
+    if (!sender.role().mayWrite()) {
+      check.senderMayNot(sender.name() + " may not send; an administrator can change that.");
+    }
+    return check;
+  }
+
+  @PreDestroy
+  void stop() {
+    threads.shutdownNow();
+  }
+}

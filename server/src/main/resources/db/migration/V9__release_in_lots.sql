@@ -1,0 +1,18 @@
+-- The list of people of a release is cut into lots. Whoever takes one writes its messages and
+-- deletes it in one transaction; a lot whose writer dies is there again for another.
+create table mailing_release_lot (
+  mailing_id bigint not null references mailing_release on delete cascade,
+  -- From this place of the list, counted from 0, up to and without that.
+  begins     int not null,
+  ends       int not null,
+  primary key (mailing_id, begins)
+);
+
+insert into mailing_release_lot (mailing_id, begins, ends)
+select mailing_id, written, cardinality(person_ids)
+from mailing_release
+where written < cardinality(person_ids);
+
+alter table mailing_release
+  drop column written,
+  drop column touched_at;

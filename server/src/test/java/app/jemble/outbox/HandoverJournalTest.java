@@ -1,0 +1,89 @@
+package app.jemble.outbox;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.time.Instant;
+import java.util.List;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** What a worker's journal tells after the worker is gone. */
+public class HandoverJournalTest {
+
+  private static final Instant SENT = Instant.parse("2027-03-24T09:00:00Z");
+
+  private Path folder;
+
+  @BeforeMethod
+  public void folder() throws IOException {
+    folder = Files.createTempDirectory("jemble-journal");
+  }
+
+  private HandoverJournal.Left theOneLeft() throws IOException {
+    List<HandoverJournal.Left> left = HandoverJournal.left(folder);
+    assertThat(left).hasSize(1);
+    return left.get(0);
+  }
+
+  @Test
+  public void whatEndedIsToldAndWhatHadNotBegunWaits() throws IOException {
+    HandoverJournal journal = HandoverJournal.begin(folder, "w1");
+    journal.begun(7, 1);
+    journal.ended(1, new Ended(7, 1, "sent", "", null, SENT));
+    journal.begun(8, 3);
+    journal.ended(3, new Ended(8, 3, "refused", "550 no\nsuch mailbox", null, null));
+    journal.begun(9, 1);
+    journal.leave();
+
+    HandoverJournal.Left left = theOneLeft();
+    assertThat(left.worker()).isEqualTo("w1");
+    assertThat(left.fate(7, 1)).contains(new Ended(7, 1, "sent", "", null, SENT));
+    assertThat(left.fate(8, 3))
+        .contains(new Ended(8, 3, "refused", "550 no such mailbox", null, null));
+    assertThat(left.fate(9, 1)).as("on the wire").isEmpty();
+    assertThat(left.fate(10, 1)).contains(new Ended(10, 0, "waiting", "", null, null));
+    assertThat(left.fate(11, 2)).contains(new Ended(11, 1, "deferred", "", null, null));
+    assertThat(left.fate(8, 4))
+        .as("an earlier attempt tells nothing of this one")
+        .contains(new Ended(8, 3, "deferred", "", null, null));
+  }
+
+  @Test
+  public void whileItsWorkerLivesNobodyReadsIt() throws IOException {
+    HandoverJournal journal = HandoverJournal.begin(folder, "w1");
+    journal.begun(7, 1);
+    assertThat(HandoverJournal.left(folder)).isEmpty();
+    journal.close();
+    assertThat(HandoverJournal.left(folder)).as("ended in order").isEmpty();
+  }
+
+  @Test
+  public void whatIsNotedElsewhereIsForgotten() throws IOException {
+    HandoverJournal journal = HandoverJournal.begin(folder, "w1");
+    journal.begun(7, 1);
+    journal.forget();
+    journal.begun(8, 1);
+    journal.leave();
+    assertThat(theOneLeft().lines()).hasSize(2).last().isEqualTo("begun 8 1");
+  }
+
+  @Test
+  public void aLineThatAKillCutShortTellsNothing() throws IOException {
+    HandoverJournal journal = HandoverJournal.begin(folder, "w1");
+    journal.begun(7, 1);
+    journal.leave();
+    Files.writeString(
+        folder.resolve("w1.handovers"), "ended 7 1 1 sent - 18", StandardOpenOption.APPEND);
+    assertThat(theOneLeft().fate(7, 1)).isEmpty();
+  }
+
+  @Test
+  public void ofAnotherStartOfTheMachineItIsNotBelieved() throws IOException {
+    Files.writeString(folder.resolve("w1.handovers"), "machine another-start\nbegun 7 1\n");
+    assertThat(HandoverJournal.left(folder)).isEmpty();
+  }
+}
