@@ -3,14 +3,18 @@
 pids="$run/pids"
 
 demo() {
-  local people=1500 day_seconds=600
+  local people=1500 day_seconds='' speed=1
   while [ $# -gt 0 ]; do
     case "$1" in
       --people) people="$2"; shift 2 ;;
       --day-seconds) day_seconds="$2"; shift 2 ;;
-      *) fail "demo takes --people N and --day-seconds N, not $1" ;;
+      --speed) speed="$2"; shift 2 ;;
+      *) fail "demo takes --people N, --day-seconds N and --speed N, not $1" ;;
     esac
   done
+  [[ "$speed" =~ ^[1-9][0-9]{0,4}$ ]] || fail "--speed takes a whole number from 1 to 99999, not $speed"
+  # Time that runs faster takes the pretend readers with it.
+  [ -n "$day_seconds" ] || day_seconds=$([ "$speed" = 1 ] && echo 600 || echo $((86400 / speed + 1)))
   stop_all
   build_if_needed
   need_java
@@ -19,6 +23,7 @@ demo() {
   trap 'exit 143' TERM
   start_cluster demo
   local database="jemble_$people"
+  [ "$speed" = 1 ] || database="${database}_at_$speed"
   make_database "$database"
 
   local smtp imap port
@@ -33,7 +38,8 @@ demo() {
     JEMBLE_DB_USER=jemble JEMBLE_SMTP_PORT="$smtp" JEMBLE_IMAP_HOST=127.0.0.1 \
     JEMBLE_IMAP_PORT="$imap" JEMBLE_IMAP_USER=post JEMBLE_IMAP_PASSWORD=post-office \
     JEMBLE_IMAP_EVERY=2s JEMBLE_DEMO_ENABLED=true JEMBLE_DEMO_PEOPLE="$people" \
-    JEMBLE_DEMO_PASSWORD=lowen-quay \
+    JEMBLE_DEMO_PASSWORD=lowen-quay JEMBLE_CLOCK_SPEED="$speed" \
+    JEMBLE_CLOCK_FROM="$(clock_from "$database")" \
     java -Xmx2g "$(class_archive)" -jar "$server_jar" >"$run/jemble.log" 2>&1 &
   local app=$!
   echo "$app" >>"$pids"
@@ -50,7 +56,15 @@ Jemble is ready: http://127.0.0.1:$port
 
 A day of the pretend readers lasts $day_seconds seconds. Ctrl-C stops everything.
 TEXT
+  [ "$speed" = 1 ] || echo "The house's clock runs $speed times as fast as yours."
   wait "$app"
+}
+
+# When time began to run fast in a database; it never goes back, also after a later start.
+clock_from() {
+  local mark="$run/$1.clock"
+  [ -f "$mark" ] || date -u +%FT%TZ >"$mark"
+  cat "$mark"
 }
 
 # The JDK keeps the classes it loaded when the first demo ends; later ones start faster with them.
@@ -91,5 +105,6 @@ gone() { ! kill -0 "$1" 2>/dev/null; }
 
 forget_data() {
   drop_cluster demo
+  rm -f "$run"/*.clock
   say "The demo's data is gone; the next demo begins anew."
 }

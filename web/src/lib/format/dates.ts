@@ -1,5 +1,7 @@
 /** Days and times as they read on every screen: "Tue 24 Mar, 09:00". */
 
+import { now } from './now';
+
 type Parts = Record<string, string>;
 
 function parts(instant: string | Date, zone: string, options: Intl.DateTimeFormatOptions): Parts {
@@ -40,28 +42,28 @@ export function calendarDay(date: string): string {
 }
 
 /** "Tue 24 Mar", with the year when it is not this one. */
-export function weekday(instant: string | Date, zone: string, now = new Date()): string {
+export function weekday(instant: string | Date, zone: string, today = now()): string {
   const p = day(instant, zone);
-  const year = p.year === day(now, zone).year ? '' : ` ${p.year}`;
+  const year = p.year === day(today, zone).year ? '' : ` ${p.year}`;
   return `${p.weekday} ${p.day} ${p.month}${year}`;
 }
 
 /** "Tue 24 Mar, 09:00" */
-export function dayAndTime(instant: string | Date, zone: string, now = new Date()): string {
-  return `${weekday(instant, zone, now)}, ${clock(instant, zone)}`;
+export function dayAndTime(instant: string | Date, zone: string, today = now()): string {
+  return `${weekday(instant, zone, today)}, ${clock(instant, zone)}`;
 }
 
 /** "09:00" today, "yesterday, 09:00", else "Tue 24 Mar, 09:00". */
-export function lately(instant: string | Date, zone: string, now = new Date()): string {
-  const days = daysBetween(instant, now, zone);
+export function lately(instant: string | Date, zone: string, today = now()): string {
+  const days = daysBetween(instant, today, zone);
   if (days === 0) return clock(instant, zone);
   if (days === 1) return `yesterday, ${clock(instant, zone)}`;
-  return dayAndTime(instant, zone, now);
+  return dayAndTime(instant, zone, today);
 }
 
 /** "today", "yesterday", "3 days ago" */
-export function daysAgo(instant: string | Date, zone: string, now = new Date()): string {
-  const days = daysBetween(instant, now, zone);
+export function daysAgo(instant: string | Date, zone: string, today = now()): string {
+  const days = daysBetween(instant, today, zone);
   if (days <= 0) return 'today';
   return days === 1 ? 'yesterday' : `${days} days ago`;
 }
@@ -77,8 +79,8 @@ function dayNumber(instant: string | Date, zone: string): number {
 }
 
 /** A wall-clock time such as "2026-03-24T09:00:00" read as it stands: "Tue 24 Mar, 09:00". */
-export function wallTime(wall: string, now = new Date()): string {
-  return dayAndTime(`${wall.slice(0, 16)}:00Z`, 'UTC', now);
+export function wallTime(wall: string, today = now()): string {
+  return dayAndTime(`${wall.slice(0, 16)}:00Z`, 'UTC', today);
 }
 
 /** A zone as people say it: "Porto" is not known, "Lisbon" is. */

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Bench, SendPlan } from '$lib/api/types';
+  import { now } from '$lib/format/now';
   import PlanForm from '$lib/plan/PlanForm.svelte';
   import { planQuestion } from '$lib/plan/planQuestion.svelte';
   import PlanResult from '$lib/plan/PlanResult.svelte';
@@ -18,7 +19,7 @@
 
   // A start that has passed means nothing to what has not left.
   // svelte-ignore state_referenced_locally
-  const passed = !!mailing.dueAt && new Date(mailing.dueAt) < new Date();
+  const passed = !!mailing.dueAt && new Date(mailing.dueAt) < now();
   // svelte-ignore state_referenced_locally
   let plan = $state.raw<SendPlan>(
     passed ? { ...mailing.plan, startWall: null, startOwn: false } : mailing.plan

@@ -1,9 +1,11 @@
+import { now } from '$lib/format/now';
+
 /** A clock that ticks once a second while somebody looks at it. */
 class Held {
-  now = $state(Date.now());
+  now = $state(now().getTime());
 
   constructor() {
-    setInterval(() => (this.now = Date.now()), 1000);
+    setInterval(() => (this.now = now().getTime()), 1000);
   }
 
   /** Whole seconds until an instant, 0 when it has passed. */

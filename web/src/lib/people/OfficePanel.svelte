@@ -2,6 +2,7 @@
   import { answer, api } from '$lib/api/client';
   import type { Person } from '$lib/api/types';
   import { calendarDay } from '$lib/format/dates';
+  import { now } from '$lib/format/now';
   import Act from '$lib/ui/Act.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import Panel from '$lib/ui/Panel.svelte';
@@ -18,7 +19,7 @@
   let { person, mayChange }: Props = $props();
 
   const queries = useQueryClient();
-  const today = new Date().toISOString().slice(0, 10);
+  const today = now().toISOString().slice(0, 10);
   let open = $state(false);
   let name = $state('');
   let body = $state('');

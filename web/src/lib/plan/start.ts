@@ -1,6 +1,8 @@
+import { now } from '../format/now';
+
 /** Nine o'clock on the next day, as a wall-clock time: when most people who write want it. */
-export function tomorrowAtNine(zone: string, now = new Date()): string {
-  const tomorrow = new Date(now.getTime() + 86_400_000);
+export function tomorrowAtNine(zone: string, today = now()): string {
+  const tomorrow = new Date(today.getTime() + 86_400_000);
   return `${new Intl.DateTimeFormat('sv-SE', { timeZone: zone }).format(tomorrow)}T09:00:00`;
 }
 
@@ -9,7 +11,7 @@ export function atTime(
   startWall: string | null,
   time: string,
   zone: string,
-  now = new Date()
+  today = now()
 ): string {
-  return `${(startWall ?? tomorrowAtNine(zone, now)).slice(0, 10)}T${time}:00`;
+  return `${(startWall ?? tomorrowAtNine(zone, today)).slice(0, 10)}T${time}:00`;
 }

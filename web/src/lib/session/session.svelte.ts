@@ -1,5 +1,6 @@
 import { answer, api, guard } from '$lib/api/client';
 import type { Colleague } from '$lib/api/types';
+import { follow } from '$lib/format/now';
 
 /** Who is signed in. */
 class Session {
@@ -16,6 +17,7 @@ class Session {
     guard.header = session.csrfHeader;
     guard.token = session.csrfToken;
     this.colleague = session.colleague;
+    follow(session.now, session.clockSpeed);
     this.known = true;
   }
 

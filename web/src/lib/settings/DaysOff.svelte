@@ -2,6 +2,7 @@
   import { answer, api, send } from '$lib/api/client';
   import type { DayOff } from '$lib/api/types';
   import { calendarDay } from '$lib/format/dates';
+  import { now } from '$lib/format/now';
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
@@ -23,7 +24,7 @@
   let name = $state('');
   let file = $state<HTMLInputElement>();
 
-  const today = new Intl.DateTimeFormat('sv-SE', { timeZone: session.zone }).format(new Date());
+  const today = new Intl.DateTimeFormat('sv-SE', { timeZone: session.zone }).format(now());
   const coming = $derived((query.data ?? []).filter((d) => d.day >= today));
 
   async function put(days: DayOff[]) {

@@ -5,6 +5,7 @@
   import { headline, wanted } from '$lib/desk/decisions';
   import UnderWayList from '$lib/desk/UnderWayList.svelte';
   import { dayAndTime, dayAndYear } from '$lib/format/dates';
+  import { now } from '$lib/format/now';
   import { afterName } from '$lib/format/numbers';
   import JustNow from '$lib/response/JustNow.svelte';
   import { session } from '$lib/session/session.svelte';
@@ -26,7 +27,7 @@
       weekday: 'long',
       day: 'numeric',
       month: 'long'
-    }).format(new Date())
+    }).format(now())
   );
 </script>
 

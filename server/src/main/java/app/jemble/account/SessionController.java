@@ -1,5 +1,6 @@
 package app.jemble.account;
 
+import app.jemble.workspace.JembleSettings;
 import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.Parameter;
@@ -7,6 +8,8 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
@@ -31,12 +34,17 @@ import org.springframework.web.bind.annotation.RestController;
 class SessionController {
 
   /**
-   * Who is signed in, and the token that changes must carry.
+   * Who is signed in, the token that changes must carry, and what the time is.
    *
    * @param colleague null when nobody is
+   * @param clockSpeed how many of the house's seconds pass in one
    */
   record Session(
-      @Schema(nullable = true) Colleague colleague, String csrfHeader, String csrfToken) {}
+      @Schema(nullable = true) Colleague colleague,
+      String csrfHeader,
+      String csrfToken,
+      Instant now,
+      double clockSpeed) {}
 
   /** The colleague who is signed in. */
   record Colleague(
@@ -54,16 +62,22 @@ class SessionController {
   private final SecurityContextRepository contexts;
   private final AccountService accounts;
   private final WorkspaceService workspace;
+  private final JembleSettings settings;
+  private final Clock clock;
 
   SessionController(
       AuthenticationManager authentication,
       SecurityContextRepository contexts,
       AccountService accounts,
-      WorkspaceService workspace) {
+      WorkspaceService workspace,
+      JembleSettings settings,
+      Clock clock) {
     this.authentication = authentication;
     this.contexts = contexts;
     this.accounts = accounts;
     this.workspace = workspace;
+    this.settings = settings;
+    this.clock = clock;
   }
 
   @GetMapping
@@ -75,7 +89,12 @@ class SessionController {
             .map(who -> accounts.findByLogin(who.getName()))
             .map(this::colleague)
             .orElse(null);
-    return new Session(colleague, token.getHeaderName(), token.getToken());
+    return new Session(
+        colleague,
+        token.getHeaderName(),
+        token.getToken(),
+        clock.instant(),
+        settings.clock().speed());
   }
 
   @PostMapping
