@@ -73,6 +73,15 @@ class RestService {
     return goOn(released(id), plan);
   }
 
+  /** After a cap was used up: lets the rest leave by the plan it has, on days that have room. */
+  @Transactional
+  void goOnAfterCap(long id) {
+    Mailing mailing = released(id);
+    if (mailing.pausedAt() == null) {
+      goOn(mailing, plans.of(mailing));
+    }
+  }
+
   /** Where those are who still wait, in the order in which their messages were to leave. */
   Clocks clocks(long id) {
     return clocks(outbox.rest(id));

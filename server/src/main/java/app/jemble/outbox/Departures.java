@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -41,6 +42,7 @@ class Departures {
 
   private final OutboxMapper mapper;
   private final DueQueue due;
+  private final CapGuard caps;
   private final SharedTexts texts;
   private final JembleSettings settings;
   private final Clock clock;
@@ -52,9 +54,15 @@ class Departures {
   private long askedAt = Long.MIN_VALUE / 2;
 
   Departures(
-      OutboxMapper mapper, DueQueue due, SharedTexts texts, JembleSettings settings, Clock clock) {
+      OutboxMapper mapper,
+      DueQueue due,
+      CapGuard caps,
+      SharedTexts texts,
+      JembleSettings settings,
+      Clock clock) {
     this.mapper = mapper;
     this.due = due;
+    this.caps = caps;
     this.texts = texts;
     this.settings = settings;
     this.clock = clock;
@@ -98,7 +106,8 @@ class Departures {
     Instant now = clock.instant();
     List<Ready> ready = new ArrayList<>();
     int octets = 0;
-    for (OutboxMapper.Claimed message : due.claim(now, most)) {
+    List<OutboxMapper.Claimed> claimed = withinCaps(due.claim(now, most), now);
+    for (OutboxMapper.Claimed message : claimed) {
       Optional<String> reason = stopped(message);
       if (reason.isPresent()) {
         mapper.stop(message.id(), reason.get());
@@ -112,6 +121,15 @@ class Departures {
     }
     begin(worker, ready, now);
     return ready;
+  }
+
+  private List<OutboxMapper.Claimed> withinCaps(List<OutboxMapper.Claimed> claimed, Instant now) {
+    Map<Long, String> over = caps.over(claimed, now);
+    if (over.isEmpty()) {
+      return claimed;
+    }
+    mapper.holdOver(over.keySet().toArray(Long[]::new), over.values().toArray(String[]::new));
+    return claimed.stream().filter(message -> !over.containsKey(message.id())).toList();
   }
 
   /**

@@ -214,6 +214,58 @@ interface OutboxMapper {
           """)
   int doubtAbandoned(@Param("now") Instant now, @Param("reason") String reason);
 
+  /** Lets one after another count, until the transaction ends. */
+  @Select("select pg_advisory_xact_lock(hashtext('daily caps'))::text")
+  String countAlone();
+
+  /** How many messages of a sender's mailings left on a day, or are in somebody's hands. */
+  record LeftToday(long senderId, long messages) {}
+
+  @Select(
+      """
+      select g.sender_id, count(*) as messages
+      from (
+        select mailing_id from message where sent_at >= #{today}
+        union all
+        select s.mailing_id
+        from handover h
+        join message s on s.id = any(h.message_ids)
+        where s.in_hands_of is not null
+      ) gone
+      join mailing g on g.id = gone.mailing_id
+      group by 1
+      """)
+  List<LeftToday> leftToday(Instant today);
+
+  /** Whose mailing it is. */
+  record MailingSender(long mailingId, long senderId) {}
+
+  @Select("select id as mailing_id, sender_id from mailing where id = any(#{mailings})")
+  List<MailingSender> senders(@Param("mailings") Long[] mailings);
+
+  @Update(
+      """
+      update message s
+      set state = 'held', reason = n.reason
+      from unnest(#{ids}::bigint[], #{reasons}::text[]) n (id, reason)
+      where s.id = n.id
+      """)
+  int holdOver(@Param("ids") Long[] ids, @Param("reasons") String[] reasons);
+
+  /** Mailings of which something is held, though not by hand, and nothing else is due. */
+  @Select(
+      """
+      select g.id
+      from mailing g
+      where g.state = 'released' and g.paused_at is null
+        and exists (select from message s where s.mailing_id = g.id and s.state = 'held')
+        and not exists (
+          select from message s
+          where s.mailing_id = g.id and s.state in ('waiting', 'deferred') and s.due_at <= #{now}
+            and s.in_hands_of is null)
+      """)
+  List<Long> overCaps(Instant now);
+
   /** Where a message stands. */
   @Select("select standing from message where id = #{id}")
   Standing standing(long id);
@@ -276,7 +328,7 @@ interface OutboxMapper {
 
   @Select(
       """
-      select (s.due_at at time zone #{zone})::date as day,
+      select (greatest(s.due_at, #{now}) at time zone #{zone})::date as day,
              count(*) as messages, count(*) filter (where g.sender_id = #{sender}) as of_sender
       from message s
       join mailing g on g.id = s.mailing_id
@@ -295,7 +347,8 @@ interface OutboxMapper {
       @Param("mailingId") long mailingId,
       @Param("sender") long sender,
       @Param("zone") String zone,
-      @Param("today") Instant today);
+      @Param("today") Instant today,
+      @Param("now") Instant now);
 
   @Select(
       """

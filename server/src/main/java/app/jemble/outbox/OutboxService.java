@@ -77,14 +77,20 @@ public class OutboxService {
 
   /** What other mailings hold of the days from today on, and what this one has sent today. */
   public SendingService.Taken taken(long mailingId, long senderId, ZoneId zone) {
-    Instant today = LocalDate.ofInstant(clock.instant(), zone).atStartOfDay(zone).toInstant();
+    Instant now = clock.instant();
+    Instant today = LocalDate.ofInstant(now, zone).atStartOfDay(zone).toInstant();
     Map<LocalDate, Long> byAll = new HashMap<>();
     Map<LocalDate, Long> bySender = new HashMap<>();
-    for (OutboxMapper.DayTaken day : mapper.taken(mailingId, senderId, zone.getId(), today)) {
+    for (OutboxMapper.DayTaken day : mapper.taken(mailingId, senderId, zone.getId(), today, now)) {
       byAll.merge(day.day(), day.messages(), Long::sum);
       bySender.merge(day.day(), day.ofSender(), Long::sum);
     }
     return new SendingService.Taken(bySender, byAll);
+  }
+
+  /** Mailings of which messages were held at the hand-over, since a daily cap was used up. */
+  public List<Long> overCaps() {
+    return mapper.overCaps(clock.instant());
   }
 
   /** How a mailing goes, hour by hour: what was planned, what has left. */

@@ -64,6 +64,16 @@ interface SendingMapper {
   @Update("update account set daily_cap = #{most} where id = #{id}")
   int capColleague(@Param("id") long id, @Param("most") Integer most);
 
+  /** Colleagues with a cap, their own or else their role's. */
+  @Select(
+      """
+      select a.id, a.name, a.role, coalesce(a.daily_cap, r.most) as most
+      from account a
+      left join role_cap r on r.role = a.role
+      where coalesce(a.daily_cap, r.most) is not null
+      """)
+  List<ColleagueCap> capsOfAll();
+
   /** A colleague's own cap, else the role's; null for none. */
   @Select(
       """

@@ -79,6 +79,38 @@ public class SendingService {
     return caps;
   }
 
+  /**
+   * A cap that is kept on any day.
+   *
+   * @param account whose, or 0 for that of all
+   * @param whose as people say it
+   */
+  public record CapToday(long id, long account, String whose, long most) {
+
+    public boolean binds(long sender) {
+      return account == 0 || account == sender;
+    }
+
+    /** Why a message does not leave today. */
+    public String words() {
+      return "over the daily cap of %s (%,d)".formatted(whose, most);
+    }
+  }
+
+  /** All caps there are. */
+  public List<CapToday> capsToday() {
+    List<CapToday> caps = new ArrayList<>();
+    HouseRow house = mapper.house();
+    if (house.dailyCap() != null) {
+      caps.add(new CapToday(-1, 0, "the workspace", house.dailyCap()));
+    }
+    if (house.serviceCap() != null) {
+      caps.add(new CapToday(-2, 0, "the mail service", house.serviceCap()));
+    }
+    mapper.capsOfAll().forEach(c -> caps.add(new CapToday(c.id(), c.id(), c.name(), c.most())));
+    return caps;
+  }
+
   House house() {
     HouseRow row = mapper.house();
     List<HoursSpan> hours =

@@ -16,3 +16,6 @@ where written < cardinality(person_ids);
 alter table mailing_release
   drop column written,
   drop column touched_at;
+
+-- What is held over a cap is looked for every few seconds.
+create index message_held on message (mailing_id) where state = 'held';
