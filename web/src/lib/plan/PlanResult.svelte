@@ -90,6 +90,13 @@
       {/if}
     </p>
   {/if}
+  {#if view.colliding}
+    <p class="text-[0.9rem]">
+      {people(view.colliding)} would get another mailing too, {view.restDays === 1
+        ? 'one day'
+        : `${view.restDays} days`} apart or less.
+    </p>
+  {/if}
   <p class="text-[0.9rem] text-soft">
     {#if bound.length}Held back by {boundWords(bound)}.{/if}
     {#if view.zones.length > 1}{zones}{#if others}, {people(others)} elsewhere{/if}.{/if}

@@ -55,6 +55,12 @@
     (v) => (sending.serviceCap = read(v, sending.serviceCap)),
     'no limit'
   )}
+  {@render cap(
+    'Days between two mailings to one person',
+    sending.restDays,
+    (v) => (sending.restDays = read(v, sending.restDays) ?? 0),
+    '0'
+  )}
   <h3 class="mt-2 text-[0.95rem] font-bold">By role</h3>
   {#each roles as { role, words } (role)}
     {@render cap(

@@ -19,3 +19,6 @@ alter table mailing_release
 
 -- What is held over a cap is looked for every few seconds.
 create index message_held on message (mailing_id) where state = 'held';
+
+-- How many days somebody should be left alone between two mailings; closer ones are pointed out.
+alter table workspace add column rest_days int not null default 3 check (rest_days between 0 and 90);

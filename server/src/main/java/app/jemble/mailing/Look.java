@@ -7,6 +7,7 @@ import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.MessageComposer.Composed;
 import app.jemble.core.message.MessageFields;
 import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.pace.Collisions;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -28,8 +29,8 @@ final class Look {
 
   private static final int LOT = 500;
 
-  /** Who has been written to of late, and to whom another message waits. */
-  record Elsewhere(Set<Long> lately, Set<Long> waiting) {}
+  /** Who has been written to of late, and when other messages to people are due. */
+  record Elsewhere(Set<Long> lately, Map<Long, List<Instant>> due) {}
 
   /** What came of a lot: its readers, and the messages of those of them who are ready. */
   record Lot(List<Reader> readers, List<ReleaseCheck.Message> messages, Map<String, Long> lacks) {}
@@ -134,9 +135,7 @@ final class Look {
     if (letter.hasOldWords(person)) {
       marks.add(Mark.OWN_WORDING_OLD);
     }
-    if (elsewhere.waiting().contains(person)) {
-      marks.add(Mark.IN_ANOTHER_MAILING);
-    } else if (elsewhere.lately().contains(person)) {
+    if (elsewhere.lately().contains(person)) {
       marks.add(Mark.WRITTEN_LATELY);
     }
     return marks;
@@ -171,7 +170,14 @@ final class Look {
     return clocks;
   }
 
+  /** What those who are ready have waiting elsewhere. */
+  Collisions collisions() {
+    return new Collisions(
+        entries.stream().filter(Looked.Entry::isReady).map(Looked.Entry::personId).toList(),
+        elsewhere.due());
+  }
+
   Looked looked(int version) {
-    return Looked.of(version, entries, check.findings(), lacks, clocks.clocks());
+    return Looked.of(version, entries, check.findings(), lacks, clocks.clocks(), collisions());
   }
 }

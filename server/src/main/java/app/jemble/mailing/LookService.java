@@ -4,7 +4,6 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.check.Finding;
 import app.jemble.core.check.ReleaseCheck;
-import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.outbox.OutboxService;
@@ -16,6 +15,7 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.springframework.stereotype.Service;
@@ -24,7 +24,6 @@ import org.springframework.stereotype.Service;
 @Service
 class LookService {
 
-  private static final Duration LATELY = Duration.ofDays(3);
   private static final int MOST_KEPT = 20;
 
   /** Told how far a look has come. */
@@ -82,13 +81,17 @@ class LookService {
     Letter letter = letters.of(mailing);
     FieldCatalogue fields = workspace.fields();
     Instant now = clock.instant();
+    int restDays = plans.restDays();
     Look look =
         new Look(
             letter,
-            checked(mailing, letter),
+            checked(mailing, letter, restDays),
             Look.ofPeople(fields),
             new Look.Elsewhere(
-                outbox.writtenSince(now.minus(LATELY)), outbox.waitingElsewhere(mailing.id())),
+                restDays == 0
+                    ? Set.of()
+                    : outbox.writtenSince(now.minus(Duration.ofDays(restDays))),
+                outbox.dueElsewhere(mailing.id())),
             new ReaderClocks(workspace.current().zoneId()),
             now);
     long of = audience.size(mailing);
@@ -116,18 +119,15 @@ class LookService {
     return look(mailing, Progress.NONE);
   }
 
-  /**
-   * Where the people of a mailing are, as the last look found it, whatever was written since; else
-   * as a new look finds it.
-   */
-  Clocks clocks(Mailing mailing) {
+  /** The last look at a mailing, whatever was written since; else a new one. */
+  Looked lastLookAtPeople(Mailing mailing) {
     synchronized (kept) {
       Looked last = kept.get(mailing.id());
       if (last != null) {
-        return last.clocks();
+        return last;
       }
     }
-    return look(mailing, Progress.NONE).clocks();
+    return look(mailing, Progress.NONE);
   }
 
   /** The people of one finding in the last look. */
@@ -144,14 +144,14 @@ class LookService {
     PlanAsk ask = plans.ask(mailing, plan, plans.afterHold(now));
     Instant deadline = plan.doneBy() == null ? null : plans.deadline(plan.doneBy());
     ReaderClocks clocks = look.clocks();
-    look.check().lookAtPlan(ask, clocks.clocks(), now, deadline);
+    look.check().lookAtPlan(ask, clocks.clocks(), now, deadline, look.collisions());
     if (plan.startOwn() || plan.ownClock()) {
       look.check().lookAtClocks(clocks.without(), clocks.house());
     }
   }
 
-  private ReleaseCheck checked(Mailing mailing, Letter letter) {
-    ReleaseCheck check = new ReleaseCheck();
+  private ReleaseCheck checked(Mailing mailing, Letter letter, int restDays) {
+    ReleaseCheck check = new ReleaseCheck(restDays);
     check.lookAtTexts(
         mailing.subject(), mailing.body(), letter.subjectErrors(), letter.bodyErrors());
     check.lookAtFiles(

@@ -2,6 +2,7 @@ package app.jemble.mailing;
 
 import app.jemble.core.check.Finding;
 import app.jemble.core.pace.Clocks;
+import app.jemble.core.pace.Collisions;
 import app.jemble.core.reach.Reach;
 import app.jemble.mailing.AboutRecords.About;
 import java.util.ArrayList;
@@ -22,6 +23,7 @@ import java.util.Set;
  * @param lacks by merge field, how many of those who are ready have no value
  * @param clocks where those are who are ready, in the order in which they are written to
  * @param ready those who are ready, in that order
+ * @param collisions what they have waiting in other mailings
  */
 record Looked(
     int version,
@@ -29,7 +31,8 @@ record Looked(
     List<Finding> findings,
     Map<String, Long> lacks,
     Clocks clocks,
-    List<Entry> ready) {
+    List<Entry> ready,
+    Collisions collisions) {
 
   /**
    * One person of the audience.
@@ -50,7 +53,8 @@ record Looked(
       List<Entry> inOrderOfName,
       List<Finding> findings,
       Map<String, Long> lacks,
-      Clocks clocks) {
+      Clocks clocks,
+      Collisions collisions) {
     Set<Long> odd = new HashSet<>();
     findings.forEach(f -> odd.addAll(f.people()));
     List<Entry> sorted = new ArrayList<>(inOrderOfName.size());
@@ -66,7 +70,7 @@ record Looked(
     }
     sorted.sort(Comparator.comparing(e -> e.isReady() ? e.odd() ? 0 : 1 : 2));
     List<Entry> ready = inOrderOfName.stream().filter(Entry::isReady).toList();
-    return new Looked(version, List.copyOf(sorted), findings, lacks, clocks, ready);
+    return new Looked(version, List.copyOf(sorted), findings, lacks, clocks, ready, collisions);
   }
 
   /** What was found about each of these people. */

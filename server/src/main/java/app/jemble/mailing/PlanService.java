@@ -1,6 +1,7 @@
 package app.jemble.mailing;
 
 import app.jemble.core.pace.Clocks;
+import app.jemble.core.pace.Collisions;
 import app.jemble.core.pace.Deadline;
 import app.jemble.core.pace.Pace;
 import app.jemble.core.pace.Plan;
@@ -114,6 +115,11 @@ class PlanService {
     return now.plus(workspace.current().hold());
   }
 
+  /** How many days people should be left alone between two mailings. */
+  int restDays() {
+    return sending.restDays();
+  }
+
   /** The instant at which the day ends by whose end all should have left. */
   Instant deadline(LocalDate doneBy) {
     ZoneId house = workspace.current().zoneId();
@@ -121,10 +127,12 @@ class PlanService {
   }
 
   /** The plan, as a screen shows it. */
-  PlanView view(Mailing mailing, SendPlan plan, Clocks clocks, Instant notBefore) {
+  PlanView view(
+      Mailing mailing, SendPlan plan, Clocks clocks, Instant notBefore, Collisions collisions) {
     PlanAsk ask = ask(mailing, plan, notBefore);
     Plan planned = Planner.plan(ask, clocks);
     ZoneId house = ask.house();
+    int restDays = restDays();
     return new PlanView(
         clocks.size(),
         planned.waves(),
@@ -135,6 +143,8 @@ class PlanService {
         clocks.shares().stream()
             .map(s -> new PlanView.ZoneShare(s.zone().getId(), s.people()))
             .toList(),
+        collisions.within(restDays, planned).size(),
+        restDays,
         plan.doneBy() == null ? null : doneBy(plan, ask, clocks, planned));
   }
 

@@ -16,6 +16,9 @@ import java.util.List;
  * @param last when the last leaves
  * @param days the days on which messages leave, on the workspace's clock
  * @param zones how many people are where, the zone with most first
+ * @param colliding how many people would get a message of another mailing within the rest days of
+ *     theirs; 0 of a mailing that was released
+ * @param restDays for how many days people should be left alone between two mailings
  * @param doneBy how it stands with the day by which all should have left; null when none was set
  */
 record PlanView(
@@ -26,6 +29,8 @@ record PlanView(
     @Schema(nullable = true) Instant last,
     List<Day> days,
     List<ZoneShare> zones,
+    long colliding,
+    int restDays,
     @Schema(nullable = true) DoneBy doneBy) {
 
   /**

@@ -1,5 +1,6 @@
 package app.jemble.mailing;
 
+import app.jemble.core.pace.Collisions;
 import app.jemble.outbox.OutboxService;
 import app.jemble.response.ReadingTimes;
 import app.jemble.workspace.WorkspaceService;
@@ -68,9 +69,12 @@ class RunSheetController {
   @PostMapping("/plan")
   PlanView plan(@PathVariable long id, @RequestBody SendPlan plan) {
     Mailing mailing = mailings.find(id);
-    return mailing.hasBeenReleased()
-        ? plans.view(mailing, plan, rest.clocks(id), rest.earliest(mailing))
-        : plans.view(mailing, plan, looks.clocks(mailing), plans.afterHold(clock.instant()));
+    if (mailing.hasBeenReleased()) {
+      return plans.view(mailing, plan, rest.clocks(id), rest.earliest(mailing), Collisions.NONE);
+    }
+    Looked looked = looks.lastLookAtPeople(mailing);
+    Instant earliest = plans.afterHold(clock.instant());
+    return plans.view(mailing, plan, looked.clocks(), earliest, looked.collisions());
   }
 
   /** When those who are ready read, on their own clocks; nothing when too little is known. */

@@ -378,13 +378,16 @@ interface OutboxMapper {
   @Select("select distinct person_id from message where sent_at >= #{since}")
   List<Long> writtenSince(Instant since);
 
+  /** A message that waits, and whose it is. */
+  record DueElsewhere(long personId, Instant due) {}
+
   @Select(
       """
-      select distinct person_id
+      select person_id, due_at as due
       from message
       where state in ('waiting', 'deferred', 'held') and mailing_id <> #{mailingId}
       """)
-  List<Long> waitingElsewhere(long mailingId);
+  List<DueElsewhere> dueElsewhere(long mailingId);
 
   /** The end of the thread with each person of a mailing. */
   record ThreadRow(long personId, long messageId, String token, List<String> referenceIds) {}

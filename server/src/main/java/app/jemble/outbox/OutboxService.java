@@ -108,9 +108,13 @@ public class OutboxService {
     return Set.copyOf(mapper.writtenSince(since));
   }
 
-  /** Who has a message waiting that is not of this mailing. */
-  public Set<Long> waitingElsewhere(long mailingId) {
-    return Set.copyOf(mapper.waitingElsewhere(mailingId));
+  /** By person, when messages are due that are not of this mailing. */
+  public Map<Long, List<Instant>> dueElsewhere(long mailingId) {
+    return mapper.dueElsewhere(mailingId).stream()
+        .collect(
+            Collectors.groupingBy(
+                OutboxMapper.DueElsewhere::personId,
+                Collectors.mapping(OutboxMapper.DueElsewhere::due, Collectors.toList())));
   }
 
   /** By person, where the thread of a sent mailing ends. */

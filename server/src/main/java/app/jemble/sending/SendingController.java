@@ -30,6 +30,7 @@ class SendingController {
    * @param hours null for any time
    * @param dailyCap messages a day, all mailings together; null for no limit
    * @param serviceCap what the mail service lets through a day; null for no limit
+   * @param restDays how many days people should be left alone between two mailings
    * @param roles messages a day of a colleague, by role
    * @param colleagues what some may instead of what their role may
    */
@@ -37,6 +38,7 @@ class SendingController {
       @Schema(nullable = true) List<HoursSpan> hours,
       @Schema(nullable = true) Integer dailyCap,
       @Schema(nullable = true) Integer serviceCap,
+      int restDays,
       List<RoleLimit> roles,
       List<ColleagueLimit> colleagues) {}
 
@@ -62,6 +64,7 @@ class SendingController {
         house.hours(),
         house.dailyCap(),
         house.serviceCap(),
+        house.restDays(),
         sending.roleCaps().stream().map(r -> new RoleLimit(role(r.role()), r.most())).toList(),
         sending.colleagueCaps().stream()
             .map(c -> new ColleagueLimit(c.id(), c.name(), role(c.role()), c.most()))
@@ -72,7 +75,8 @@ class SendingController {
   Sending change(@RequestBody Sending wanted) {
     administratorsOnly();
     sending.change(
-        new SendingService.House(wanted.hours(), wanted.dailyCap(), wanted.serviceCap()),
+        new SendingService.House(
+            wanted.hours(), wanted.dailyCap(), wanted.serviceCap(), wanted.restDays()),
         wanted.roles().stream()
             .map(r -> new RoleCap(r.role().name().toLowerCase(Locale.ROOT), r.most()))
             .toList(),

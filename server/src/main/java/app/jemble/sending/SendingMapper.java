@@ -12,7 +12,7 @@ import org.apache.ibatis.annotations.Update;
 interface SendingMapper {
 
   /** Hours as JSON, null for any time; caps null for none. A row of nulls alone would be none. */
-  record HouseRow(long id, String hours, Integer dailyCap, Integer serviceCap) {}
+  record HouseRow(long id, String hours, Integer dailyCap, Integer serviceCap, int restDays) {}
 
   /** What somebody may send a day; null for no limit. */
   record RoleCap(String role, Integer most) {}
@@ -21,7 +21,7 @@ interface SendingMapper {
 
   @Select(
       """
-      select id, sending_hours::text as hours, daily_cap, service_cap
+      select id, sending_hours::text as hours, daily_cap, service_cap, rest_days
       from workspace
       where id = 1
       """)
@@ -30,7 +30,8 @@ interface SendingMapper {
   @Update(
       """
       update workspace
-      set sending_hours = #{h.hours}::jsonb, daily_cap = #{h.dailyCap}, service_cap = #{h.serviceCap}
+      set sending_hours = #{h.hours}::jsonb, daily_cap = #{h.dailyCap},
+          service_cap = #{h.serviceCap}, rest_days = #{h.restDays}
       where id = #{h.id}
       """)
   int changeHouse(@Param("h") HouseRow house);

@@ -28,14 +28,17 @@ public class SendingService {
   /** The most that can be set as a cap. */
   private static final int MOST = 10_000_000;
 
+  private static final int MOST_REST_DAYS = 90;
+
   /**
    * What is set for all mailings.
    *
    * @param hours null for any time
    * @param dailyCap messages a day, all mailings together; null for no limit
    * @param serviceCap what the mail service lets through a day; null for no limit
+   * @param restDays how many days people should be left alone between two mailings
    */
-  record House(List<HoursSpan> hours, Integer dailyCap, Integer serviceCap) {}
+  record House(List<HoursSpan> hours, Integer dailyCap, Integer serviceCap, int restDays) {}
 
   /** Messages that other mailings hold, by day of the workspace. */
   public record Taken(Map<LocalDate, Long> bySender, Map<LocalDate, Long> byAll) {}
@@ -60,6 +63,11 @@ public class SendingService {
 
   public Set<LocalDate> daysOff() {
     return mapper.daysOff().stream().map(DayOff::day).collect(Collectors.toSet());
+  }
+
+  /** How many days people should be left alone between two mailings. */
+  public int restDays() {
+    return mapper.house().restDays();
   }
 
   /** The caps that bind what a colleague sends, the colleague's own first. */
@@ -115,7 +123,7 @@ public class SendingService {
     HouseRow row = mapper.house();
     List<HoursSpan> hours =
         row.hours() == null ? null : json.readValue(row.hours(), new TypeReference<>() {});
-    return new House(hours, row.dailyCap(), row.serviceCap());
+    return new House(hours, row.dailyCap(), row.serviceCap(), row.restDays());
   }
 
   List<RoleCap> roleCaps() {
@@ -139,6 +147,9 @@ public class SendingService {
         throw Problem.wrong("hours", "Leave at least one hour of the week open.");
       }
     }
+    if (house.restDays() < 0 || house.restDays() > MOST_REST_DAYS) {
+      throw Problem.wrong("restDays", "People can be left alone for 0 to 90 days.");
+    }
     Stream.of(
             Stream.of(house.dailyCap(), house.serviceCap()),
             roles.stream().map(RoleCap::most),
@@ -151,7 +162,8 @@ public class SendingService {
               throw Problem.wrong("cap", "A cap is a number from 0 to 10,000,000, or empty.");
             });
     String hours = house.hours() == null ? null : json.writeValueAsString(house.hours());
-    mapper.changeHouse(new HouseRow(1, hours, house.dailyCap(), house.serviceCap()));
+    mapper.changeHouse(
+        new HouseRow(1, hours, house.dailyCap(), house.serviceCap(), house.restDays()));
     mapper.forgetRoleCaps();
     roles.stream().filter(r -> r.most() != null).forEach(mapper::addRoleCap);
     colleagues.forEach(c -> mapper.capColleague(c.id(), c.most()));

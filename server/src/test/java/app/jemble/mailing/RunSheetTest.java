@@ -137,6 +137,25 @@ public class RunSheetTest extends ServerTest {
   }
 
   @Test
+  public void whoGetsAnotherMailingSoonIsCountedWhileThePlanChanges() {
+    LocalDate day = tomorrow().plusDays(40);
+    List<Long> both = add(2, null);
+    long other = draftWith(both, plan("startWall", day.atTime(9, 0).toString()));
+    assertThat(release(other).status()).isEqualTo(200);
+    List<Long> picks = new ArrayList<>(both);
+    picks.addAll(add(1, null));
+    Map<String, Object> soon = plan("startWall", day.plusDays(3).atTime(9, 0).toString());
+    long id = draftWith(picks, soon);
+    assertThat(ask(id, soon).get("colliding").asInt()).isEqualTo(2);
+    assertThat(ask(id, soon).get("restDays").asInt()).isEqualTo(3);
+    Map<String, Object> later = plan("startWall", day.plusDays(3).atTime(9, 1).toString());
+    assertThat(ask(id, later).get("colliding").asInt()).isZero();
+    String findings = api.get("/api/mailings/" + id + "/look").json().get("findings").toString();
+    assertThat(findings).contains("2 people get a message of another mailing within 3 days.");
+    api.post("/api/mailings/" + other + "/withdraw", Map.of());
+  }
+
+  @Test
   public void aDayToBeDoneByIsSoughtBackwards() {
     LocalDateTime nine = tomorrow().atTime(9, 0);
     long id = draftWith(add(10, null), plan());

@@ -5,6 +5,7 @@ import app.jemble.core.check.Finding.Severity;
 import app.jemble.core.merge.Blanks;
 import app.jemble.core.merge.TemplateError;
 import app.jemble.core.pace.Clocks;
+import app.jemble.core.pace.Collisions;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.pace.Planner;
@@ -57,9 +58,7 @@ public final class ReleaseCheck {
     /** their own words are older than the shared ones */
     OWN_WORDING_OLD(Code.OWN_WORDING_OLD),
     /** something was sent to them in the last days */
-    WRITTEN_LATELY(Code.WRITTEN_LATELY),
-    /** another mailing's message to them waits */
-    IN_ANOTHER_MAILING(Code.IN_ANOTHER_MAILING);
+    WRITTEN_LATELY(Code.WRITTEN_LATELY);
 
     private final Code code;
 
@@ -73,7 +72,15 @@ public final class ReleaseCheck {
   private final DomainCheck domains = new DomainCheck();
   private final List<Finding> blockers = new ArrayList<>();
   private final List<Finding> ofTexts = new ArrayList<>();
+  private final int restDays;
   private int people;
+
+  /**
+   * @param restDays how many days people should be left alone between two mailings
+   */
+  public ReleaseCheck(int restDays) {
+    this.restDays = restDays;
+  }
 
   /** Looks at what is the same for all. */
   public void lookAtTexts(
@@ -121,14 +128,17 @@ public final class ReleaseCheck {
    * Looks at the plan of those who are ready.
    *
    * @param deadline null for none
+   * @param collisions with what other mailings have waiting
    */
-  public void lookAtPlan(PlanAsk ask, Clocks clocks, Instant now, Instant deadline) {
+  public void lookAtPlan(
+      PlanAsk ask, Clocks clocks, Instant now, Instant deadline, Collisions collisions) {
     boolean past = clocks.shares().stream().allMatch(s -> ask.start().in(s.zone()).isBefore(now));
     if (clocks.size() > 0 && past) {
       block(
           Code.START_PAST, "start", "The start lies in the past; choose a later one or start now.");
     }
     Plan plan = Planner.plan(ask, clocks);
+    collisions.within(restDays, plan).forEach(who -> note(Code.IN_ANOTHER_MAILING, who));
     if (plan.unplanned() > 0) {
       block(
           Code.PLAN_NEVER,
@@ -251,7 +261,7 @@ public final class ReleaseCheck {
     };
   }
 
-  private static String words(Code code, List<Long> who) {
+  private String words(Code code, List<Long> who) {
     return switch (code) {
       case NAME_CAPITALS ->
           count(who, "has a first name", "have a first name") + " all in capitals.";
@@ -261,9 +271,9 @@ public final class ReleaseCheck {
           count(who, "has a first name", "have a first name") + " that does not look like a name.";
       case NAME_OF_ORGANISATION ->
           count(who, "has a first name", "have a first name") + " that looks like an organisation.";
-      case WRITTEN_LATELY -> count(who, "was", "were") + " written to in the last three days.";
+      case WRITTEN_LATELY -> count(who, "was", "were") + " written to in the last " + days() + ".";
       case IN_ANOTHER_MAILING ->
-          count(who, "has a message", "have a message") + " of another mailing waiting.";
+          count(who, "gets", "get") + " a message of another mailing within " + days() + ".";
       case OWN_WORDING_OLD ->
           count(who, "has words of their own", "have words of their own")
               + ", written before the message was changed.";
@@ -275,6 +285,10 @@ public final class ReleaseCheck {
       case ODD_LINK -> count(who, "would get a link", "would get a link") + " that leads nowhere.";
       default -> throw new IllegalArgumentException(code + " is not about single people");
     };
+  }
+
+  private String days() {
+    return restDays == 1 ? "one day" : restDays + " days";
   }
 
   private static String count(List<Long> who, String one, String many) {

@@ -7,6 +7,7 @@ import app.jemble.core.check.Finding.Severity;
 import app.jemble.core.merge.Position;
 import app.jemble.core.merge.TemplateError;
 import app.jemble.core.pace.Clocks;
+import app.jemble.core.pace.Collisions;
 import app.jemble.core.pace.DailyCap;
 import app.jemble.core.pace.Pace;
 import app.jemble.core.pace.PlanAsk;
@@ -26,7 +27,7 @@ public class ReleaseCheckTest {
 
   @Test
   public void findsNothingInASoundMailing() {
-    ReleaseCheck check = new ReleaseCheck();
+    ReleaseCheck check = new ReleaseCheck(3);
     check.lookAtTexts("Hello", "<p>Hi</p>", List.of(), List.of());
     lookAtStart(check, NOW.plusSeconds(60));
     check.add(bea());
@@ -35,7 +36,7 @@ public class ReleaseCheckTest {
 
   @Test
   public void blockersComeFirstAndSayWhatIsWrong() {
-    ReleaseCheck check = new ReleaseCheck();
+    ReleaseCheck check = new ReleaseCheck(3);
     check.lookAtTexts(
         " ",
         "<p> </p>",
@@ -64,19 +65,20 @@ public class ReleaseCheckTest {
   }
 
   private static void lookAtStart(ReleaseCheck check, Instant start) {
-    check.lookAtPlan(from(start), Clocks.of(List.of(LONDON)), NOW, null);
+    check.lookAtPlan(from(start), Clocks.of(List.of(LONDON)), NOW, null, Collisions.NONE);
   }
 
   @Test
   public void aPlanThatCannotBeMetBlocks() {
-    ReleaseCheck check = new ReleaseCheck();
+    ReleaseCheck check = new ReleaseCheck(3);
     check.lookAtTexts("s", "b", List.of(), List.of());
     check.add(bea());
     Clocks three = Clocks.of(List.of(LONDON, LONDON, LONDON));
     DailyCap two = new DailyCap("Orla Finch", 2, Map.of());
-    check.lookAtPlan(from(NOW, two), three, NOW, NOW.plusSeconds(3600));
-    check.lookAtPlan(from(NOW, two), three, NOW, NOW.plusSeconds(86_400));
-    check.lookAtPlan(from(NOW, new DailyCap("Orla Finch", 0, Map.of())), three, NOW, null);
+    check.lookAtPlan(from(NOW, two), three, NOW, NOW.plusSeconds(3600), Collisions.NONE);
+    check.lookAtPlan(from(NOW, two), three, NOW, NOW.plusSeconds(86_400), Collisions.NONE);
+    check.lookAtPlan(
+        from(NOW, new DailyCap("Orla Finch", 0, Map.of())), three, NOW, null, Collisions.NONE);
     assertThat(check.findings())
         .extracting(Finding::code)
         .containsExactly(Code.DEADLINE_MISSED, Code.PLAN_NEVER);
@@ -85,7 +87,7 @@ public class ReleaseCheckTest {
 
   @Test
   public void whoHasNoClockIsNamedWithTheClockThatCounts() {
-    ReleaseCheck check = new ReleaseCheck();
+    ReleaseCheck check = new ReleaseCheck(3);
     check.lookAtTexts("s", "b", List.of(), List.of());
     check.add(bea());
     check.lookAtClocks(List.of(), LONDON);
@@ -98,7 +100,7 @@ public class ReleaseCheckTest {
 
   @Test
   public void aBlankLeftBlocks() {
-    ReleaseCheck check = new ReleaseCheck();
+    ReleaseCheck check = new ReleaseCheck(3);
     check.lookAtTexts("Come on [day]", "<p>See <b>[place]</b></p>", List.of(), List.of());
     check.add(bea());
     assertThat(check.findings()).extracting(Finding::about).containsExactly("[day]", "[place]");
@@ -106,7 +108,7 @@ public class ReleaseCheckTest {
 
   @Test
   public void noticesGroupTheirPeople() {
-    ReleaseCheck check = new ReleaseCheck();
+    ReleaseCheck check = new ReleaseCheck(3);
     check.lookAtTexts("s", "b", List.of(), List.of());
     check.add(message(1, "BEA", "bea@okonjo.example", "s", Set.of("berth_name"), Set.of()));
     check.add(message(2, "Ines", "i@i.example", "s".repeat(79), Set.of("berth_name"), Set.of()));
@@ -148,7 +150,7 @@ public class ReleaseCheckTest {
 
   @Test
   public void anAddressOneLetterOffWhatManyHaveIsNoticed() {
-    ReleaseCheck check = new ReleaseCheck();
+    ReleaseCheck check = new ReleaseCheck(3);
     for (int i = 1; i <= 25; i++) {
       check.add(message(i, "Bea", "p" + i + "@harbour.example", "s", Set.of(), Set.of()));
     }
@@ -164,7 +166,7 @@ public class ReleaseCheckTest {
 
   @Test
   public void whatIsKnownFromElsewhereIsSaid() {
-    ReleaseCheck check = new ReleaseCheck();
+    ReleaseCheck check = new ReleaseCheck(3);
     check.lookAtFiles(11L << 20, 10L << 20);
     check.senderMayNot("Readers send nothing; ask an administrator.");
     check.add(
@@ -187,7 +189,7 @@ public class ReleaseCheckTest {
 
   @Test
   public void picturesWithoutTextAndOddLinksAreNoticed() {
-    ReleaseCheck check = new ReleaseCheck();
+    ReleaseCheck check = new ReleaseCheck(3);
     check.lookAtTexts(
         "s",
         "<p><img src=\"https://q.example/a.png\"><img src=\"https://q.example/b.png\" alt=\"b\">"
@@ -251,5 +253,23 @@ public class ReleaseCheckTest {
       Set<String> missing,
       Set<ReleaseCheck.Mark> marks) {
     return new ReleaseCheck.Message(person, firstName, address, subject, missing, false, marks);
+  }
+
+  @Test
+  public void namesWhoGetsAnotherMailingSoon() {
+    ReleaseCheck check = new ReleaseCheck(2);
+    Collisions soon =
+        new Collisions(
+            List.of(1L, 2L),
+            Map.of(1L, List.of(NOW.plusSeconds(86_400)), 2L, List.of(NOW.plusSeconds(3 * 86_400))));
+    check.lookAtPlan(from(NOW), Clocks.of(List.of(LONDON, LONDON)), NOW, null, soon);
+    Finding found =
+        check.findings().stream()
+            .filter(f -> f.code() == Code.IN_ANOTHER_MAILING)
+            .findFirst()
+            .orElseThrow();
+    assertThat(found.people()).containsExactly(1L);
+    assertThat(found.sentence())
+        .isEqualTo("1 person gets a message of another mailing within 2 days.");
   }
 }
