@@ -22,3 +22,11 @@ create index message_held on message (mailing_id) where state = 'held';
 
 -- How many days somebody should be left alone between two mailings; closer ones are pointed out.
 alter table workspace add column rest_days int not null default 3 check (rest_days between 0 and 90);
+
+-- Each message exactly as it left, or was last about to leave, cut out of those kept with it.
+create view message_copy as
+select s.id as message_id,
+       substring(c.mimes from w.start + 1 for c.ends[s.copy_place] - w.start) as mime
+from message s
+join sent_copies c on c.id = s.copies_id
+cross join lateral (select coalesce(c.ends[s.copy_place - 1], 0) as start) w;

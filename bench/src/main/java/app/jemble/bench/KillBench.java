@@ -1,7 +1,6 @@
 package app.jemble.bench;
 
 import app.jemble.outbox.KillTrial;
-import java.util.List;
 
 /**
  * Two processes empty an outbox of 5,000 through a moody mail server and are killed again and
@@ -18,21 +17,7 @@ final class KillBench {
   static void run() throws Exception {
     try (RunningApp app = new RunningApp(1, "--jemble.smtp.port=1")) {
       app.sql.sql("update workspace set hold_seconds = 0").update();
-      app.sql.sql("delete from response").update();
-      app.sql.sql("delete from message").update();
-      List<Long> people =
-          app.sql
-              .sql(
-                  """
-                  insert into person (kind, first_name, last_name, email, created_at)
-                  select 'contact', 'Ann', 'Other ' || n, 'ann' || n || '@kills.example', now()
-                  from generate_series(1, ?) n
-                  returning id
-                  """)
-              .param(MESSAGES)
-              .query(Long.class)
-              .list();
-      OutboxBench.release(app, people);
+      OutboxBench.release(app, KillTrial.people(app.sql, MESSAGES));
     }
     KillTrial.Outcome outcome =
         KillTrial.run(

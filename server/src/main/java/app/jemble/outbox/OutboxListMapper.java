@@ -101,11 +101,9 @@ interface OutboxListMapper {
 
   @Select(
       """
-      select s.id, s.recipient, s.subject, s.sent_at,
-             substring(c.mimes from w.start + 1 for c.ends[s.copy_place] - w.start) as mime
+      select s.id, s.recipient, s.subject, s.sent_at, c.mime
       from message s
-      join sent_copies c on c.id = s.copies_id
-      cross join lateral (select coalesce(c.ends[s.copy_place - 1], 0) as start) w
+      join message_copy c on c.message_id = s.id
       where s.id = #{id} and s.state = 'sent'
       """)
   Copy copy(long id);

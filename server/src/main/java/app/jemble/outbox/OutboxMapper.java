@@ -135,14 +135,7 @@ interface OutboxMapper {
   int keepCopies(@Param("id") long id, @Param("mimes") byte[] mimes, @Param("ends") Long[] ends);
 
   /** What was kept of a message when it was about to leave before. */
-  @Select(
-      """
-      select substring(c.mimes from w.start + 1 for c.ends[s.copy_place] - w.start) as mime
-      from message s
-      join sent_copies c on c.id = s.copies_id
-      cross join lateral (select coalesce(c.ends[s.copy_place - 1], 0) as start) w
-      where s.id = #{id}
-      """)
+  @Select("select mime from message_copy where message_id = #{id}")
   Kept kept(long id);
 
   /** The octets of a message. */

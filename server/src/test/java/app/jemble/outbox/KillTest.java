@@ -28,20 +28,7 @@ public class KillTest extends ServerTest {
   @Test
   public void nothingIsLostAndNothingGoesTwice() throws Exception {
     api.signIn("orla", "lowen-quay");
-    sql.sql("update message set state = 'withdrawn' where state <> 'sent'").update();
-    sql.sql("delete from response").update();
-    sql.sql("delete from message").update();
-    List<Long> people =
-        sql.sql(
-                """
-                insert into person (kind, first_name, last_name, email, created_at)
-                select 'contact', 'Ann', 'Other ' || n, 'ann' || n || '@kills.example', now()
-                from generate_series(1, ?) n
-                returning id
-                """)
-            .param(MESSAGES)
-            .query(Long.class)
-            .list();
+    List<Long> people = KillTrial.people(sql, MESSAGES);
     assertThat(release(draft(people, "Hello", "<p>Dear {{first_name}}</p>")).status())
         .isEqualTo(200);
     application.close();

@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
+import org.springframework.jdbc.core.simple.JdbcClient;
 
 /**
  * Two processes of the application empty one outbox through a moody mail server, while each is
@@ -74,6 +75,22 @@ public final class KillTrial {
     this.setting = setting;
     this.random = new Random(setting.seed());
     this.journals = Files.createTempDirectory("jemble-kills").resolve("journals");
+  }
+
+  /** Empties the outbox, and adds people to write to. */
+  public static List<Long> people(JdbcClient sql, int count) {
+    sql.sql("delete from response").update();
+    sql.sql("delete from message").update();
+    return sql.sql(
+            """
+            insert into person (kind, first_name, last_name, email, created_at)
+            select 'contact', 'Ann', 'Other ' || n, 'ann' || n || '@kills.example', now()
+            from generate_series(1, ?) n
+            returning id
+            """)
+        .param(count)
+        .query(Long.class)
+        .list();
   }
 
   /** Runs until every message is settled. */
