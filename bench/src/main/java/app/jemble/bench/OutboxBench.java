@@ -200,7 +200,8 @@ final class OutboxBench {
     };
     int before = sink.taken.get();
     int ended = new ProcessBuilder(command).inheritIO().start().waitFor();
-    if (ended != 0 || sink.taken.get() - before != MESSAGES) {
+    // The mail that sums up an earlier mailing may come in between.
+    if (ended != 0 || sink.taken.get() - before < MESSAGES) {
       throw new IllegalStateException("smtp-source ended with " + ended);
     }
   }

@@ -51,14 +51,19 @@ final class SmtpSink implements AutoCloseable {
       while (goesOn) {
         int length = lineLength();
         if (length < 0) {
-          out.write(answers.toString().getBytes(StandardCharsets.US_ASCII));
-          answers.setLength(0);
+          answer();
           goesOn = readMore();
         } else {
           goesOn = take(length);
           at += length + 1;
         }
       }
+      answer();
+    }
+
+    private void answer() throws IOException {
+      out.write(answers.toString().getBytes(StandardCharsets.US_ASCII));
+      answers.setLength(0);
     }
 
     private int lineLength() {

@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 
 /**
@@ -20,15 +21,21 @@ import org.springframework.stereotype.Service;
 @Service
 class CapGuard {
 
-  /** While more than this are left of every cap, nobody counts exactly. */
+  /** While more than this are left of a cap, nobody counts exactly. */
   private static final long AMPLE = 10_000;
 
-  private static final long AMPLE_FOR_NANOS = 1_000_000_000;
+  private static final long KNOWN_FOR_NANOS = 1_000_000_000;
 
   private final OutboxMapper mapper;
   private final SendingService sending;
   private final WorkspaceService workspace;
-  private long ampleSince = Long.MIN_VALUE / 2;
+  private final Map<Long, Long> senders = new ConcurrentHashMap<>();
+
+  /** By cap, when it was last found ample. */
+  private final Map<Long, Long> ample = new ConcurrentHashMap<>();
+
+  private List<CapToday> caps = List.of();
+  private long capsReadAt = Long.MIN_VALUE / 2;
 
   CapGuard(OutboxMapper mapper, SendingService sending, WorkspaceService workspace) {
     this.mapper = mapper;
@@ -42,63 +49,57 @@ class CapGuard {
    * another.
    */
   Map<Long, String> over(List<OutboxMapper.Claimed> claimed, Instant now) {
-    if (claimed.isEmpty() || isAmple()) {
+    List<CapToday> scarce =
+        caps().stream()
+            .filter(cap -> claimed.stream().anyMatch(m -> cap.binds(sender(m))) && !isAmple(cap))
+            .toList();
+    if (scarce.isEmpty()) {
       return Map.of();
     }
-    List<CapToday> caps = sending.capsToday();
-    if (!caps.isEmpty()) {
-      mapper.countAlone();
-    }
-    Map<Long, Long> left = caps.isEmpty() ? Map.of() : left(caps, now);
-    if (left.values().stream().allMatch(n -> n > AMPLE)) {
-      foundAmple();
-      return Map.of();
-    }
-    return over(claimed, caps, left);
-  }
-
-  private Map<Long, String> over(
-      List<OutboxMapper.Claimed> claimed, List<CapToday> caps, Map<Long, Long> left) {
-    Map<Long, Long> senders = new HashMap<>();
-    mapper
-        .senders(claimed.stream().map(OutboxMapper.Claimed::mailingId).toArray(Long[]::new))
-        .forEach(s -> senders.put(s.mailingId(), s.senderId()));
+    mapper.countAlone();
+    Map<CapToday, Long> left = left(scarce, now);
     Map<Long, String> over = new LinkedHashMap<>();
     for (OutboxMapper.Claimed message : claimed) {
-      long sender = senders.get(message.mailingId());
-      List<CapToday> binding = caps.stream().filter(c -> c.binds(sender)).toList();
-      Optional<CapToday> full = binding.stream().filter(c -> left.get(c.id()) <= 0).findFirst();
+      List<CapToday> binding = scarce.stream().filter(c -> c.binds(sender(message))).toList();
+      Optional<CapToday> full = binding.stream().filter(c -> left.get(c) <= 0).findFirst();
       if (full.isPresent()) {
         over.put(message.id(), full.get().words());
       } else {
-        binding.forEach(c -> left.merge(c.id(), -1L, Long::sum));
+        binding.forEach(c -> left.merge(c, -1L, Long::sum));
       }
     }
     return over;
   }
 
-  /** By cap, how many more may leave on the workspace's day. */
-  private Map<Long, Long> left(List<CapToday> caps, Instant now) {
+  /** How many more may leave on the workspace's day. */
+  private Map<CapToday, Long> left(List<CapToday> scarce, Instant now) {
     ZoneId house = workspace.current().zoneId();
     Instant today = LocalDate.ofInstant(now, house).atStartOfDay(house).toInstant();
-    List<OutboxMapper.LeftToday> gone = mapper.leftToday(today);
-    Map<Long, Long> left = new HashMap<>();
-    for (CapToday cap : caps) {
-      long used =
-          gone.stream()
-              .filter(g -> cap.binds(g.senderId()))
-              .mapToLong(OutboxMapper.LeftToday::messages)
-              .sum();
-      left.put(cap.id(), cap.most() - used);
+    Map<CapToday, Long> left = new HashMap<>();
+    for (CapToday cap : scarce) {
+      long n = cap.most() - mapper.leftToday(today, cap.account());
+      left.put(cap, n);
+      if (n > AMPLE) {
+        ample.put(cap.id(), System.nanoTime());
+      }
     }
     return left;
   }
 
-  private synchronized boolean isAmple() {
-    return System.nanoTime() - ampleSince < AMPLE_FOR_NANOS;
+  private boolean isAmple(CapToday cap) {
+    Long found = ample.get(cap.id());
+    return found != null && System.nanoTime() - found < KNOWN_FOR_NANOS;
   }
 
-  private synchronized void foundAmple() {
-    ampleSince = System.nanoTime();
+  private synchronized List<CapToday> caps() {
+    if (System.nanoTime() - capsReadAt > KNOWN_FOR_NANOS) {
+      caps = sending.capsToday();
+      capsReadAt = System.nanoTime();
+    }
+    return caps;
+  }
+
+  private long sender(OutboxMapper.Claimed message) {
+    return senders.computeIfAbsent(message.mailingId(), mapper::sender);
   }
 }

@@ -81,9 +81,16 @@ interface OutboxMapper {
 
   @Select(
       """
-      select exists (
-        select from message
-        where state in ('waiting', 'deferred') and due_at <= #{now} and in_hands_of is null)
+      select due_at <= #{now}
+      from (
+        select due_at
+        from message
+        where state in ('waiting', 'deferred') and in_hands_of is null
+        order by due_at, id
+        limit 1) next
+      union all
+      select false
+      limit 1
       """)
   boolean anyDue(Instant now);
 
@@ -211,30 +218,29 @@ interface OutboxMapper {
   @Select("select pg_advisory_xact_lock(hashtext('daily caps'))::text")
   String countAlone();
 
-  /** How many messages of a sender's mailings left on a day, or are in somebody's hands. */
-  record LeftToday(long senderId, long messages) {}
-
+  /**
+   * How many messages left since an instant, or are in somebody's hands.
+   *
+   * @param account of whose mailings, or 0 for all
+   */
   @Select(
       """
-      select g.sender_id, count(*) as messages
+      select count(*)
       from (
-        select mailing_id from message where sent_at >= #{today}
+        select mailing_id from message where sent_at >= #{since}
         union all
         select s.mailing_id
-        from handover h
-        join message s on s.id = any(h.message_ids)
+        from handover h, unnest(h.message_ids) in_hand
+        join message s on s.id = in_hand
         where s.in_hands_of is not null
       ) gone
-      join mailing g on g.id = gone.mailing_id
-      group by 1
+      where #{account} = 0 or mailing_id in (select id from mailing where sender_id = #{account})
       """)
-  List<LeftToday> leftToday(Instant today);
+  long leftToday(@Param("since") Instant since, @Param("account") long account);
 
   /** Whose mailing it is. */
-  record MailingSender(long mailingId, long senderId) {}
-
-  @Select("select id as mailing_id, sender_id from mailing where id = any(#{mailings})")
-  List<MailingSender> senders(@Param("mailings") Long[] mailings);
+  @Select("select sender_id from mailing where id = #{mailing}")
+  long sender(long mailing);
 
   @Update(
       """
