@@ -29,6 +29,7 @@ build_if_needed() {
 
 test_environment() {
   need_build_tools
+  need_foreign_returns
   need_chromium
   start_cluster test
   trap 'stop_cluster test' EXIT
@@ -92,6 +93,13 @@ run_bench() {
       java -Xmx4g -cp "bench/target/classes:$(cat bench/target/classes/classpath)" \
       app.jemble.bench.Bench "$group"
   done
+}
+
+# Returns, replies and complaints in files, as Jemble reads them; for administrators and for scoring.
+sort_mail() {
+  [ $# -gt 0 ] || fail "sort-mail takes files, one mail each"
+  build_if_needed
+  java -XX:TieredStopAtLevel=1 -jar "$server_jar" sort-mail "$@"
 }
 
 run_shots() {

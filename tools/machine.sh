@@ -51,6 +51,21 @@ need_smtp_source() {
   command -v smtp-source >/dev/null || install_packages postfix
 }
 
+# Returns collected by others, to check the reading of returns by: samples and what is right for
+# each, out of Debian's package python3-flufl.bounce (LGPL-3; it is not installed, only unpacked).
+need_foreign_returns() {
+  export JEMBLE_FOREIGN_RETURNS="$here/.run/foreign-returns"
+  if [ -d "$JEMBLE_FOREIGN_RETURNS" ]; then return; fi
+  local package="$here/.run/foreign-returns.deb"
+  mkdir -p "$package"
+  (cd "$package" && { apt-get download -qq python3-flufl.bounce >/dev/null 2>&1 \
+    || { as_root apt-get update -qq >/dev/null && apt-get download -qq python3-flufl.bounce >/dev/null 2>&1; }; }) \
+    || fail "Debian's package python3-flufl.bounce could not be fetched."
+  dpkg -x "$package"/*.deb "$package/files"
+  mv "$package"/files/usr/lib/python3/dist-packages/flufl/bounce "$JEMBLE_FOREIGN_RETURNS"
+  rm -rf "$package"
+}
+
 need_postgres() {
   if ! compgen -G '/usr/lib/postgresql/*/bin/initdb' >/dev/null; then
     install_packages postgresql

@@ -1,16 +1,26 @@
 package app.jemble;
 
+import app.jemble.response.SortMail;
 import app.jemble.workspace.JembleSettings;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.EnableConfigurationProperties;
 
-/** Starts Jemble. */
+/** Starts Jemble; with the word "sort-mail" and files, says what mails are instead. */
 @SpringBootApplication
 @EnableConfigurationProperties(JembleSettings.class)
 public class JembleApplication {
 
+  private static final String SORT_MAIL = "sort-mail";
+
   public static void main(String[] args) {
+    if (args.length > 0 && args[0].equals(SORT_MAIL)) {
+      PrintStream out = new PrintStream(System.out, true, StandardCharsets.UTF_8);
+      System.exit(SortMail.run(List.of(args).subList(1, args.length), out));
+    }
     SpringApplication.run(JembleApplication.class, args);
   }
 }

@@ -49,7 +49,7 @@ interface DeskMapper {
              max(s.sent_at) as last_sent
       from mailing g
       join message s on s.mailing_id = g.id
-      where g.state = 'released'
+      where g.state = 'released' and g.answers_mail is null
       group by g.id
       order by (count(*) filter (where s.state in ('waiting', 'deferred')) > 0) desc,
                max(s.sent_at) desc nulls first

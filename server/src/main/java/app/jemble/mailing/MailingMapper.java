@@ -107,7 +107,7 @@ interface MailingMapper {
         from message
         group by mailing_id
       ) c on c.mailing_id = g.id
-      where g.state <> 'discarded' and (not g.private or g.sender_id = #{who})
+      where g.state <> 'discarded' and g.answers_mail is null and (not g.private or g.sender_id = #{who})
         and (#{templateId}::bigint is null or g.template_id = #{templateId})
       order by g.released_at desc nulls first, g.id desc
       limit 200

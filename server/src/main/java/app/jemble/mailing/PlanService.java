@@ -126,8 +126,17 @@ class PlanService {
     return doneBy.plusDays(1).atStartOfDay(house).toInstant().minusSeconds(1);
   }
 
-  /** The plan, as a screen shows it. */
-  PlanView view(
+  /** What a draft's plan comes to. */
+  PlanView view(Mailing mailing, SendPlan plan, Looked looked, Instant notBefore) {
+    return view(mailing, plan, looked.clocks(), notBefore, looked.collisions());
+  }
+
+  /** What a plan for the rest of a released mailing comes to. */
+  PlanView view(Mailing mailing, SendPlan plan, Clocks clocks, Instant notBefore) {
+    return view(mailing, plan, clocks, notBefore, Collisions.NONE);
+  }
+
+  private PlanView view(
       Mailing mailing, SendPlan plan, Clocks clocks, Instant notBefore, Collisions collisions) {
     PlanAsk ask = ask(mailing, plan, notBefore);
     Plan planned = Planner.plan(ask, clocks);

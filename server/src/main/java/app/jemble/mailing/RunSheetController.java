@@ -1,6 +1,5 @@
 package app.jemble.mailing;
 
-import app.jemble.core.pace.Collisions;
 import app.jemble.outbox.OutboxService;
 import app.jemble.response.ReadingTimes;
 import app.jemble.workspace.WorkspaceService;
@@ -70,11 +69,10 @@ class RunSheetController {
   PlanView plan(@PathVariable long id, @RequestBody SendPlan plan) {
     Mailing mailing = mailings.find(id);
     if (mailing.hasBeenReleased()) {
-      return plans.view(mailing, plan, rest.clocks(id), rest.earliest(mailing), Collisions.NONE);
+      return plans.view(mailing, plan, rest.clocks(id), rest.earliest(mailing));
     }
-    Looked looked = looks.lastLookAtPeople(mailing);
     Instant earliest = plans.afterHold(clock.instant());
-    return plans.view(mailing, plan, looked.clocks(), earliest, looked.collisions());
+    return plans.view(mailing, plan, looks.lastLookAtPeople(mailing), earliest);
   }
 
   /** When those who are ready read, on their own clocks; nothing when too little is known. */

@@ -29,6 +29,18 @@ interface InboundMapper {
       @Param("sortedAs") String sortedAs,
       @Param("mime") byte[] mime);
 
+  /** It is known what the mail answers, or that it answers nothing; nobody where software knew. */
+  @Update(
+      """
+      update inbound_mail
+      set placed_at = #{at}, placed_by = coalesce(#{by}::bigint, placed_by)
+      where id = #{id}
+      """)
+  int place(@Param("id") long id, @Param("at") Instant at, @Param("by") Long by);
+
+  @Update("update inbound_mail set placed_at = null, placed_by = null where id = #{id}")
+  int unplace(long id);
+
   /** How far a mailbox has been read. */
   record ReadTo(long uidValidity, long lastUid) {}
 

@@ -11,6 +11,7 @@ import jakarta.mail.Session;
 import jakarta.mail.internet.InternetHeaders;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeUtility;
+import jakarta.mail.internet.ParseException;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -27,6 +28,11 @@ import java.util.Properties;
 /** Takes a mail that arrived apart, as far as sorting and reading it needs. */
 final class InboundParser {
 
+  static {
+    // Many servers end a type with a semicolon, or leave quotes open; it is read all the same.
+    System.setProperty("mail.mime.parameters.strict", "false");
+  }
+
   private static final Session SESSION = Session.getInstance(new Properties());
   private static final int MOST_TEXT = 100_000;
   private static final int DEEPEST = 10;
@@ -36,6 +42,7 @@ final class InboundParser {
   private Map<String, List<String>> original = Map.of();
   private String plain;
   private String html;
+  private final StringBuilder said = new StringBuilder();
 
   private InboundParser() {}
 
@@ -59,7 +66,8 @@ final class InboundParser {
         parser.deliveryStatus,
         parser.feedbackReport,
         parser.original,
-        text.strip());
+        text.strip(),
+        parser.said.toString());
   }
 
   private void read(Part part, int depth) {
@@ -88,10 +96,14 @@ final class InboundParser {
       feedbackReport = octets(part);
     } else if (part.isMimeType("message/rfc822") || part.isMimeType("text/rfc822-headers")) {
       original = headers(new InternetHeaders(stream(octets(part))).getAllHeaders());
-    } else if (part.isMimeType("text/plain") && plain == null) {
-      plain = text(part);
-    } else if (part.isMimeType("text/html") && html == null) {
-      html = text(part);
+    } else if (part.isMimeType("text/html")) {
+      String inHtml = text(part);
+      html = html == null ? inHtml : html;
+      said.append(PlainText.fromHtml(inHtml)).append("\n\n");
+    } else if (part.isMimeType("text/*")) {
+      String words = text(part);
+      plain = plain == null ? words : plain;
+      said.append(words).append("\n\n");
     }
   }
 
@@ -99,7 +111,7 @@ final class InboundParser {
     String text;
     try {
       text = String.valueOf(part.getContent());
-    } catch (UnsupportedEncodingException unknownCharset) {
+    } catch (UnsupportedEncodingException | ParseException unknownForm) {
       text = octets(part);
     }
     String harmless = text.replace('\0', ' ');

@@ -2,6 +2,8 @@ package app.jemble.response;
 
 import app.jemble.core.response.InboundMail;
 import app.jemble.core.response.MailSorter;
+import app.jemble.core.response.OwnWords;
+import app.jemble.core.response.ReplySubject;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.SortedMail;
 import app.jemble.response.ResponseMapper.Answered;
@@ -11,6 +13,7 @@ import jakarta.mail.internet.InternetAddress;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
@@ -29,10 +32,12 @@ class InboundService {
   private static final Pattern OUR_ID = Pattern.compile("<([A-Za-z0-9_-]{32})@[^>]+>");
   private static final Pattern RETURN_ADDRESS =
       Pattern.compile("return\\+([A-Za-z0-9_-]{32})@", Pattern.CASE_INSENSITIVE);
-  private static final Pattern ANSWER_SUBJECT =
-      Pattern.compile(
-          "^(\\s*(re|aw|sv|antw|fwd?|wg)\\s*(\\[\\d+])?:\\s*)+", Pattern.CASE_INSENSITIVE);
   private static final int SNIPPET = 300;
+
+  /**
+   * Mail servers give up after five days (RFC 5321 section 4.5.4.1), and some are slow to say so.
+   */
+  private static final Duration RETURNS_WITHIN = Duration.ofDays(7);
 
   private final InboundMapper mapper;
   private final ResponseMapper responses;
@@ -74,7 +79,15 @@ class InboundService {
       if (message != null) {
         note(message, sorted, mail, mailId);
       }
+      if (message != null || needsNobody(sorted)) {
+        mapper.place(mailId, clock.instant(), null);
+      }
     }
+  }
+
+  /** What software says of a mail that is still on its way, or of nothing of ours. */
+  private static boolean needsNobody(SortedMail sorted) {
+    return sorted instanceof SortedMail.Delayed || sorted instanceof SortedMail.AutoReply;
   }
 
   private void note(Answered message, SortedMail sorted, InboundMail mail, Long mailId) {
@@ -90,13 +103,19 @@ class InboundService {
     }
   }
 
-  /** By thread, else by the return address it was sent to, else by sender and subject. */
+  /**
+   * By thread, else by the return address it was sent to; else a reply by sender and subject, and a
+   * return by the address that failed.
+   */
   private Answered find(InboundMail mail, SortedMail sorted) {
     for (String token : tokens(mail)) {
       Answered message = responses.byToken(token);
       if (message != null) {
         return message;
       }
+    }
+    if (sorted instanceof SortedMail.Returned back) {
+      return responses.lastTo(back.addresses().get(0), clock.instant().minus(RETURNS_WITHIN));
     }
     boolean byPerson = sorted instanceof SortedMail.Reply || sorted instanceof SortedMail.AutoReply;
     return byPerson ? bySenderAndSubject(mail) : null;
@@ -120,12 +139,17 @@ class InboundService {
   }
 
   private Answered bySenderAndSubject(InboundMail mail) {
-    String subject = ANSWER_SUBJECT.matcher(mail.header("subject")).replaceFirst("");
+    String subject = ReplySubject.bare(mail.header("subject"));
     try {
       InternetAddress[] from = InternetAddress.parse(mail.header("from"), false);
-      return from.length == 0 || subject.isBlank()
-          ? null
-          : responses.bySenderAndSubject(from[0].getAddress(), subject.strip());
+      if (from.length == 0 || subject.isBlank()) {
+        return null;
+      }
+      Answered byAddress = responses.bySenderAndSubject(from[0].getAddress(), subject);
+      boolean named = from[0].getPersonal() != null && from[0].getPersonal().contains(" ");
+      return byAddress != null || !named
+          ? byAddress
+          : responses.byNameAndSubject(from[0].getPersonal(), subject);
     } catch (AddressException noSender) {
       return null;
     }
@@ -133,14 +157,7 @@ class InboundService {
 
   /** The beginning of what was written, without what it quotes. */
   private static String snippet(String text) {
-    StringBuilder own = new StringBuilder();
-    for (String line : text.split("\\R")) {
-      if (line.startsWith(">")) {
-        break;
-      }
-      own.append(line.strip()).append(' ');
-    }
-    String words = own.toString().strip().replaceAll("\\s+", " ");
+    String words = OwnWords.of(text).replaceAll("\\s+", " ");
     return words.length() > SNIPPET ? words.substring(0, SNIPPET) + "…" : words;
   }
 

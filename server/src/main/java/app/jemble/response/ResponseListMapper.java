@@ -97,7 +97,7 @@ interface ResponseListMapper {
              count(*) filter (where s.standing = 'RETURNED') as returned
       from mailing g
       join message s on s.mailing_id = g.id
-      where g.state <> 'draft'
+      where g.state <> 'draft' and g.answers_mail is null
       group by g.id
       order by min(s.sent_at) desc nulls first, g.id desc
       limit 100

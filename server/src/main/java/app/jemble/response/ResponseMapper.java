@@ -41,6 +41,9 @@ interface ResponseMapper {
   @Select(SELECT + "where s.token = #{token} and s.first_try_at is not null")
   Answered byToken(String token);
 
+  @Select(SELECT + "where s.id = #{id} and s.first_try_at is not null")
+  Answered byId(long id);
+
   @Select(
       SELECT
           + """
@@ -50,6 +53,31 @@ interface ResponseMapper {
             limit 1
             """)
   Answered bySenderAndSubject(@Param("address") String address, @Param("subject") String subject);
+
+  /** Somebody who writes from another address than ours; two people of one name are nobody. */
+  @Select(
+      SELECT
+          + """
+            where s.sent_at is not null and fold(s.subject) = fold(#{subject})
+              and s.person_id = (
+                select min(id)
+                from person
+                where name_key collate "C" = fold(#{name})
+                having count(*) = 1)
+            order by s.sent_at desc
+            limit 1
+            """)
+  Answered byNameAndSubject(@Param("name") String name, @Param("subject") String subject);
+
+  /** What was sent to an address last, since an instant. */
+  @Select(
+      SELECT
+          + """
+            where lower(s.address) = lower(#{address}) and s.sent_at > #{since}
+            order by s.sent_at desc
+            limit 1
+            """)
+  Answered lastTo(@Param("address") String address, @Param("since") Instant since);
 
   /** Keeps two responses to one message from being judged at once. */
   @Select("select id from message where id = #{id} for update")

@@ -1,10 +1,12 @@
 package app.jemble.core.response;
 
+import app.jemble.core.record.EmailAddress;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Reads the machine part of a delivery report (RFC 3464 section 2): groups of fields with an empty
@@ -14,24 +16,36 @@ final class DeliveryReport {
 
   private DeliveryReport() {}
 
-  /** The first recipient's fate that is final, else a delay, else unread. */
-  static SortedMail read(String status) {
-    SortedMail delayed = null;
+  /**
+   * All who failed, with the code and the words of the first; else those whose mail is delayed;
+   * empty when it names neither.
+   */
+  static Optional<SortedMail> read(String status) {
+    List<String> failed = new ArrayList<>();
+    List<String> delayed = new ArrayList<>();
+    Map<String, String> first = Map.of();
     for (Map<String, String> group : groups(status)) {
       String action = group.getOrDefault("action", "").toLowerCase(Locale.ROOT);
       String address = address(group);
-      if (action.startsWith("failed") && !address.isEmpty()) {
-        String code = group.getOrDefault("status", "").split("\\s", 2)[0];
-        String why = afterType(group.getOrDefault("diagnostic-code", ""));
-        return new SortedMail.Returned(isForGood(code), address, code, why);
-      }
-      if (action.startsWith("delayed") && delayed == null) {
-        delayed = new SortedMail.Delayed(address);
+      if (action.startsWith("failed") && EmailAddress.isValid(address)) {
+        first = failed.isEmpty() ? group : first;
+        failed.add(address);
+      } else if (action.startsWith("delayed")) {
+        delayed.add(address);
       }
     }
-    return delayed != null
-        ? delayed
-        : new SortedMail.UnreadReturn("The report names no recipient who failed.");
+    if (!failed.isEmpty()) {
+      return Optional.of(returned(first, failed));
+    }
+    return delayed.isEmpty() ? Optional.empty() : Optional.of(new SortedMail.Delayed(delayed));
+  }
+
+  private static SortedMail returned(Map<String, String> first, List<String> failed) {
+    String why = afterType(first.getOrDefault("diagnostic-code", ""));
+    String given = first.getOrDefault("status", "").split("\\s", 2)[0];
+    boolean general = given.isEmpty() || given.endsWith(".0.0");
+    String code = general ? ReturnWords.code(why).orElse(given) : given;
+    return new SortedMail.Returned(isForGood(code), failed, code, why);
   }
 
   /**

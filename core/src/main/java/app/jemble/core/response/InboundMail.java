@@ -13,6 +13,7 @@ import java.util.Map;
  * @param feedbackReport the text of a message/feedback-report part, or null
  * @param original the headers of the mail that came back, by lower-case name; empty when none
  * @param text the plain text a person would read
+ * @param said all its words, part by part, with what it quotes or brings back as text
  */
 public record InboundMail(
     Map<String, List<String>> headers,
@@ -20,7 +21,8 @@ public record InboundMail(
     String deliveryStatus,
     String feedbackReport,
     Map<String, List<String>> original,
-    String text) {
+    String text,
+    String said) {
 
   /** The first value of a header, or an empty text. */
   public String header(String name) {

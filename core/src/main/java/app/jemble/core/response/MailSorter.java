@@ -15,7 +15,17 @@ public final class MailSorter {
           "^\\W*(out of (the )?office|automatic reply|auto(matic)?[- ]?(reply|response)|away from)",
           Pattern.CASE_INSENSITIVE);
   private static final Pattern REPORTER =
-      Pattern.compile("^<?(mailer-daemon|postmaster)@", Pattern.CASE_INSENSITIVE);
+      Pattern.compile(
+          "mailer-daemon|\\bpostmaster\\b|mdaemon@|<>"
+              + "|mail (delivery|administrator|system)|delivery (sub)?system|system administrator",
+          Pattern.CASE_INSENSITIVE);
+  private static final Pattern RETURNED_SUBJECT =
+      Pattern.compile(
+          "^(?!re:|aw:|sv:|antw:).*(undeliver|unzustellbar|nicht zugestellt|returned mail|non-?delivery"
+              + "|mail (delivery )?(failed|failure|error|could not)|rejected mail"
+              + "|(delivery|message)[^:]{0,20}(fail|error|could not|not (be )?deliver|problem)"
+              + "|failure (notice|delivery|notification)|not (be )?delivered)",
+          Pattern.CASE_INSENSITIVE);
 
   private MailSorter() {}
 
@@ -24,20 +34,30 @@ public final class MailSorter {
       return new SortedMail.Complaint();
     }
     if (mail.deliveryStatus() != null) {
-      return DeliveryReport.read(mail.deliveryStatus());
+      return DeliveryReport.read(mail.deliveryStatus()).orElseGet(() -> ProseReport.read(mail));
     }
-    if (mail.contentType().startsWith("multipart/report") || fromReporter(mail)) {
-      return new SortedMail.UnreadReturn("A report in a form that is not known.");
+    if (isReport(mail)) {
+      return ProseReport.read(mail);
+    }
+    if (hasReturnedSubject(mail)) {
+      SortedMail read = ProseReport.read(mail);
+      if (!(read instanceof SortedMail.UnreadReturn) || automaticSign(mail) != null) {
+        return read;
+      }
     }
     String automatic = automaticSign(mail);
     return automatic == null ? new SortedMail.Reply() : new SortedMail.AutoReply(automatic);
   }
 
-  private static boolean fromReporter(InboundMail mail) {
-    String from = mail.header("from");
-    int open = from.lastIndexOf('<');
-    String address = open < 0 ? from : from.substring(open + 1);
-    return REPORTER.matcher(address).find();
+  private static boolean isReport(InboundMail mail) {
+    return mail.contentType().startsWith("multipart/report")
+        || !mail.header("x-failed-recipients").isEmpty()
+        || REPORTER.matcher(mail.header("from")).find();
+  }
+
+  /** Some servers write in a name of their own; the subject of a return and its words tell. */
+  private static boolean hasReturnedSubject(InboundMail mail) {
+    return RETURNED_SUBJECT.matcher(mail.header("subject")).find();
   }
 
   /** The header that shows a mail was written by software, or null. */

@@ -13,6 +13,9 @@ final class RelatedIds {
 
   private static final Pattern ID = Pattern.compile("<[^<>\\s]+@[^<>\\s]+>");
 
+  private static final Pattern HEADER_IN_TEXT =
+      Pattern.compile("^[> ]*Message-I[dD]:\\s*<[^<>\\s]+>", Pattern.MULTILINE);
+
   private RelatedIds() {}
 
   static List<String> of(InboundMail mail) {
@@ -21,6 +24,8 @@ final class RelatedIds {
     List<String> references = new ArrayList<>(ids(mail.header("references")));
     Collections.reverse(references);
     found.addAll(references);
+    // A return in prose brings the message back as text.
+    HEADER_IN_TEXT.matcher(mail.said()).results().forEach(m -> found.addAll(ids(m.group())));
     return List.copyOf(found);
   }
 

@@ -14,15 +14,24 @@ public sealed interface SortedMail {
   /**
    * The mail came back.
    *
-   * @param forGood whether the address will never work
-   * @param address the address that failed
+   * @param forGood whether the first address will never work
+   * @param addresses those that failed, one at least
    * @param code the enhanced status code (RFC 3463), for example 5.1.1; empty when none was given
    * @param why what the mail server said, one line
    */
-  record Returned(boolean forGood, String address, String code, String why) implements SortedMail {}
+  record Returned(boolean forGood, List<String> addresses, String code, String why)
+      implements SortedMail {
+    public Returned {
+      addresses = List.copyOf(addresses);
+    }
+  }
 
   /** The mail server still tries; nothing is decided. */
-  record Delayed(String address) implements SortedMail {}
+  record Delayed(List<String> addresses) implements SortedMail {
+    public Delayed {
+      addresses = List.copyOf(addresses);
+    }
+  }
 
   /** The reader called it unwanted (RFC 5965). */
   record Complaint() implements SortedMail {}

@@ -43,7 +43,8 @@ public class MailFormsTest {
   public void aCodeSaysWhetherItIsForGood(String code, boolean forGood) {
     SortedMail sorted = MailSorter.sort(report(status("failed", code, "550 " + code + " no")));
     assertThat(sorted)
-        .isEqualTo(new SortedMail.Returned(forGood, "kei@far.test", code, "550 " + code + " no"));
+        .isEqualTo(
+            new SortedMail.Returned(forGood, List.of("kei@far.test"), code, "550 " + code + " no"));
   }
 
   @DataProvider
@@ -69,7 +70,7 @@ public class MailFormsTest {
         "Reporting-MTA: dns; mx\n\nOriginal-Recipient: rfc822; <kei@far.test>\n"
             + "Final-Recipient: rfc822; box17@inner.test\nAction: failed\nStatus: 5.1.1\n";
     SortedMail.Returned back = (SortedMail.Returned) MailSorter.sort(report(forwarded));
-    assertThat(back.address()).isEqualTo("kei@far.test");
+    assertThat(back.addresses()).containsExactly("kei@far.test");
   }
 
   @Test
@@ -79,7 +80,7 @@ public class MailFormsTest {
             + "Status: 4.4.1\n\nFinal-Recipient: rfc822; b@far.test\nAction: failed\n"
             + "Status: 5.1.1\n";
     SortedMail.Returned back = (SortedMail.Returned) MailSorter.sort(report(two));
-    assertThat(back.address()).isEqualTo("b@far.test");
+    assertThat(back.addresses()).containsExactly("b@far.test");
   }
 
   @Test
@@ -88,7 +89,7 @@ public class MailFormsTest {
         "REPORTING-MTA: dns; mx\r\n\r\nfinal-recipient: RFC822;\r\n kei@far.test\r\n"
             + "ACTION: Failed\r\nstatus: 5.1.1 (no such user)\r\n";
     assertThat(MailSorter.sort(report(odd)))
-        .isEqualTo(new SortedMail.Returned(true, "kei@far.test", "5.1.1", ""));
+        .isEqualTo(new SortedMail.Returned(true, List.of("kei@far.test"), "5.1.1", ""));
   }
 
   /** Headers of common practice that mark a mail as written by software. */
@@ -159,6 +160,6 @@ public class MailFormsTest {
       Map<String, String> headers, String type, String status, String feedback) {
     Map<String, List<String>> all = new HashMap<>();
     headers.forEach((name, value) -> all.put(name, List.of(value)));
-    return new InboundMail(all, type, status, feedback, Map.of(), "words");
+    return new InboundMail(all, type, status, feedback, Map.of(), "words", "words");
   }
 }

@@ -27,7 +27,7 @@ public class MailSorterTest {
     assertThat(MailSorter.sort(report(NO_SUCH_USER)))
         .isEqualTo(
             new SortedMail.Returned(
-                true, "gus@arkwright.example", "5.1.1", "550 5.1.1 no such user here"));
+                true, List.of("gus@arkwright.example"), "5.1.1", "550 5.1.1 no such user here"));
   }
 
   @Test
@@ -42,7 +42,7 @@ public class MailSorterTest {
     String delayed =
         NO_SUCH_USER.replace("Action: failed", "Action: delayed").replace("5.1.1", "4.4.1");
     assertThat(MailSorter.sort(report(delayed)))
-        .isEqualTo(new SortedMail.Delayed("gus@arkwright.example"));
+        .isEqualTo(new SortedMail.Delayed(List.of("gus@arkwright.example")));
   }
 
   @Test
@@ -108,6 +108,7 @@ public class MailSorterTest {
             null,
             null,
             Map.of("message-id", List.of("<c@q.example>")),
+            "",
             "");
     assertThat(SortedMail.related(mail))
         .containsExactly("<c@q.example>", "<b@q.example>", "<a@q.example>");
@@ -121,6 +122,6 @@ public class MailSorterTest {
       Map<String, String> headers, String type, String status, String text) {
     Map<String, List<String>> all = new HashMap<>();
     headers.forEach((name, value) -> all.put(name, List.of(value)));
-    return new InboundMail(all, type, status, null, Map.of(), text);
+    return new InboundMail(all, type, status, null, Map.of(), text, text);
   }
 }

@@ -1,0 +1,43 @@
+package app.jemble.mailing;
+
+import java.time.Instant;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface AnswerMapper {
+
+  /** An answer by hand, which is a mailing to one person. */
+  record NewAnswer(
+      String name,
+      String subject,
+      String body,
+      long topicId,
+      long senderId,
+      long personId,
+      long mailId,
+      Instant at,
+      Instant heldUntil) {}
+
+  @Select(
+      affectData = true,
+      value =
+          """
+          insert into mailing (name, subject, body, topic_id, sender_id, promotional,
+                               audience_picks, answers_mail, count_opens, count_clicks, state,
+                               created_at, created_by, released_at, held_until, due_at)
+          values (#{a.name}, #{a.subject}, #{a.body}, #{a.topicId}, #{a.senderId}, false,
+                  array[#{a.personId}::bigint], #{a.mailId}, false, false, 'released',
+                  #{a.at}, #{a.senderId}, #{a.at}, #{a.heldUntil}, #{a.heldUntil})
+          returning id
+          """)
+  long add(@Param("a") NewAnswer answer);
+
+  @Select("select exists (select from mailing where id = #{id} and answers_mail is not null)")
+  boolean isAnswer(long id);
+
+  @Delete("delete from mailing where id = #{id} and answers_mail is not null")
+  int remove(@Param("id") long id);
+}

@@ -1,0 +1,171 @@
+package app.jemble.mailing;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.core.message.PlainWords;
+import app.jemble.core.message.PublicToken;
+import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.Values;
+import app.jemble.core.response.ReplySubject;
+import app.jemble.outbox.NewMessage;
+import app.jemble.outbox.OutboxService;
+import app.jemble.people.PeopleService;
+import app.jemble.people.PersonRecord;
+import app.jemble.people.PersonValues;
+import app.jemble.workspace.Problem;
+import app.jemble.workspace.Workspace;
+import app.jemble.workspace.WorkspaceService;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Answers one person by hand: a mailing of a single message in the thread of theirs, without any
+ * looks or counting. It leaves by the outbox, as everything does.
+ */
+@Service
+public class AnswerService {
+
+  private static final int MOST_CHARACTERS = 100_000;
+
+  /**
+   * What is answered.
+   *
+   * @param address where the answer goes
+   * @param messageId the Message-ID of the mail, null when it has none
+   * @param token of the message of ours that it answered
+   * @param referenceIds what that message followed, oldest first
+   */
+  public record Answered(
+      long mailId,
+      long personId,
+      long topicId,
+      String address,
+      String messageId,
+      String subject,
+      String token,
+      List<String> referenceIds) {}
+
+  /** An answer that leaves in a moment and can be taken back till then. */
+  public record Held(long mailingId, Instant heldUntil) {}
+
+  private final AnswerMapper mapper;
+  private final MailingMapper mailings;
+  private final PeopleService people;
+  private final PersonValues personValues;
+  private final LetterService letters;
+  private final FrozenValues frozen;
+  private final OutboxService outbox;
+  private final WorkspaceService workspace;
+  private final AccountService accounts;
+  private final Clock clock;
+  private final SecureRandom random = new SecureRandom();
+
+  AnswerService(
+      AnswerMapper mapper,
+      MailingMapper mailings,
+      PeopleService people,
+      PersonValues personValues,
+      LetterService letters,
+      FrozenValues frozen,
+      OutboxService outbox,
+      WorkspaceService workspace,
+      AccountService accounts,
+      Clock clock) {
+    this.mapper = mapper;
+    this.mailings = mailings;
+    this.people = people;
+    this.personValues = personValues;
+    this.letters = letters;
+    this.frozen = frozen;
+    this.outbox = outbox;
+    this.workspace = workspace;
+    this.accounts = accounts;
+    this.clock = clock;
+  }
+
+  /** Puts an answer in the outbox, from the colleague who writes it. */
+  @Transactional
+  public Held answer(Answered to, String text) {
+    Account writer = accounts.currentWriter();
+    PersonRecord person = people.record(to.personId());
+    sound(to, text, person);
+    Workspace house = workspace.current();
+    Instant now = clock.instant();
+    Instant heldUntil = now.plus(house.hold());
+    long id =
+        mapper.add(
+            new AnswerMapper.NewAnswer(
+                "Answer to " + person.name(),
+                ReplySubject.answering(to.subject()).replace("{{", "{ {"),
+                PlainWords.toHtml(text),
+                to.topicId(),
+                writer.id(),
+                to.personId(),
+                to.mailId(),
+                now,
+                heldUntil));
+    outbox.enqueue(id, List.of(message(id, to, person, house, heldUntil)));
+    return new Held(id, heldUntil);
+  }
+
+  private static void sound(Answered to, String text, PersonRecord person) {
+    if (text == null || text.isBlank()) {
+      throw Problem.wrong("text", "Write something first.");
+    }
+    if (text.length() > MOST_CHARACTERS) {
+      throw Problem.wrong("text", "An answer has at most 100,000 characters.");
+    }
+    if (text.contains("{{")) {
+      throw Problem.wrong("text", "Two curly braces together begin a merge field; leave one out.");
+    }
+    if (person == null) {
+      throw Problem.conflict("This person is no longer on record; bring them back first.");
+    }
+    if (!EmailAddress.isValid(to.address())) {
+      throw Problem.conflict("The mail came from no address that can be answered.");
+    }
+  }
+
+  private NewMessage message(
+      long id, Answered to, PersonRecord person, Workspace house, Instant due) {
+    Letter letter = letters.of(mailings.find(id));
+    Set<String> fields = letter.fields(person.id());
+    Values values = letter.values(personValues.of(person, workspace.fields()));
+    String ours = "<" + to.token() + "@" + house.returnDomain() + ">";
+    ThreadPlace after = ThreadPlace.following(ours, to.referenceIds());
+    return new NewMessage(
+        person.id(),
+        to.address(),
+        person.name(),
+        token(house),
+        frozen.freeze(person, fields, values),
+        null,
+        to.messageId() == null ? after : ThreadPlace.following(to.messageId(), after.references()),
+        0,
+        due);
+  }
+
+  private String token(Workspace house) {
+    byte[] octets = new byte[16];
+    random.nextBytes(octets);
+    return PublicToken.of(octets, house.secret());
+  }
+
+  /** While it is held: as if it had never been written. */
+  @Transactional
+  public void takeBack(long mailingId) {
+    accounts.currentWriter();
+    Mailing answer = mailings.findLocked(mailingId);
+    if (answer == null || !mapper.isAnswer(mailingId)) {
+      throw Problem.notFound("There is no such answer any more.");
+    }
+    outbox.removeHeld(mailingId);
+    mapper.remove(mailingId);
+  }
+}

@@ -1,0 +1,189 @@
+package app.jemble.response;
+
+import app.jemble.core.response.ResponseKind;
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface ConversationMapper {
+
+  /** With whom, and about which mailing, a conversation is. */
+  record Head(
+      long messageId,
+      long personId,
+      String name,
+      String address,
+      long mailingId,
+      String mailing,
+      long senderId,
+      boolean isPrivate) {}
+
+  @Select(
+      """
+      select s.id as message_id, p.id as person_id, p.name, s.address, g.id as mailing_id,
+             g.name as mailing, g.sender_id, g.private as is_private
+      from message s
+      join person p on p.id = s.person_id
+      join mailing g on g.id = s.mailing_id
+      where s.id = #{message}
+      """)
+  Head head(long message);
+
+  /** The first message of the thread that a message stands in. */
+  @Select(
+      """
+      with recursive up (id, depth) as (
+        select #{message}::bigint, 0
+        union all
+        select coalesce(
+                 s.follows_id,
+                 (select r.message_id
+                  from mailing g
+                  join response r on r.mail_id = g.answers_mail
+                  where g.id = s.mailing_id
+                  limit 1)),
+               up.depth + 1
+        from up
+        join message s on s.id = up.id
+        where up.depth < 100
+      )
+      select id from up where id is not null order by depth desc limit 1
+      """)
+  long root(long message);
+
+  /** Every message of the thread that begins with one, those that answer its replies included. */
+  @Select(
+      """
+      with recursive down (id) as (
+        select #{root}::bigint
+        union
+        select next.id
+        from down
+        cross join lateral (
+          select id from message where follows_id = down.id
+          union all
+          select s.id
+          from response r
+          join mailing g on g.answers_mail = r.mail_id
+          join message s on s.mailing_id = g.id
+          where r.message_id = down.id
+        ) next
+      )
+      select id from down
+      """)
+  List<Long> thread(long root);
+
+  /** A message of ours, as it left. */
+  record Ours(
+      long id,
+      long mailingId,
+      String mailing,
+      String writer,
+      String subject,
+      String state,
+      Instant at,
+      byte[] mime) {}
+
+  @Select(
+      """
+      select s.id, g.id as mailing_id, g.name as mailing, a.name as writer,
+             coalesce(s.subject, g.subject) as subject, s.shown_state as state,
+             coalesce(s.sent_at, s.due_at) as at, c.mime
+      from message s
+      join mailing g on g.id = s.mailing_id
+      join account a on a.id = g.sender_id
+      left join message_copy c on c.message_id = s.id and s.state = 'sent'
+      where s.id = any(#{messages}) and s.state <> 'withdrawn'
+      """)
+  List<Ours> ours(@Param("messages") Long[] messages);
+
+  /** A mail that came in answer to one of the messages. */
+  record Theirs(
+      long mailId,
+      long messageId,
+      ResponseKind kind,
+      String sender,
+      String subject,
+      String words,
+      Instant at) {}
+
+  @Select(
+      """
+      select i.id as mail_id, r.message_id, r.kind, i.sender, i.subject, i.words, r.at
+      from response r
+      join inbound_mail i on i.id = r.mail_id
+      where r.message_id = any(#{messages})
+      """)
+  List<Theirs> theirs(@Param("messages") Long[] messages);
+
+  /** A sign that is no mail: opened, clicked, left. */
+  record Sign(ResponseKind kind, Instant at, String detail) {}
+
+  @Select(
+      """
+      select kind, min(at) as at, min(detail) as detail
+      from response
+      where message_id = any(#{messages}) and mail_id is null
+        and kind not in ('MACHINE_OPENED', 'MACHINE_CLICKED')
+      group by message_id, kind, detail
+      """)
+  List<Sign> signs(@Param("messages") Long[] messages);
+
+  /** The last mail of a person in a thread: what an answer answers. */
+  record Answerable(
+      long mailId,
+      String identity,
+      String sender,
+      String subject,
+      long messageId,
+      long personId,
+      long topicId,
+      List<String> referenceIds,
+      String token) {}
+
+  @Select(
+      """
+      select i.id as mail_id, i.identity, i.sender, i.subject, s.id as message_id, s.person_id,
+             g.topic_id, s.reference_ids, s.token
+      from response r
+      join inbound_mail i on i.id = r.mail_id
+      join message s on s.id = r.message_id
+      join mailing g on g.id = s.mailing_id
+      where i.id = #{mail}
+      limit 1
+      """)
+  Answerable answerable(long mail);
+
+  /** A response that a mail was taken for. */
+  record Taken(long id, long messageId, ResponseKind kind) {}
+
+  @Select("select id, message_id, kind from response where mail_id = #{mail} limit 1")
+  Taken taken(long mail);
+
+  @Update("update response set kind = #{kind} where id = #{id}")
+  int take(@Param("id") long id, @Param("kind") ResponseKind kind);
+
+  @Delete("delete from response where id = #{id}")
+  int forget(long id);
+
+  /** What filters ask of a message, after a response to it was changed or taken away. */
+  @Update(
+      """
+      update message s
+      set opened = r.kinds && '{OPENED,CLICKED,REPLIED}',
+          clicked = 'CLICKED' = any(r.kinds),
+          replied = 'REPLIED' = any(r.kinds),
+          returned = r.kinds && '{RETURNED_HARD,RETURNED_SOFT}',
+          has_left = 'LEFT' = any(r.kinds)
+      from (
+        select coalesce(array_agg(kind), '{}') as kinds from response where message_id = #{message}
+      ) r
+      where s.id = #{message}
+      """)
+  int recount(long message);
+}

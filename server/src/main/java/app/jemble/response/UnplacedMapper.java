@@ -1,0 +1,52 @@
+package app.jemble.response;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface UnplacedMapper {
+
+  /**
+   * A mail of which nobody knows yet what it answers.
+   *
+   * @param sortedAs what software took it for
+   */
+  record Unplaced(
+      long id, Instant at, String sender, String subject, String words, String sortedAs) {}
+
+  String SELECT =
+      """
+      select id, received_at as at, sender, subject, words, sorted_as
+      from inbound_mail
+      where placed_at is null
+      """;
+
+  @Select(SELECT + " order by received_at desc, id desc limit #{most}")
+  List<Unplaced> all(int most);
+
+  @Select(SELECT + " and id = #{id}")
+  Unplaced find(long id);
+
+  @Select("select count(*) from inbound_mail where placed_at is null")
+  long count();
+
+  /** A message that a mail may be about. */
+  record Candidate(
+      long messageId, long personId, String name, String address, String mailing, Instant sentAt) {}
+
+  @Select(
+      """
+      select s.id as message_id, p.id as person_id, p.name, s.address, g.name as mailing, s.sent_at
+      from message s
+      join person p on p.id = s.person_id
+      join mailing g on g.id = s.mailing_id
+      where lower(s.address) = any(#{addresses}) and s.sent_at is not null
+        and (not g.private or g.sender_id = #{who})
+      order by s.sent_at desc
+      limit 10
+      """)
+  List<Candidate> candidates(@Param("addresses") String[] addresses, @Param("who") long who);
+}

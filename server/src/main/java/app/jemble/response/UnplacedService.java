@@ -1,0 +1,112 @@
+package app.jemble.response;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.core.response.OwnWords;
+import app.jemble.core.response.ResponseKind;
+import app.jemble.response.UnplacedMapper.Candidate;
+import app.jemble.response.UnplacedMapper.Unplaced;
+import app.jemble.workspace.Problem;
+import java.time.Clock;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Mails nobody could place by software: for people to read, and to say what they are. */
+@Service
+class UnplacedService {
+
+  private static final int MOST = 200;
+  private static final int SNIPPET = 300;
+  private static final Pattern ADDRESS =
+      Pattern.compile("[^\\s<>\"'(),;:\\[\\]]+@[A-Za-z0-9.-]+[A-Za-z0-9]");
+
+  /** What a mail can be said to be. */
+  private static final Set<ResponseKind> SAID =
+      Set.of(
+          ResponseKind.REPLIED,
+          ResponseKind.AUTO_REPLIED,
+          ResponseKind.RETURNED_HARD,
+          ResponseKind.RETURNED_SOFT,
+          ResponseKind.COMPLAINED);
+
+  private final UnplacedMapper mapper;
+  private final InboundMapper inbound;
+  private final ResponseMapper responses;
+  private final ResponseService service;
+  private final AccountService accounts;
+  private final Clock clock;
+
+  UnplacedService(
+      UnplacedMapper mapper,
+      InboundMapper inbound,
+      ResponseMapper responses,
+      ResponseService service,
+      AccountService accounts,
+      Clock clock) {
+    this.mapper = mapper;
+    this.inbound = inbound;
+    this.responses = responses;
+    this.service = service;
+    this.accounts = accounts;
+    this.clock = clock;
+  }
+
+  /** The newest first. */
+  List<Unplaced> all() {
+    return mapper.all(MOST);
+  }
+
+  Unplaced found(long id) {
+    Unplaced mail = mapper.find(id);
+    if (mail == null) {
+      throw Problem.notFound("Somebody has placed this mail in the meantime.");
+    }
+    return mail;
+  }
+
+  /** Messages to whoever wrote it, or to addresses that it names, the last sent first. */
+  List<Candidate> candidates(Unplaced mail) {
+    String[] addresses =
+        ADDRESS
+            .matcher(mail.sender() + "\n" + mail.words())
+            .results()
+            .map(MatchResult::group)
+            .map(a -> a.toLowerCase(Locale.ROOT))
+            .distinct()
+            .limit(50)
+            .toArray(String[]::new);
+    return mapper.candidates(addresses, accounts.current().id());
+  }
+
+  /** It answers a message, or tells what became of it. */
+  @Transactional
+  void place(long id, long messageId, ResponseKind kind) {
+    Account who = accounts.currentWriter();
+    Unplaced mail = found(id);
+    if (kind == null || !SAID.contains(kind)) {
+      throw Problem.wrong(
+          "kind", "A mail is a reply, an automatic reply, a return or a complaint.");
+    }
+    ResponseMapper.Answered message = responses.byId(messageId);
+    if (message == null) {
+      throw Problem.notFound("There is no such message, or it has not left.");
+    }
+    String words = OwnWords.of(mail.words()).replaceAll("\\s+", " ");
+    service.note(
+        message, kind, words.length() > SNIPPET ? words.substring(0, SNIPPET) + "…" : words, id);
+    inbound.place(id, clock.instant(), who.id());
+  }
+
+  /** It answers nothing of ours. */
+  @Transactional
+  void putAside(long id) {
+    Account who = accounts.currentWriter();
+    found(id);
+    inbound.place(id, clock.instant(), who.id());
+  }
+}
