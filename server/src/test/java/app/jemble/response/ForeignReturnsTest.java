@@ -125,7 +125,7 @@ public class ForeignReturnsTest {
       }
     }
     System.out.println("foreign returns taken for replies: " + replies);
-    // An answer that is no return, two that software wrote in a person's name and words.
-    assertThat(replies).isSubsetOf("groupwise_03.txt", "qmail_08.txt", "simple_20.txt");
+    // An answer that is no return, and one that software wrote in a person's name and words.
+    assertThat(replies).isSubsetOf("groupwise_03.txt", "simple_20.txt");
   }
 }

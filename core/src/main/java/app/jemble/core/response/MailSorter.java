@@ -21,7 +21,7 @@ public final class MailSorter {
           Pattern.CASE_INSENSITIVE);
   private static final Pattern RETURNED_SUBJECT =
       Pattern.compile(
-          "^(?!re:|aw:|sv:|antw:).*(undeliver|unzustellbar|nicht zugestellt|returned mail|non-?delivery"
+          "^(?!re:|aw:|sv:|antw:|fwd?:|wg:|tr:).*(undeliver|unzustellbar|nicht zugestellt|returned mail|non-?delivery"
               + "|mail (delivery )?(failed|failure|error|could not)|rejected mail"
               + "|(delivery|message)[^:]{0,20}(fail|error|could not|not (be )?deliver|problem)"
               + "|failure (notice|delivery|notification)|not (be )?delivered)",
@@ -41,7 +41,8 @@ public final class MailSorter {
     }
     if (hasReturnedSubject(mail)) {
       SortedMail read = ProseReport.read(mail);
-      if (!(read instanceof SortedMail.UnreadReturn) || automaticSign(mail) != null) {
+      boolean bringsBack = !mail.original().isEmpty() || automaticSign(mail) != null;
+      if (bringsBack || !(read instanceof SortedMail.UnreadReturn)) {
         return read;
       }
     }
