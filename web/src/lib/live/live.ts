@@ -5,7 +5,16 @@ export const UNTOLD = 15_000;
 
 /** The questions whose answers change with a subject, by the first word of their keys. */
 const ASKED: Record<string, string[]> = {
-  outbox: ['outbox', 'outbox-tally', 'summary', 'run', 'counts', 'mailings', 'desk'],
+  outbox: [
+    'outbox',
+    'outbox-tally',
+    'summary',
+    'run',
+    'counts',
+    'mailings',
+    'desk',
+    'conversation'
+  ],
   responses: [
     'summary',
     'responses',
@@ -13,6 +22,8 @@ const ASKED: Record<string, string[]> = {
     'between',
     'between-all',
     'latest',
+    'conversation',
+    'unplaced',
     'counts',
     'desk'
   ],

@@ -34,7 +34,10 @@
           <span class="block break-words"
             ><a class="font-semibold hover:underline" href={`/people?person=${latest.personId}`}
               >{latest.name}</a
-            >{afterName(told(latest, mailingId === undefined))}</span
+            >{afterName(told(latest, mailingId === undefined))}{#if latest.kind === 'REPLIED'}
+              <a class="ms-1 text-kelp hover:underline" href={`/responses/with/${latest.messageId}`}
+                >read</a
+              >{/if}</span
           >
           <span class="line-clamp-2 text-[0.82rem] break-words text-soft">
             {lately(latest.at, session.zone)}{smallPrint(latest) ? ` · ${smallPrint(latest)}` : ''}

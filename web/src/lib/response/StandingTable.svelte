@@ -53,8 +53,12 @@
           {row.lastReply ? dayAndYear(row.lastReply, session.zone) : 'never'}
         </td>
         <td class={`${cell} text-right`}>
-          <a class="text-[0.93rem] text-kelp hover:underline" href={`/api/messages/${row.id}/eml`}
-            >as it left</a
+          <a class="text-[0.93rem] text-kelp hover:underline" href={`/responses/with/${row.id}`}
+            >conversation</a
+          >
+          <a
+            class="ms-3 text-[0.93rem] text-kelp hover:underline max-md:hidden"
+            href={`/api/messages/${row.id}/eml`}>as it left</a
           >
         </td>
       </tr>

@@ -1,10 +1,12 @@
 <script lang="ts">
+  import { goto } from '$app/navigation';
   import { UNTOLD } from '$lib/live/live';
   import { answer, api } from '$lib/api/client';
   import { dayAndYear } from '$lib/format/dates';
   import { count, percent } from '$lib/format/numbers';
   import JustNow from '$lib/response/JustNow.svelte';
   import { session } from '$lib/session/session.svelte';
+  import Act from '$lib/ui/Act.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
@@ -15,6 +17,13 @@
     refetchInterval: UNTOLD
   }));
 
+  const unplaced = createQuery(() => ({
+    queryKey: ['unplaced'],
+    queryFn: () => answer(api.GET('/api/mail/unplaced')),
+    refetchInterval: UNTOLD
+  }));
+  const toPlace = $derived(unplaced.data?.length ?? 0);
+
   const numbers = [
     { title: 'Replied', part: 'REPLIED', of: 'replied' },
     { title: 'Opened, no reply', part: 'OPENED', of: 'opened' },
@@ -23,10 +32,15 @@
   ] as const;
 </script>
 
-<PageHead
-  title="Responses"
-  words="What came back on each mailing. Every number opens its people."
-/>
+<PageHead title="Responses" words="What came back on each mailing. Every number opens its people.">
+  {#snippet actions()}
+    {#if toPlace}
+      <Act onclick={() => goto('/responses/unplaced')}
+        >{count(toPlace)} {toPlace === 1 ? 'mail' : 'mails'} to place</Act
+      >
+    {/if}
+  {/snippet}
+</PageHead>
 <div
   class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_316px] gap-3 max-lg:flex-none max-lg:grid-cols-1"
 >

@@ -21,7 +21,9 @@ interface LiveMapper {
                           from (select state, count(*) as messages
                                 from message where state <> 'sent' group by state) s), '')
              || (select trouble from mail_server) as outbox,
-             coalesce((select max(id)::text from response), '') as responses,
+             coalesce((select max(id)::text from response), '') || ' '
+             || coalesce((select max(id)::text from inbound_mail), '') || ' '
+             || (select count(*) from inbound_mail where placed_at is null) as responses,
              (select count(*) || ' ' || coalesce(sum(version), 0) || ' ' || count(paused_at)
               from mailing)
              || ' ' || (select coalesce(sum(ends - begins), 0) from mailing_release_lot) as mailings

@@ -39,6 +39,7 @@ class ConversationController {
       @Schema(nullable = true) PlainSign sign) {}
 
   /**
+   * @param answer whether it was written by hand to one mail, not with a mailing
    * @param text null while it has not left
    */
   record OurLetter(
@@ -48,6 +49,7 @@ class ConversationController {
       String writer,
       String subject,
       String state,
+      boolean answer,
       @Schema(nullable = true) String text) {}
 
   /**
@@ -115,6 +117,7 @@ class ConversationController {
                 o.writer(),
                 o.subject(),
                 o.state(),
+                o.answer(),
                 o.text()),
         t == null
             ? null

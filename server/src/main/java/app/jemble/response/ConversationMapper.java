@@ -78,7 +78,11 @@ interface ConversationMapper {
       """)
   List<Long> thread(long root);
 
-  /** A message of ours, as it left. */
+  /**
+   * A message of ours, as it left.
+   *
+   * @param answer whether it was written by hand to one mail
+   */
   record Ours(
       long id,
       long mailingId,
@@ -86,6 +90,7 @@ interface ConversationMapper {
       String writer,
       String subject,
       String state,
+      boolean answer,
       Instant at,
       byte[] mime) {}
 
@@ -93,6 +98,7 @@ interface ConversationMapper {
       """
       select s.id, g.id as mailing_id, g.name as mailing, a.name as writer,
              coalesce(s.subject, g.subject) as subject, s.shown_state as state,
+             g.answers_mail is not null as answer,
              coalesce(s.sent_at, s.due_at) as at, c.mime
       from message s
       join mailing g on g.id = s.mailing_id

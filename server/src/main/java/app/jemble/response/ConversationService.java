@@ -44,6 +44,7 @@ class ConversationService {
   record Step(Instant at, Letter ours, Mail theirs, Sign sign) {}
 
   /**
+   * @param answer whether it was written by hand to one mail
    * @param text null while it has not left
    */
   record Letter(
@@ -53,6 +54,7 @@ class ConversationService {
       String writer,
       String subject,
       String state,
+      boolean answer,
       String text) {}
 
   record Mail(
@@ -105,7 +107,14 @@ class ConversationService {
 
   private static Letter letter(Ours m) {
     return new Letter(
-        m.id(), m.mailingId(), m.mailing(), m.writer(), m.subject(), m.state(), text(m));
+        m.id(),
+        m.mailingId(),
+        m.mailing(),
+        m.writer(),
+        m.subject(),
+        m.state(),
+        m.answer(),
+        text(m));
   }
 
   private static String text(Ours message) {

@@ -1,0 +1,60 @@
+<script lang="ts">
+  import { answer, api } from '$lib/api/client';
+  import type { TheirMail } from '$lib/api/types';
+  import Act from '$lib/ui/Act.svelte';
+  import { notices } from '$lib/ui/notices.svelte';
+  import { writer } from './conversation';
+
+  interface Props {
+    to: TheirMail;
+    /** What was taken back, to be written on. */
+    text: string;
+    onsent: () => void;
+  }
+
+  let { to, text = $bindable(), onsent }: Props = $props();
+  let busy = $state(false);
+
+  async function send() {
+    if (busy || !text.trim()) return;
+    busy = true;
+    try {
+      await answer(
+        api.POST('/api/mail/{mailId}/answer', {
+          params: { path: { mailId: to.mailId } },
+          body: { text }
+        })
+      );
+      text = '';
+      onsent();
+    } catch (error) {
+      notices.fail(error);
+    } finally {
+      busy = false;
+    }
+  }
+</script>
+
+<form
+  class="flex flex-none flex-col gap-2 border-t border-line p-3"
+  onsubmit={(e) => {
+    e.preventDefault();
+    void send();
+  }}
+>
+  <label class="sr-only" for="answer">Answer to {writer(to.from)}</label>
+  <textarea
+    id="answer"
+    rows="4"
+    class="w-full rounded-lg border-line bg-card px-3 py-2 placeholder:text-soft"
+    placeholder={`Answer ${writer(to.from)}`}
+    bind:value={text}
+    onkeydown={(e) => {
+      if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) void send();
+    }}
+  ></textarea>
+  <p class="flex flex-wrap items-center gap-3 text-[0.87rem] text-soft">
+    <Act look="main" type="submit" disabled={busy || !text.trim()}>Answer</Act>
+    <span>It goes into the same thread, and can be taken back for a moment. Ctrl Enter sends.</span>
+  </p>
+</form>

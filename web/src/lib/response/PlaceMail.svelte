@@ -1,0 +1,108 @@
+<script lang="ts">
+  import { answer, api } from '$lib/api/client';
+  import type { PlaceKind, UnplacedMail } from '$lib/api/types';
+  import { dayAndTime } from '$lib/format/dates';
+  import { session } from '$lib/session/session.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import { notices } from '$lib/ui/notices.svelte';
+  import Panel from '$lib/ui/Panel.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+
+  interface Props {
+    mail: UnplacedMail;
+    ondone: () => void;
+  }
+
+  let { mail, ondone }: Props = $props();
+
+  const query = createQuery(() => ({
+    queryKey: ['unplaced', mail.id],
+    queryFn: () => answer(api.GET('/api/mail/unplaced/{id}', { params: { path: { id: mail.id } } }))
+  }));
+  const candidates = $derived(query.data?.candidates ?? []);
+  let picked = $state<number>();
+  const messageId = $derived(
+    candidates.find((c) => c.messageId === picked)?.messageId ?? candidates[0]?.messageId
+  );
+  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+
+  const kinds: { kind: PlaceKind; words: string }[] = [
+    { kind: 'REPLIED', words: 'Their reply' },
+    { kind: 'AUTO_REPLIED', words: 'Written by software' },
+    { kind: 'RETURNED_HARD', words: 'Came back for good' },
+    { kind: 'RETURNED_SOFT', words: 'Came back for now' }
+  ];
+
+  async function done(what: () => Promise<unknown>, words: string) {
+    try {
+      await what();
+      notices.say(words);
+      ondone();
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  function place(kind: PlaceKind) {
+    if (messageId === undefined) return;
+    const body = { messageId, kind };
+    const params = { path: { id: mail.id } };
+    void done(
+      () => answer(api.POST('/api/mail/unplaced/{id}/place', { params, body })),
+      'It stands with its message now.'
+    );
+  }
+
+  function putAside() {
+    const params = { path: { id: mail.id } };
+    void done(
+      () => answer(api.POST('/api/mail/unplaced/{id}/aside', { params })),
+      'Put aside; it answers nothing of ours.'
+    );
+  }
+</script>
+
+<Panel title={mail.subject || 'No subject'} scrolls>
+  {#snippet aside()}<span class="break-all">{mail.from}</span>{/snippet}
+  <div class="max-w-[44rem] px-4 py-3 break-words whitespace-pre-wrap">
+    {mail.words || 'It has no words.'}
+  </div>
+  {#if mayWrite}
+    <div class="border-t border-line px-4 py-3">
+      {#if candidates.length}
+        <fieldset class="flex flex-col gap-1">
+          <legend class="mb-1 font-semibold">It is about</legend>
+          {#each candidates as candidate (candidate.messageId)}
+            <label class="flex items-center gap-2">
+              <input
+                type="radio"
+                name="message"
+                class="border-line text-kelp"
+                checked={candidate.messageId === messageId}
+                onchange={() => (picked = candidate.messageId)}
+              />
+              <span
+                >“{candidate.mailing}” to {candidate.name},
+                <span class="text-soft">{dayAndTime(candidate.sentAt, session.zone)}</span></span
+              >
+            </label>
+          {/each}
+        </fieldset>
+        <div class="mt-3 flex flex-wrap gap-2">
+          {#each kinds as { kind, words } (kind)}
+            <Act look={kind === 'REPLIED' ? 'main' : 'plain'} onclick={() => place(kind)}
+              >{words}</Act
+            >
+          {/each}
+        </div>
+      {:else if query.isSuccess}
+        <p class="text-soft">
+          Nothing was sent to whoever wrote it, nor to any address that stands in it.
+        </p>
+      {/if}
+      <p class="mt-3">
+        <Act look="quiet" onclick={putAside}>It answers nothing of ours</Act>
+      </p>
+    </div>
+  {/if}
+</Panel>

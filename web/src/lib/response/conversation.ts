@@ -1,0 +1,45 @@
+import { answer, api } from '$lib/api/client';
+import type { Conversation, ConversationStep, TheirMail } from '$lib/api/types';
+
+/** What a person can say that a mail is, as a choice to press. */
+export const readings = [
+  { what: 'REPLY', words: 'a reply', kind: 'REPLIED' },
+  { what: 'AUTO_REPLY', words: 'written by software', kind: 'AUTO_REPLIED' },
+  { what: 'NOT_AN_ANSWER', words: 'not an answer to this', kind: null }
+] as const;
+
+export type Reading = (typeof readings)[number]['what'];
+
+/** The mail that an answer would answer: the last one that a person wrote. */
+export function toAnswer(steps: ConversationStep[]): TheirMail | null {
+  const mails = steps.map((s) => s.theirs).filter((t) => t !== null);
+  return mails.findLast((t) => t.kind === 'REPLIED') ?? mails.at(-1) ?? null;
+}
+
+/** The steps that are mail; the others are signs of reading. */
+export function letters(conversation: Conversation): ConversationStep[] {
+  return conversation.steps.filter((s) => s.sign === null);
+}
+
+export function signs(conversation: Conversation): ConversationStep[] {
+  return conversation.steps.filter((s) => s.sign !== null);
+}
+
+/** The name out of "Bea Okonjo <bea@okonjo.example>", else the address. */
+export function writer(from: string): string {
+  const name = from
+    .replace(/<[^>]*>/, '')
+    .replaceAll('"', '')
+    .trim();
+  return name || from.replace(/[<>]/g, '');
+}
+
+export function conversationQuery(message: number) {
+  return {
+    queryKey: ['conversation', message],
+    queryFn: () =>
+      answer(
+        api.GET('/api/conversations/{messageId}', { params: { path: { messageId: message } } })
+      )
+  };
+}

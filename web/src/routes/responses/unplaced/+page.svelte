@@ -1,0 +1,63 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { answer, api } from '$lib/api/client';
+  import type { UnplacedMail } from '$lib/api/types';
+  import { lately } from '$lib/format/dates';
+  import { UNTOLD } from '$lib/live/live';
+  import { writer } from '$lib/response/conversation';
+  import PlaceMail from '$lib/response/PlaceMail.svelte';
+  import { session } from '$lib/session/session.svelte';
+  import PageHead from '$lib/ui/PageHead.svelte';
+  import Panel from '$lib/ui/Panel.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+
+  const query = createQuery(() => ({
+    queryKey: ['unplaced'],
+    queryFn: () => answer(api.GET('/api/mail/unplaced')),
+    refetchInterval: UNTOLD
+  }));
+  const chosen = $derived(
+    query.data?.find((m) => m.id === Number(page.url.searchParams.get('mail'))) ?? query.data?.[0]
+  );
+
+  function looksLike(mail: UnplacedMail): string {
+    if (mail.sortedAs === 'Reply') return 'looks like a reply';
+    if (mail.sortedAs === 'Complaint') return 'a complaint';
+    return mail.sortedAs === 'Returned' ? 'came back' : 'a report in unknown words';
+  }
+</script>
+
+<PageHead title="Mail to place" words="Software could not tell what it answers; you can." />
+{#if query.error}
+  <Trouble error={query.error} onretry={() => query.refetch()} />
+{:else if query.data && !chosen}
+  <p class="panel p-6 text-soft">Nothing to place. Whatever came in is where it belongs.</p>
+{:else if query.data && chosen}
+  <div
+    class="grid min-h-0 flex-1 grid-cols-[340px_minmax(0,1fr)] gap-3 max-lg:flex-none max-lg:grid-cols-1"
+  >
+    <Panel title="Waiting" scrolls>
+      <ul>
+        {#each query.data as mail (mail.id)}
+          <li class="border-b border-line-soft">
+            <button
+              type="button"
+              class={`w-full px-3.5 py-2 text-left hover:bg-kelp-pale ${mail.id === chosen.id ? 'bg-kelp-pale' : ''}`}
+              aria-pressed={mail.id === chosen.id}
+              onclick={() => goto(`?mail=${mail.id}`, { replaceState: true, keepFocus: true })}
+            >
+              <span class="block truncate font-semibold">{writer(mail.from)}</span>
+              <span class="block truncate">{mail.subject || 'No subject'}</span>
+              <span class="block text-[0.82rem] text-soft">
+                {lately(mail.at, session.zone)} · {looksLike(mail)}
+              </span>
+            </button>
+          </li>
+        {/each}
+      </ul>
+    </Panel>
+    <PlaceMail mail={chosen} ondone={() => query.refetch()} />
+  </div>
+{/if}
