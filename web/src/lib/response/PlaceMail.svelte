@@ -6,7 +6,7 @@
   import Act from '$lib/ui/Act.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import Panel from '$lib/ui/Panel.svelte';
-  import { createQuery } from '@tanstack/svelte-query';
+  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
 
   interface Props {
     mail: UnplacedMail;
@@ -15,9 +15,14 @@
 
   let { mail, ondone }: Props = $props();
 
+  let find = $state('');
   const query = createQuery(() => ({
-    queryKey: ['unplaced', mail.id],
-    queryFn: () => answer(api.GET('/api/mail/unplaced/{id}', { params: { path: { id: mail.id } } }))
+    queryKey: ['unplaced', mail.id, find],
+    queryFn: () =>
+      answer(
+        api.GET('/api/mail/unplaced/{id}', { params: { path: { id: mail.id }, query: { find } } })
+      ),
+    placeholderData: keepPreviousData
   }));
   const candidates = $derived(query.data?.candidates ?? []);
   let picked = $state<number>();
@@ -69,6 +74,15 @@
   </div>
   {#if mayWrite}
     <div class="border-t border-line px-4 py-3">
+      <label class="mb-3 flex flex-wrap items-center gap-2">
+        Look for somebody else
+        <input
+          type="search"
+          class="w-64 rounded-lg border-line bg-card px-3 py-1.5 placeholder:text-soft"
+          placeholder="Name or address"
+          bind:value={find}
+        />
+      </label>
       {#if candidates.length}
         <fieldset class="flex flex-col gap-1">
           <legend class="mb-1 font-semibold">It is about</legend>
@@ -97,7 +111,9 @@
         </div>
       {:else if query.isSuccess}
         <p class="text-soft">
-          Nothing was sent to whoever wrote it, nor to any address that stands in it.
+          {find
+            ? 'Nothing was sent to anybody of that name or address.'
+            : 'Nothing was sent to whoever wrote it, nor to any address that stands in it.'}
         </p>
       {/if}
       <p class="mt-3">

@@ -40,6 +40,18 @@ public class EverydayTest extends BrowserTest {
     assertThat(tab.getByText(Pattern.compile("Proof 1 of"))).isVisible();
   }
 
+  private long messageWithReply() {
+    return sql.sql(
+            """
+            select max(r.message_id)
+            from response r
+            join inbound_mail i on i.id = r.mail_id
+            where r.kind = 'REPLIED'
+            """)
+        .query(Long.class)
+        .single();
+  }
+
   /** Every screen with something on it. */
   private List<String> screens() {
     return List.of(
@@ -51,6 +63,8 @@ public class EverydayTest extends BrowserTest {
         "/outbox",
         "/responses",
         "/responses/6",
+        "/responses/with/" + messageWithReply(),
+        "/responses/unplaced",
         "/people/40",
         "/people/import",
         "/tasks",
@@ -64,6 +78,48 @@ public class EverydayTest extends BrowserTest {
 
   private Locator subject(Page tab) {
     return tab.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Subject"));
+  }
+
+  @Test
+  public void aReplyIsReadAnsweredTakenBackAndAnsweredAgain() {
+    signIn("orla");
+    sql.sql("update workspace set hold_seconds = 30").update();
+    page.navigate(home + "/responses/with/" + messageWithReply());
+    Locator box = page.getByPlaceholder(Pattern.compile("^Answer "));
+    box.fill("Too soon");
+    page.keyboard().press("Control+Enter");
+    assertThat(page.getByText(Pattern.compile("Leaves in \\d+ s"))).isVisible();
+    button("Take back").click();
+    assertThat(page.getByText(Pattern.compile("Leaves in"))).hasCount(0);
+    sql.sql("update workspace set hold_seconds = 0").update();
+    box.fill("Nine o'clock, by the crane.");
+    page.getByRole(AriaRole.BUTTON, named("Answer").setExact(true)).click();
+    assertThat(page.getByLabel("Letters").getByText("Nine o'clock, by the crane.")).isVisible();
+    assertThat(box).hasValue("");
+    button("written by software").last().click();
+    assertThat(page.locator("b", new Page.LocatorOptions().setHasText("written by software")))
+        .isVisible();
+    assertNoComplaints();
+  }
+
+  @Test
+  public void mailNobodyCouldPlaceIsPlacedOrPutAside() {
+    signIn("orla");
+    page.navigate(home + "/responses");
+    button("2 mails to place").click();
+    page.getByText("The talk on knots").first().click();
+    String name =
+        sql.sql(
+                "select p.name from message s join person p on p.id = s.person_id where s.sent_at is not null limit 1")
+            .query(String.class)
+            .single();
+    page.getByPlaceholder("Name or address").fill(name);
+    page.getByText("to " + name).first().waitFor();
+    button("Their reply").click();
+    assertThat(page.getByText("It stands with its message now.")).isVisible();
+    button("It answers nothing of ours").click();
+    assertThat(page.getByText("Nothing to place.")).isVisible();
+    assertNoComplaints();
   }
 
   @Test

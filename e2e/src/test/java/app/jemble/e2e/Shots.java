@@ -53,8 +53,17 @@ public class Shots extends BrowserTest {
     shoot("outbox");
     page.navigate(home + "/responses/" + id("Course places, autumn"));
     shoot("responses");
+    page.navigate(home + "/responses/with/" + messageWithReply());
+    shoot("conversation");
     dark();
     narrow();
+  }
+
+  private long messageWithReply() {
+    return sql.sql(
+            "select max(message_id) from response where kind = 'REPLIED' and mail_id is not null")
+        .query(Long.class)
+        .single();
   }
 
   private void filterPeople() {

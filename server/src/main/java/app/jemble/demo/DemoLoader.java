@@ -44,6 +44,7 @@ class DemoLoader implements ApplicationRunner {
   private final DemoMailings mailings;
   private final DemoOpenEnds openEnds;
   private final DemoAround around;
+  private final DemoReplies replies;
   private final DataSource database;
   private final JdbcClient sql;
   private final Clock clock;
@@ -55,6 +56,7 @@ class DemoLoader implements ApplicationRunner {
       DemoMailings mailings,
       DemoOpenEnds openEnds,
       DemoAround around,
+      DemoReplies replies,
       DataSource database,
       JdbcClient sql,
       Clock clock) {
@@ -64,6 +66,7 @@ class DemoLoader implements ApplicationRunner {
     this.mailings = mailings;
     this.openEnds = openEnds;
     this.around = around;
+    this.replies = replies;
     this.database = database;
     this.sql = sql;
     this.clock = clock;
@@ -82,6 +85,7 @@ class DemoLoader implements ApplicationRunner {
     addTemplates();
     addPastMailings();
     openEnds.add();
+    replies.add();
     // Their senders know of the past ones.
     sql.sql(
             """

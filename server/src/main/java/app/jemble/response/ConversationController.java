@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -151,11 +152,11 @@ class ConversationController {
   }
 
   @GetMapping("/mail/unplaced/{id}")
-  ToPlace toPlace(@PathVariable long id) {
+  ToPlace toPlace(@PathVariable long id, @RequestParam(required = false) String find) {
     UnplacedMapper.Unplaced mail = unplaced.found(id);
     return new ToPlace(
         unplacedMail(mail),
-        unplaced.candidates(mail).stream()
+        unplaced.candidates(mail, find).stream()
             .map(
                 c ->
                     new PlaceCandidate(

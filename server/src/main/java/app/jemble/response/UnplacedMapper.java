@@ -37,16 +37,34 @@ interface UnplacedMapper {
   record Candidate(
       long messageId, long personId, String name, String address, String mailing, Instant sentAt) {}
 
-  @Select(
+  String CANDIDATES =
       """
       select s.id as message_id, p.id as person_id, p.name, s.address, g.name as mailing, s.sent_at
       from message s
       join person p on p.id = s.person_id
       join mailing g on g.id = s.mailing_id
-      where lower(s.address) = any(#{addresses}) and s.sent_at is not null
-        and (not g.private or g.sender_id = #{who})
-      order by s.sent_at desc
-      limit 10
-      """)
+      where s.sent_at is not null and (not g.private or g.sender_id = #{who})
+      """;
+
+  @Select(
+      CANDIDATES
+          + """
+            and lower(s.address) = any(#{addresses})
+            order by s.sent_at desc
+            limit 10
+            """)
   List<Candidate> candidates(@Param("addresses") String[] addresses, @Param("who") long who);
+
+  /** Messages to people whose name begins so, or who have that address. */
+  @Select(
+      CANDIDATES
+          + """
+            and p.id in (
+              select id from person
+              where starts_with(name_key, fold(#{words})) or email_key = lower(#{words})
+              limit 100)
+            order by s.sent_at desc
+            limit 10
+            """)
+  List<Candidate> found(@Param("words") String words, @Param("who") long who);
 }

@@ -69,8 +69,15 @@ class UnplacedService {
     return mail;
   }
 
-  /** Messages to whoever wrote it, or to addresses that it names, the last sent first. */
-  List<Candidate> candidates(Unplaced mail) {
+  /**
+   * Messages to whoever wrote it, or to addresses that it names, the last sent first.
+   *
+   * @param find the beginning of a name, or an address, to look for instead; or null
+   */
+  List<Candidate> candidates(Unplaced mail, String find) {
+    if (find != null && !find.isBlank()) {
+      return mapper.found(find.strip(), accounts.current().id());
+    }
     String[] addresses =
         ADDRESS
             .matcher(mail.sender() + "\n" + mail.words())

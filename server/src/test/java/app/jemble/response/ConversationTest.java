@@ -32,6 +32,7 @@ public class ConversationTest extends ServerTest {
   public void signIn() {
     api.signIn("orla", "lowen-quay");
     inbound = application.getBean(InboundService.class);
+    placeAll();
   }
 
   @AfterMethod
@@ -136,6 +137,10 @@ public class ConversationTest extends ServerTest {
     assertThat(unplaced()).containsExactly(mail);
     JsonNode candidates = api.get("/api/mail/unplaced/" + mail).json().get("candidates");
     assertThat(candidates.get(0).get("messageId").asLong()).isEqualTo(right.message());
+    JsonNode found = api.get("/api/mail/unplaced/" + mail + "?find=bea%20wro").json();
+    assertThat(found.get("candidates").get(0).get("messageId").asLong())
+        .as("found by name")
+        .isEqualTo(wrong.message());
     Map<String, Object> place = Map.of("messageId", right.message(), "kind", "REPLIED");
     assertThat(api.post("/api/mail/unplaced/" + mail + "/place", place).status()).isEqualTo(204);
     assertThat(messageValue(right.mailing(), right.person(), "standing")).isEqualTo("REPLIED");
