@@ -32,7 +32,7 @@
       <th scope="col" class={head}>Name</th>
       <th scope="col" class={head}>State</th>
       <th scope="col" class={`${head} max-md:hidden`}>Sent, their time</th>
-      <th scope="col" class={`${head} max-md:hidden`}>Last reply to anything</th>
+      <th scope="col" class={`${head} max-md:hidden`}>Last reply</th>
       <th scope="col" class={head}><span class="sr-only">Message</span></th>
     </tr>
   </thead>

@@ -55,12 +55,6 @@
     (v) => (sending.serviceCap = read(v, sending.serviceCap)),
     'no limit'
   )}
-  {@render cap(
-    'Days between two mailings to one person',
-    sending.restDays,
-    (v) => (sending.restDays = read(v, sending.restDays) ?? 0),
-    '0'
-  )}
   <h3 class="mt-2 text-[0.95rem] font-bold">By role</h3>
   {#each roles as { role, words } (role)}
     {@render cap(
@@ -79,4 +73,11 @@
       'as the role'
     )}
   {/each}
+  <h3 class="mt-2 text-[0.95rem] font-bold">Between mailings</h3>
+  {@render cap(
+    'Days people are left alone',
+    sending.restDays,
+    (v) => (sending.restDays = read(v, sending.restDays) ?? 0),
+    '0'
+  )}
 </fieldset>
