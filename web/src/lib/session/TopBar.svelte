@@ -112,6 +112,11 @@
           >
           <a
             class="block pt-1 text-kelp hover:underline"
+            href="/settings/counting"
+            onclick={() => (menu = false)}>Counting responses</a
+          >
+          <a
+            class="block pt-1 text-kelp hover:underline"
             href="/settings/fields"
             onclick={() => (menu = false)}>Fields of this workspace</a
           >

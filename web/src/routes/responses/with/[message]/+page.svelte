@@ -57,7 +57,10 @@
 {#if query.error}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if conversation}
-  <PageHead title={conversation.name} words={`about “${conversation.mailing}”`}>
+  <PageHead
+    title={conversation.name}
+    words={`${conversation.address}, about “${conversation.mailing}”`}
+  >
     {#snippet actions()}
       <Act onclick={() => goto(`/people/${conversation.personId}`)}>The person</Act>
       <Act onclick={() => goto(`/responses/${conversation.mailingId}`)}>All responses</Act>
@@ -79,7 +82,6 @@
       {/if}
     </section>
     <Panel title="Signs of reading" scrolls>
-      {#snippet aside()}{conversation.address}{/snippet}
       <ul>
         {#each signs(conversation) as step (`${step.at} ${step.sign?.kind} ${step.sign?.detail}`)}
           {#if step.sign}

@@ -73,6 +73,7 @@ public class EverydayTest extends BrowserTest {
         "/lists",
         "/settings/fields",
         "/settings/sending",
+        "/settings/counting",
         "/mailings/" + draftId());
   }
 

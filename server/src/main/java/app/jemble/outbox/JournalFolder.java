@@ -31,7 +31,7 @@ class JournalFolder {
 
   @Autowired
   JournalFolder(JembleSettings settings, WorkspaceService workspace) {
-    this(Path.of(settings.outbox().journal()), () -> workspace.current().secret());
+    this(Path.of(settings.outbox().journal()), workspace::secret);
   }
 
   /**

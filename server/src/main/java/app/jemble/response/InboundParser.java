@@ -36,6 +36,7 @@ final class InboundParser {
   private static final Session SESSION = Session.getInstance(new Properties());
   private static final int MOST_TEXT = 100_000;
   private static final int DEEPEST = 10;
+  private static final int LONGEST_HEADER = 10_000;
 
   private String deliveryStatus;
   private String feedbackReport;
@@ -99,10 +100,16 @@ final class InboundParser {
     } else if (part.isMimeType("text/html")) {
       String inHtml = text(part);
       html = html == null ? inHtml : html;
-      said.append(PlainText.fromHtml(inHtml)).append("\n\n");
+      say(PlainText.fromHtml(inHtml));
     } else if (part.isMimeType("text/*")) {
       String words = text(part);
       plain = plain == null ? words : plain;
+      say(words);
+    }
+  }
+
+  private void say(String words) {
+    if (said.length() < MOST_TEXT) {
       said.append(words).append("\n\n");
     }
   }
@@ -140,7 +147,11 @@ final class InboundParser {
   }
 
   private static String decoded(String value) {
-    String unfolded = MimeUtility.unfold(value == null ? "" : value).replace('\0', ' ');
+    String given = value == null ? "" : value;
+    String unfolded =
+        MimeUtility.unfold(
+                given.length() > LONGEST_HEADER ? given.substring(0, LONGEST_HEADER) : given)
+            .replace('\0', ' ');
     try {
       return MimeUtility.decodeText(unfolded);
     } catch (UnsupportedEncodingException unknownCharset) {

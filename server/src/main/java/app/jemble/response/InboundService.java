@@ -39,6 +39,8 @@ class InboundService {
    */
   private static final Duration RETURNS_WITHIN = Duration.ofDays(7);
 
+  private static final Duration COMPLAINTS_WITHIN = Duration.ofDays(30);
+
   private final InboundMapper mapper;
   private final ResponseMapper responses;
   private final ResponseService service;
@@ -113,6 +115,10 @@ class InboundService {
       if (message != null) {
         return message;
       }
+    }
+    if (sorted instanceof SortedMail.Complaint complaint && !complaint.addresses().isEmpty()) {
+      return responses.lastTo(
+          complaint.addresses().get(0), clock.instant().minus(COMPLAINTS_WITHIN));
     }
     if (sorted instanceof SortedMail.Returned back) {
       return responses.lastTo(back.addresses().get(0), clock.instant().minus(RETURNS_WITHIN));

@@ -5,6 +5,7 @@ import app.jemble.core.merge.Place;
 import app.jemble.core.message.PublicToken;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
 import java.util.Base64;
 import org.springframework.http.CacheControl;
@@ -40,9 +41,10 @@ class MarkController {
   @GetMapping("/o/{token}.gif")
   ResponseEntity<byte[]> mark(
       @PathVariable String token,
-      @RequestHeader(value = "User-Agent", required = false) String agent) {
+      @RequestHeader(value = "User-Agent", required = false) String agent,
+      HttpServletRequest request) {
     if (isGenuine(token)) {
-      responses.opened(token, agent);
+      responses.opened(token, agent, request.getRemoteAddr());
     }
     return ResponseEntity.ok()
         .cacheControl(CacheControl.noStore())
@@ -54,12 +56,13 @@ class MarkController {
   ResponseEntity<String> link(
       @PathVariable String token,
       @PathVariable int link,
-      @RequestHeader(value = "User-Agent", required = false) String agent) {
+      @RequestHeader(value = "User-Agent", required = false) String agent,
+      HttpServletRequest request) {
     if (!isGenuine(token)) {
       return unknown();
     }
     return responses
-        .clicked(token, link, agent)
+        .clicked(token, link, agent, request.getRemoteAddr())
         .map(
             target ->
                 ResponseEntity.status(HttpStatus.FOUND)
@@ -91,7 +94,7 @@ class MarkController {
   }
 
   private boolean isGenuine(String token) {
-    return PublicToken.isGenuine(token, workspace.current().secret());
+    return PublicToken.isGenuine(token, workspace.secret());
   }
 
   private static ResponseEntity<String> unknown() {

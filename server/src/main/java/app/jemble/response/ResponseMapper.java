@@ -106,7 +106,7 @@ interface ResponseMapper {
       set standing = #{standing},
           state = case when state = 'in_doubt' then 'sent' else state end,
           sent_at = case when state = 'in_doubt' then first_try_at else sent_at end
-      where id = #{id}
+      where id = #{id} and (standing <> #{standing} or state = 'in_doubt')
       """)
   int stand(@Param("id") long id, @Param("standing") String standing);
 

@@ -5,7 +5,6 @@ import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.Standing;
 import app.jemble.people.PeopleService;
 import app.jemble.response.ResponseMapper.Answered;
-import app.jemble.workspace.JembleSettings;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -25,30 +24,30 @@ class ResponseService {
 
   private final ResponseMapper mapper;
   private final PeopleService people;
-  private final JembleSettings settings;
+  private final CountingService counting;
   private final Clock clock;
 
   ResponseService(
-      ResponseMapper mapper, PeopleService people, JembleSettings settings, Clock clock) {
+      ResponseMapper mapper, PeopleService people, CountingService counting, Clock clock) {
     this.mapper = mapper;
     this.people = people;
-    this.settings = settings;
+    this.counting = counting;
     this.clock = clock;
   }
 
   /** The open mark was fetched. */
   @Transactional
-  void opened(String token, String agent) {
+  void opened(String token, String agent, String address) {
     Answered message = mapper.byToken(token);
     if (message != null) {
-      boolean machine = isMachine(message, agent);
+      boolean machine = isMachine(message, agent, address);
       note(message, machine ? ResponseKind.MACHINE_OPENED : ResponseKind.OPENED, "", null);
     }
   }
 
   /** A link was followed; answers where it leads, or empty when it was not in the message. */
   @Transactional
-  Optional<String> clicked(String token, int link, String agent) {
+  Optional<String> clicked(String token, int link, String agent, String address) {
     Answered message = mapper.byToken(token);
     if (message == null || link < 0 || link >= message.links().size()) {
       return Optional.empty();
@@ -57,7 +56,7 @@ class ResponseService {
     if (target.isEmpty()) {
       return Optional.empty();
     }
-    boolean machine = isMachine(message, agent);
+    boolean machine = isMachine(message, agent, address);
     note(message, machine ? ResponseKind.MACHINE_CLICKED : ResponseKind.CLICKED, target, null);
     return Optional.of(target);
   }
@@ -108,8 +107,10 @@ class ResponseService {
     }
   }
 
-  private boolean isMachine(Answered message, String agent) {
+  private boolean isMachine(Answered message, String agent, String address) {
     return FetchJudge.isMachine(
-        message.handedOver(), clock.instant(), agent, settings.response().machineWithin());
+        message.handedOver(),
+        new FetchJudge.Fetch(clock.instant(), agent, address),
+        counting.rules());
   }
 }

@@ -49,6 +49,8 @@ public final class SortMail {
       line.put("why", back.why());
     } else if (sorted instanceof SortedMail.Delayed delayed) {
       delayed.addresses().forEach(line.putArray("addresses")::add);
+    } else if (sorted instanceof SortedMail.Complaint complaint) {
+      complaint.addresses().forEach(line.putArray("addresses")::add);
     } else if (sorted instanceof SortedMail.AutoReply auto) {
       line.put("why", auto.why());
     } else if (sorted instanceof SortedMail.UnreadReturn unread) {

@@ -22,8 +22,11 @@ class UnplacedService {
 
   private static final int MOST = 200;
   private static final int SNIPPET = 300;
+
+  /** From the begin of a word on, and never back: long words cost no more than short ones. */
   private static final Pattern ADDRESS =
-      Pattern.compile("[^\\s<>\"'(),;:\\[\\]]+@[A-Za-z0-9.-]+[A-Za-z0-9]");
+      Pattern.compile(
+          "(?<![^\\s<>\"'(),;:\\[\\]])[^\\s<>\"'(),;:\\[\\]@]++@[A-Za-z0-9.-]*[A-Za-z0-9]");
 
   /** What a mail can be said to be. */
   private static final Set<ResponseKind> SAID =

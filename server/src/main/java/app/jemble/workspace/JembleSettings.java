@@ -11,12 +11,10 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param smtp the mail server that messages leave through
  * @param imap the mailbox that replies and returns arrive in
  * @param outbox how the outbox works
- * @param response how responses are judged
  * @param clock how fast time passes
  */
 @ConfigurationProperties("jemble")
-public record JembleSettings(
-    String publicUrl, Smtp smtp, Imap imap, Outbox outbox, Response response, Time clock) {
+public record JembleSettings(String publicUrl, Smtp smtp, Imap imap, Outbox outbox, Time clock) {
 
   /** Whether a connection to a mail server is protected. */
   public enum Security {
@@ -72,11 +70,6 @@ public record JembleSettings(
    * @param journal the folder for the journals of hand-overs, of one machine
    */
   public record Outbox(Duration pollEvery, int batch, Duration lease, String journal) {}
-
-  /**
-   * @param machineWithin a fetch this soon after the hand-over was made by software
-   */
-  public record Response(Duration machineWithin) {}
 
   /**
    * @param speed how many seconds pass in one, for trying things out; 1 otherwise

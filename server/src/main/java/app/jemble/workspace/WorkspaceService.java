@@ -23,6 +23,7 @@ public class WorkspaceService {
 
   private final WorkspaceMapper mapper;
   private final SecureRandom random = new SecureRandom();
+  private volatile byte[] secret;
 
   WorkspaceService(WorkspaceMapper mapper) {
     this.mapper = mapper;
@@ -38,6 +39,16 @@ public class WorkspaceService {
         new Workspace(
             "New workspace", "", "Europe/London", "en-GB", "localhost.test", 30, null, null));
     return mapper.find();
+  }
+
+  /** What public tokens are sealed with; it never changes. */
+  public byte[] secret() {
+    byte[] known = secret;
+    if (known == null) {
+      known = current().secret();
+      secret = known;
+    }
+    return known;
   }
 
   /** Creates the workspace with a secret of its own, unless there is one. */

@@ -2,6 +2,7 @@ package app.jemble.response;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.Api;
 import app.jemble.ServerTest;
 import java.io.IOException;
 import java.net.URI;
@@ -10,6 +11,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
@@ -94,6 +96,38 @@ public class MarkTest extends ServerTest {
     assertThat(link.headers().firstValue("Location"))
         .contains("https://ternquay.example/news?a=1&b=2");
     assertThat(kinds(token)).containsExactly("OPENED", "CLICKED");
+  }
+
+  @Test
+  public void administratorsTuneWhatIsTakenForSoftware() {
+    Api wilma = new Api("http://127.0.0.1:" + port);
+    wilma.signIn("wilma", "lowen-quay");
+    Map<String, Object> rules =
+        Map.of("withinSeconds", 600, "agents", List.of("bot"), "ranges", List.of());
+    assertThat(api.put("/api/counting", rules).status()).as("not an administrator").isEqualTo(403);
+    assertThat(wilma.put("/api/counting", rules).status()).isEqualTo(200);
+    String slow = send("slow@mark.test");
+    clock.advance(Duration.ofMinutes(9));
+    ask("GET", "/o/" + slow + ".gif", READER);
+    clock.advance(Duration.ofMinutes(2));
+    ask("GET", "/l/" + slow + "/0", READER);
+    assertThat(kinds(slow)).containsExactly("MACHINE_OPENED", "CLICKED");
+
+    Map<String, Object> byAddress =
+        Map.of("withinSeconds", 0, "agents", List.of(), "ranges", List.of("127.0.0.0/8"));
+    wilma.put("/api/counting", byAddress);
+    String near = send("near@mark.test");
+    clock.advance(Duration.ofMinutes(5));
+    ask("GET", "/o/" + near + ".gif", READER);
+    assertThat(kinds(near)).containsExactly("MACHINE_OPENED");
+
+    Map<String, Object> wrong =
+        Map.of("withinSeconds", 5, "agents", List.of(), "ranges", List.of("mail.example"));
+    assertThat(wilma.put("/api/counting", wrong).status()).isEqualTo(422);
+    wilma.put(
+        "/api/counting",
+        Map.of("withinSeconds", 5, "agents", List.of("bot"), "ranges", List.of(" ")));
+    assertThat(api.get("/api/counting").json().get("ranges").isEmpty()).isTrue();
   }
 
   @Test

@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.MatchResult;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
@@ -31,7 +30,7 @@ final class ProseReport {
               + "(message|mail|header|lines|e-?mail)\\b|message (header|text|body)|(your|the) (original )?message"
               + " (follows|was|reads|is appended)|included is a copy|(the )?(header|body|text) of (the|your)).*$"
               + "|^(Received: |Return-Path: |X-\\S+: \\S|Message-I[dD]: <).*$",
-          Pattern.CASE_INSENSITIVE | Pattern.MULTILINE);
+          Pattern.CASE_INSENSITIVE);
 
   /** Lines whose addresses are of others than who failed. */
   private static final Pattern OF_OTHERS =
@@ -45,6 +44,8 @@ final class ProseReport {
       Pattern.compile(
           "^(mailer-daemon|postmaster|mdaemon|abuse|nobody|root)@", Pattern.CASE_INSENSITIVE);
 
+  private static final int MOST_LINES = 300;
+  private static final int LONGEST_LINE = 500;
   private static final int NEAR = 3;
   private static final int LONGEST_REASON = 300;
 
@@ -55,22 +56,32 @@ final class ProseReport {
 
   private ProseReport(InboundMail mail) {
     this.mail = mail;
-    this.lines = withoutOriginal(mail.said()).lines().map(String::strip).toList();
+    this.lines = human(mail.said());
   }
 
   static SortedMail read(InboundMail mail) {
     return new ProseReport(mail).read();
   }
 
-  private static String withoutOriginal(String said) {
-    Matcher begins = ORIGINAL_BEGINS.matcher(said);
-    while (begins.find()) {
+  /** What the server says itself, up to the message that it brings back. */
+  private static List<String> human(String said) {
+    List<String> human = new ArrayList<>();
+    boolean named = false;
+    for (String line : said.lines().limit(MOST_LINES).map(ProseReport::cut).toList()) {
       // What precedes it must have said something; some reports begin with such a line.
-      if (ADDRESS.matcher(said.substring(0, begins.start())).find()) {
-        return said.substring(0, begins.start());
+      if (named && ORIGINAL_BEGINS.matcher(line).matches()) {
+        break;
       }
+      named = named || ADDRESS.matcher(line).find();
+      human.add(line);
     }
-    return said;
+    return human;
+  }
+
+  /** No server says more in a line; patterns are not let loose on what somebody makes up. */
+  private static String cut(String line) {
+    String stripped = line.strip();
+    return stripped.length() > LONGEST_LINE ? stripped.substring(0, LONGEST_LINE) : stripped;
   }
 
   private SortedMail read() {
@@ -162,7 +173,7 @@ final class ProseReport {
   /** To whom the report itself went: whoever wrote the message. */
   private Set<String> ours() {
     Set<String> ours = new LinkedHashSet<>();
-    for (String header : List.of("to", "from", "delivered-to", "x-original-to", "return-path")) {
+    for (String header : List.of("to", "from", "return-path")) {
       named(mail.header(header)).forEach(a -> ours.add(a.toLowerCase(Locale.ROOT)));
     }
     return ours;

@@ -122,7 +122,7 @@ final class ReturnWords {
 
   private static final Pattern GIVEN_UP =
       Pattern.compile(
-          "giv(en|ing) up|gave up|permanent(ly)? (error|fail)|will not (be )?(retr|try)"
+          "\\b55\\d[ -]|(?<![\\d.])5\\.\\d{1,3}\\.\\d{1,3}(?![\\d.])|giv(en|ing) up|gave up|permanent(ly)? (error|fail)|will not (be )?(retr|try)"
               + "|no (further|more) (delivery )?attempts|(all|following) (delivery )?attempts? (have )?failed"
               + "|following (recipients|addresses)[^.\\n]* failed",
           Pattern.CASE_INSENSITIVE);

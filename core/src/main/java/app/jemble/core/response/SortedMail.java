@@ -33,8 +33,16 @@ public sealed interface SortedMail {
     }
   }
 
-  /** The reader called it unwanted (RFC 5965). */
-  record Complaint() implements SortedMail {}
+  /**
+   * The reader called it unwanted (RFC 5965).
+   *
+   * @param addresses of the readers, as far as the report names them; many leave them out
+   */
+  record Complaint(List<String> addresses) implements SortedMail {
+    public Complaint {
+      addresses = List.copyOf(addresses);
+    }
+  }
 
   /** A report of a form not known here: for a person to read, never a reply. */
   record UnreadReturn(String why) implements SortedMail {}

@@ -107,6 +107,10 @@ public class MailFormsTest {
       {"subject", "Out of office: Re: Spring"},
       {"subject", "Automatic reply: Spring"},
       {"subject", "Auto-Response"},
+      {"subject", "Abwesenheitsnotiz: Frühling"},
+      {"subject", "Réponse automatique : Printemps"},
+      {"subject", "Автоответ: весна"},
+      {"x-vacation", "yes"},
     };
   }
 
@@ -123,6 +127,12 @@ public class MailFormsTest {
       {Map.of("auto-submitted", "no", "subject", "Re: Spring")},
       {Map.of("subject", "I was out of the office yesterday, but yes")},
       {Map.of("precedence", "normal")},
+      {
+        Map.of(
+            "from", "Postmaster <postmaster@small.test>",
+            "subject", "Re: Spring",
+            "in-reply-to", "<a@ternquay.example>")
+      },
       {Map.of("return-path", "<bea@okonjo.example>")},
       {Map.of()},
     };
@@ -140,7 +150,30 @@ public class MailFormsTest {
     assertThat(
             MailSorter.sort(
                 mail(Map.of("from", "postmaster@far.test"), "multipart/report", null, feedback)))
-        .isEqualTo(new SortedMail.Complaint());
+        .isEqualTo(new SortedMail.Complaint(List.of()));
+  }
+
+  /** The shape of RFC 5965 appendix B.2, with our addresses. */
+  @Test
+  public void aComplaintNamesItsReaderWhereTheReportDoes() {
+    String feedback =
+        "Feedback-Type: abuse\nUser-Agent: Far/1.0\nVersion: 1\n"
+            + "Original-Rcpt-To: <bea@okonjo.example>\nRemoval-Recipient: bea@okonjo.example\n";
+    assertThat(MailSorter.sort(mail(Map.of(), "multipart/report", null, feedback)))
+        .isEqualTo(new SortedMail.Complaint(List.of("bea@okonjo.example")));
+  }
+
+  /** RFC 8098: such a report says that a message was shown. */
+  @Test
+  public void aReceiptOfReadingIsNoReturnAndNoReply() {
+    assertThat(
+            MailSorter.sort(
+                mail(
+                    Map.of("from", "Postmaster <postmaster@far.test>", "subject", "Read: Spring"),
+                    "multipart/report; report-type=disposition-notification",
+                    null,
+                    null)))
+        .isInstanceOf(SortedMail.AutoReply.class);
   }
 
   @Test

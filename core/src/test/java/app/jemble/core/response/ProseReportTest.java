@@ -200,4 +200,29 @@ public class ProseReportTest {
     assertThat(MailSorter.sort(mail(DAEMON, "Hm", "Something happened to your message.")))
         .isInstanceOf(SortedMail.UnreadReturn.class);
   }
+
+  /** What no server writes, but anybody can: patterns must not be led round in circles by it. */
+  @DataProvider
+  public Object[][] madeUp() {
+    return new Object[][] {
+      {"-", "<a@far.test>: user unknown"},
+      {" ", "user unknown"},
+      {"x", "@far.test unknown"},
+      {"a@", ""},
+      {"<a@b", ""},
+      {"user unknown ", ""},
+      {"could not be delivered to ", "a@far.test"},
+      {"\n", "a@far.test"},
+      {"<a@far.test>: user unknown\n", ""},
+    };
+  }
+
+  @Test(dataProvider = "madeUp", timeOut = 20_000)
+  public void madeUpWordsTakeNoLongerThanOthers(String again, String end) {
+    String said = again.repeat(200_000 / again.length()) + "\n" + end;
+    for (String subject : List.of("failure notice", "delivery ".repeat(10_000))) {
+      SortedMail sorted = MailSorter.sort(mail(DAEMON, subject, said));
+      assertThat(sorted).isNotInstanceOf(SortedMail.Reply.class);
+    }
+  }
 }

@@ -8,6 +8,7 @@ import app.jemble.core.followup.FollowUp;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -69,14 +70,61 @@ public class StandingTest {
       {3600, "SafeLinkScanner/2.0", true},
       {3600, "Examplebot (+https://bot.example)", true},
       {3600, "python-requests/2.31", true},
+      {3600, "Mozilla/5.0 (Linux; Bottle 3)", false},
       {3600, "Mozilla/5.0 (iPhone; CPU iPhone OS 17_0 like Mac OS X)", false},
     };
   }
 
   @Test(dataProvider = "fetches")
   public void tellsSoftwareFromPeople(int secondsAfter, String agent, boolean machine) {
-    assertThat(FetchJudge.isMachine(SENT, SENT.plusSeconds(secondsAfter), agent, TOO_SOON))
-        .isEqualTo(machine);
+    assertThat(isMachine(secondsAfter, agent, "198.51.100.7")).isEqualTo(machine);
+  }
+
+  private static boolean isMachine(int secondsAfter, String agent, String address) {
+    FetchRules rules =
+        new FetchRules(
+            TOO_SOON,
+            List.of("Bot", "scanner", "python"),
+            List.of(AddressRange.of("192.0.2.0/24").orElseThrow()));
+    return FetchJudge.isMachine(
+        SENT, new FetchJudge.Fetch(SENT.plusSeconds(secondsAfter), agent, address), rules);
+  }
+
+  @Test
+  public void aServiceThatNamesItselfAReaderIsKnownByWhereItFetchesFrom() {
+    assertThat(isMachine(3600, READER, "192.0.2.200")).isTrue();
+    assertThat(isMachine(3600, READER, "192.0.3.1")).isFalse();
+    assertThat(isMachine(3600, READER, null)).isFalse();
+  }
+
+  /** RFC 4632 section 3.1, RFC 4291 section 2.3; addresses for documentation. */
+  @DataProvider
+  public Object[][] ranges() {
+    return new Object[][] {
+      {"192.0.2.0/24", "192.0.2.255", true},
+      {"192.0.2.0/24", "192.0.3.0", false},
+      {"192.0.2.128/25", "192.0.2.127", false},
+      {"192.0.2.128/25", "192.0.2.128", true},
+      {"192.0.2.7", "192.0.2.7", true},
+      {"192.0.2.7", "192.0.2.8", false},
+      {"0.0.0.0/0", "203.0.113.9", true},
+      {"2001:db8::/32", "2001:db8:ffff::1", true},
+      {"2001:db8::/32", "2001:db9::1", false},
+      {"2001:db8::/32", "192.0.2.1", false},
+      {"192.0.2.0/24", "mail.example", false},
+    };
+  }
+
+  @Test(dataProvider = "ranges")
+  public void aRangeHoldsWhatBeginsWithItsBits(String range, String address, boolean holds) {
+    assertThat(AddressRange.of(range).orElseThrow().holds(address)).isEqualTo(holds);
+  }
+
+  @Test
+  public void whatIsNoRangeIsNotReadAsOne() {
+    for (String wrong : List.of("", "mail.example", "192.0.2.0/33", "::/129", "192.0.2/24", "/8")) {
+      assertThat(AddressRange.of(wrong)).as(wrong).isEmpty();
+    }
   }
 
   /**

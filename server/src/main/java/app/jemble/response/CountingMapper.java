@@ -1,0 +1,40 @@
+package app.jemble.response;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface CountingMapper {
+
+  /**
+   * By what signs a fetch is software's.
+   *
+   * @param withinSeconds up to so long after the hand-over
+   * @param agents words with which names in a User-Agent end
+   * @param ranges addresses it comes from, as 192.0.2.0/24
+   */
+  record Counting(int withinSeconds, List<String> agents, List<String> ranges) {}
+
+  @Select(
+      """
+      select machine_within_seconds as within_seconds, machine_agents as agents,
+             machine_ranges as ranges
+      from workspace
+      where id = 1
+      """)
+  Counting find();
+
+  @Update(
+      """
+      update workspace
+      set machine_within_seconds = #{within}, machine_agents = #{agents}, machine_ranges = #{ranges}
+      where id = 1
+      """)
+  int change(
+      @Param("within") int within,
+      @Param("agents") String[] agents,
+      @Param("ranges") String[] ranges);
+}

@@ -1,0 +1,98 @@
+package app.jemble.response;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.core.response.AddressRange;
+import app.jemble.core.response.FetchRules;
+import app.jemble.response.CountingMapper.Counting;
+import app.jemble.workspace.Problem;
+import app.jemble.workspace.WorkspaceService;
+import java.time.Duration;
+import java.util.List;
+import java.util.Objects;
+import org.springframework.stereotype.Service;
+
+/** By what signs a fetch is taken for software's; administrators tune them. */
+@Service
+class CountingService {
+
+  private static final long KNOWN_FOR_NANOS = 1_000_000_000;
+  private static final int LONGEST_WITHIN = 600;
+  private static final int MOST_WORDS = 200;
+  private static final int LONGEST_WORD = 100;
+
+  private final CountingMapper mapper;
+  private final WorkspaceService workspace;
+  private final AccountService accounts;
+  private FetchRules rules;
+  private long readAt;
+
+  CountingService(CountingMapper mapper, WorkspaceService workspace, AccountService accounts) {
+    this.mapper = mapper;
+    this.workspace = workspace;
+    this.accounts = accounts;
+  }
+
+  /** As they are now; read anew after a second, since marks are fetched by the thousand. */
+  synchronized FetchRules rules() {
+    if (rules == null || System.nanoTime() - readAt > KNOWN_FOR_NANOS) {
+      Counting counting = counting();
+      rules =
+          new FetchRules(
+              Duration.ofSeconds(counting.withinSeconds()),
+              counting.agents(),
+              counting.ranges().stream().flatMap(r -> AddressRange.of(r).stream()).toList());
+      readAt = System.nanoTime();
+    }
+    return rules;
+  }
+
+  Counting counting() {
+    workspace.current();
+    return mapper.find();
+  }
+
+  /** Holds for what is fetched from now on; what was counted stays as it was. */
+  Counting change(Counting wanted) {
+    if (accounts.currentWriter().role() != Account.Role.ADMINISTRATOR) {
+      throw Problem.forbidden("Only administrators change how responses are counted; ask one.");
+    }
+    if (wanted.withinSeconds() < 0 || wanted.withinSeconds() > LONGEST_WITHIN) {
+      throw Problem.wrong("withinSeconds", "Choose 0 to 600 seconds.");
+    }
+    Counting clean =
+        new Counting(wanted.withinSeconds(), words(wanted.agents()), words(wanted.ranges()));
+    clean.ranges().stream()
+        .filter(range -> AddressRange.of(range).isEmpty())
+        .findFirst()
+        .ifPresent(
+            range -> {
+              throw Problem.wrong(
+                  "ranges", "“%s” is no address or range, such as 192.0.2.0/24.".formatted(range));
+            });
+    mapper.change(
+        clean.withinSeconds(),
+        clean.agents().toArray(String[]::new),
+        clean.ranges().toArray(String[]::new));
+    synchronized (this) {
+      rules = null;
+    }
+    return mapper.find();
+  }
+
+  private static List<String> words(List<String> given) {
+    List<String> words =
+        given == null
+            ? List.of()
+            : given.stream()
+                .filter(Objects::nonNull)
+                .map(String::strip)
+                .filter(w -> !w.isEmpty())
+                .distinct()
+                .toList();
+    if (words.size() > MOST_WORDS || words.stream().anyMatch(w -> w.length() > LONGEST_WORD)) {
+      throw Problem.wrong("agents", "At most 200 words or ranges, of at most 100 characters each.");
+    }
+    return words;
+  }
+}
