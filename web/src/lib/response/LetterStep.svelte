@@ -2,6 +2,7 @@
   import type { ConversationStep } from '$lib/api/types';
   import { lately } from '$lib/format/dates';
   import { held } from '$lib/mailing/held.svelte';
+  import { states } from '$lib/outbox/states';
   import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
   import LetterMark from '$lib/ui/LetterMark.svelte';
@@ -25,7 +26,7 @@
 
 <article class={`border-b border-line-soft px-4 py-3 ${theirs ? 'bg-kelp-pale' : ''}`}>
   <header class="flex flex-wrap items-baseline gap-x-2">
-    <LetterMark letter={theirs ? letterOf(theirs.kind) : waits ? 'waiting' : 'sent'} />
+    <LetterMark letter={theirs ? letterOf(theirs.kind) : waits ? (states[ours?.state ?? '']?.letter ?? 'waiting') : 'sent'} />
     <h3 class="text-[1rem] font-semibold">{theirs ? writer(theirs.from) : ours?.writer}</h3>
     <span class="min-w-0 text-[0.93rem] break-words text-soft"
       >{theirs?.subject ?? ours?.subject}</span
@@ -36,7 +37,9 @@
     <div class="mt-1 max-w-[44rem] break-words whitespace-pre-wrap">
       {#if ours.text !== null}{ours.text}{:else}
         <span class="text-soft">
-          {seconds > 0 ? `Leaves in ${seconds} s.` : 'Waits in the outbox.'}
+          {seconds > 0
+            ? `Leaves in ${seconds} s.`
+            : `In the outbox: ${states[ours.state]?.words ?? ours.state}.`}
         </span>
         {#if ours.answer && seconds > 0 && mayWrite}
           <Act look="quiet" onclick={() => ontakeback(ours.mailingId)}>Take back</Act>

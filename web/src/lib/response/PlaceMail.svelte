@@ -70,7 +70,7 @@
 <Panel title={mail.subject || 'No subject'} scrolls>
   {#snippet aside()}<span class="break-all">{mail.from}</span>{/snippet}
   <div class="max-w-[44rem] px-4 py-3 break-words whitespace-pre-wrap">
-    {mail.words || 'It has no words.'}
+    {query.isSuccess ? query.data.words || 'It has no words.' : ''}
   </div>
   {#if mayWrite}
     <div class="border-t border-line px-4 py-3">

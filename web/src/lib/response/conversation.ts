@@ -10,10 +10,10 @@ export const readings = [
 
 export type Reading = (typeof readings)[number]['what'];
 
-/** The mail that an answer would answer: the last one that a person wrote. */
-export function toAnswer(steps: ConversationStep[]): TheirMail | null {
-  const mails = steps.map((s) => s.theirs).filter((t) => t !== null);
-  return mails.findLast((t) => t.kind === 'REPLIED') ?? mails.at(-1) ?? null;
+/** The mail that an answer would answer; null where none came. */
+export function toAnswer(conversation: Conversation): TheirMail | null {
+  const step = conversation.steps.find((s) => s.theirs?.mailId === conversation.answerable);
+  return step?.theirs ?? null;
 }
 
 /** The steps that are mail; the others are signs of reading. */

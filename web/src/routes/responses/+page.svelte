@@ -18,11 +18,11 @@
   }));
 
   const unplaced = createQuery(() => ({
-    queryKey: ['unplaced'],
-    queryFn: () => answer(api.GET('/api/mail/unplaced')),
+    queryKey: ['unplaced', 'count'],
+    queryFn: () => answer(api.GET('/api/mail/unplaced/count')),
     refetchInterval: UNTOLD
   }));
-  const toPlace = $derived(unplaced.data?.length ?? 0);
+  const toPlace = $derived(unplaced.data?.mails ?? 0);
 
   const numbers = [
     { title: 'Replied', part: 'REPLIED', of: 'replied' },

@@ -26,7 +26,7 @@
   const message = $derived(Number(page.params.message));
   const query = createQuery(() => ({ ...conversationQuery(message), refetchInterval: UNTOLD }));
   const conversation = $derived(query.data);
-  const last = $derived(conversation ? toAnswer(conversation.steps) : null);
+  const last = $derived(conversation ? toAnswer(conversation) : null);
   let text = $state('');
 
   async function act(what: () => Promise<unknown>) {
@@ -83,7 +83,7 @@
     </section>
     <Panel title="Signs of reading" scrolls>
       <ul>
-        {#each signs(conversation) as step (`${step.at} ${step.sign?.kind} ${step.sign?.detail}`)}
+        {#each signs(conversation) as step, i (i)}
           {#if step.sign}
             <li class="flex gap-3 border-b border-line-soft px-3.5 py-2 text-[0.93rem]">
               <span class="pt-0.5"><LetterMark letter={letterOf(step.sign.kind)} /></span>

@@ -3,7 +3,6 @@ package app.jemble.mailing;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.message.PlainWords;
-import app.jemble.core.message.PublicToken;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.Values;
@@ -16,7 +15,6 @@ import app.jemble.people.PersonValues;
 import app.jemble.workspace.Problem;
 import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -52,7 +50,7 @@ public class AnswerService {
       List<String> referenceIds) {}
 
   /** An answer that leaves in a moment and can be taken back till then. */
-  public record Held(long mailingId, Instant heldUntil) {}
+  public record HeldAnswer(long mailingId, Instant heldUntil) {}
 
   private final AnswerMapper mapper;
   private final MailingMapper mailings;
@@ -64,7 +62,6 @@ public class AnswerService {
   private final WorkspaceService workspace;
   private final AccountService accounts;
   private final Clock clock;
-  private final SecureRandom random = new SecureRandom();
 
   AnswerService(
       AnswerMapper mapper,
@@ -91,7 +88,7 @@ public class AnswerService {
 
   /** Puts an answer in the outbox, from the colleague who writes it. */
   @Transactional
-  public Held answer(Answered to, String text) {
+  public HeldAnswer answer(Answered to, String text) {
     Account writer = accounts.currentWriter();
     PersonRecord person = people.record(to.personId());
     sound(to, text, person);
@@ -111,7 +108,7 @@ public class AnswerService {
                 now,
                 heldUntil));
     outbox.enqueue(id, List.of(message(id, to, person, house, heldUntil)));
-    return new Held(id, heldUntil);
+    return new HeldAnswer(id, heldUntil);
   }
 
   private static void sound(Answered to, String text, PersonRecord person) {
@@ -143,18 +140,12 @@ public class AnswerService {
         person.id(),
         to.address(),
         person.name(),
-        token(house),
+        workspace.newToken(),
         frozen.freeze(person, fields, values),
         null,
         to.messageId() == null ? after : ThreadPlace.following(to.messageId(), after.references()),
         0,
         due);
-  }
-
-  private String token(Workspace house) {
-    byte[] octets = new byte[16];
-    random.nextBytes(octets);
-    return PublicToken.of(octets, house.secret());
   }
 
   /** While it is held: as if it had never been written. */

@@ -1,6 +1,5 @@
 package app.jemble.mailing;
 
-import app.jemble.core.message.PublicToken;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.reach.Reach;
 import app.jemble.outbox.NewMessage;
@@ -10,7 +9,6 @@ import app.jemble.people.PersonRecord;
 import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
 import jakarta.annotation.PreDestroy;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -44,7 +42,6 @@ class ReleaseWriter {
   private final WorkspaceService workspace;
   private final TransactionTemplate transaction;
   private final Clock clock;
-  private final SecureRandom random = new SecureRandom();
   private final ExecutorService hands =
       Executors.newFixedThreadPool(HANDS, work -> new Thread(work, "release-hand"));
 
@@ -163,18 +160,12 @@ class ReleaseWriter {
         person.id(),
         person.email().strip(),
         person.name(),
-        token(job.house()),
+        workspace.newToken(),
         frozen.freeze(person, job.letter().fields(person.id()), reader.values()),
         thread == null ? null : thread.messageId(),
         place,
         reader.about().id(),
         due);
-  }
-
-  private String token(Workspace house) {
-    byte[] octets = new byte[16];
-    random.nextBytes(octets);
-    return PublicToken.of(octets, house.secret());
   }
 
   @PreDestroy

@@ -1,16 +1,14 @@
 package app.jemble.outbox;
 
+import app.jemble.core.pace.CapToday;
 import app.jemble.sending.SendingService;
-import app.jemble.sending.SendingService.CapToday;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 
@@ -57,33 +55,26 @@ class CapGuard {
       return Map.of();
     }
     mapper.countAlone();
-    Map<CapToday, Long> left = left(scarce, now);
+    List<Long> senders = claimed.stream().map(this::sender).toList();
     Map<Long, String> over = new LinkedHashMap<>();
-    for (OutboxMapper.Claimed message : claimed) {
-      List<CapToday> binding = scarce.stream().filter(c -> c.binds(sender(message))).toList();
-      Optional<CapToday> full = binding.stream().filter(c -> left.get(c) <= 0).findFirst();
-      if (full.isPresent()) {
-        over.put(message.id(), full.get().words());
-      } else {
-        binding.forEach(c -> left.merge(c, -1L, Long::sum));
-      }
-    }
+    CapToday.over(senders, used(scarce, now))
+        .forEach((place, cap) -> over.put(claimed.get(place).id(), cap.words()));
     return over;
   }
 
-  /** How many more may leave on the workspace's day. */
-  private Map<CapToday, Long> left(List<CapToday> scarce, Instant now) {
+  /** How many messages count on the workspace's day. */
+  private Map<CapToday, Long> used(List<CapToday> scarce, Instant now) {
     ZoneId house = workspace.current().zoneId();
     Instant today = LocalDate.ofInstant(now, house).atStartOfDay(house).toInstant();
-    Map<CapToday, Long> left = new HashMap<>();
+    Map<CapToday, Long> used = new LinkedHashMap<>();
     for (CapToday cap : scarce) {
-      long n = cap.most() - mapper.leftToday(today, cap.account());
-      left.put(cap, n);
-      if (n > AMPLE) {
+      long n = mapper.leftToday(today, cap.account());
+      used.put(cap, n);
+      if (cap.most() - n > AMPLE) {
         ample.put(cap.id(), System.nanoTime());
       }
     }
-    return left;
+    return used;
   }
 
   private boolean isAmple(CapToday cap) {

@@ -3,8 +3,6 @@ package app.jemble.response;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.mailing.AnswerService;
 import app.jemble.response.ConversationService.ReadAs;
-import io.swagger.v3.oas.annotations.media.Schema;
-import java.time.Instant;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,61 +20,18 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class ConversationController {
 
-  /** A conversation with one person. */
-  record Conversation(
-      long messageId,
-      long personId,
-      String name,
-      String address,
-      long mailingId,
-      String mailing,
-      List<Step> steps) {}
-
-  /** One step, oldest first: a letter of ours, a mail of theirs, or a sign such as an open. */
-  record Step(
-      Instant at,
-      @Schema(nullable = true) OurLetter ours,
-      @Schema(nullable = true) TheirMail theirs,
-      @Schema(nullable = true) PlainSign sign) {}
-
-  /**
-   * @param answer whether it was written by hand to one mail, not with a mailing
-   * @param text null while it has not left
-   */
-  record OurLetter(
-      long messageId,
-      long mailingId,
-      String mailing,
-      String writer,
-      String subject,
-      String state,
-      boolean answer,
-      @Schema(nullable = true) String text) {}
-
-  /**
-   * @param words what they wrote themselves
-   * @param quoted what stands below it, mostly our own words
-   */
-  record TheirMail(
-      long mailId, ResponseKind kind, String from, String subject, String words, String quoted) {}
-
-  record PlainSign(ResponseKind kind, String detail) {}
-
   record AnswerText(String text) {}
-
-  record HeldAnswer(long mailingId, Instant heldUntil) {}
 
   record As(ReadAs what) {}
 
-  /** A mail nobody could place. */
-  record UnplacedMail(
-      long id, Instant at, String from, String subject, String words, String sortedAs) {}
+  /** How many mails wait to be placed. */
+  record ToPlaceCount(long mails) {}
 
-  /** One of them with the messages that it may be about. */
-  record ToPlace(UnplacedMail mail, List<PlaceCandidate> candidates) {}
-
-  record PlaceCandidate(
-      long messageId, long personId, String name, String address, String mailing, Instant sentAt) {}
+  /** A mail to place with its words and the messages that it may be about. */
+  record ToPlace(
+      UnplacedMapper.UnplacedMail mail,
+      String words,
+      List<UnplacedMapper.PlaceCandidate> candidates) {}
 
   record Place(long messageId, ResponseKind kind) {}
 
@@ -93,44 +48,13 @@ class ConversationController {
 
   @GetMapping("/conversations/{messageId}")
   Conversation conversation(@PathVariable long messageId) {
-    ConversationMapper.Head head = conversations.head(messageId);
-    return new Conversation(
-        head.messageId(),
-        head.personId(),
-        head.name(),
-        head.address(),
-        head.mailingId(),
-        head.mailing(),
-        conversations.steps(messageId).stream().map(ConversationController::step).toList());
-  }
-
-  private static Step step(ConversationService.Step s) {
-    var o = s.ours();
-    var t = s.theirs();
-    return new Step(
-        s.at(),
-        o == null
-            ? null
-            : new OurLetter(
-                o.messageId(),
-                o.mailingId(),
-                o.mailing(),
-                o.writer(),
-                o.subject(),
-                o.state(),
-                o.answer(),
-                o.text()),
-        t == null
-            ? null
-            : new TheirMail(t.mailId(), t.kind(), t.from(), t.subject(), t.words(), t.quoted()),
-        s.sign() == null ? null : new PlainSign(s.sign().kind(), s.sign().detail()));
+    return conversations.of(messageId);
   }
 
   /** Answers a mail by hand, in its thread. */
   @PostMapping("/mail/{mailId}/answer")
-  HeldAnswer answer(@PathVariable long mailId, @RequestBody AnswerText answer) {
-    AnswerService.Held held = conversations.answer(mailId, answer.text());
-    return new HeldAnswer(held.mailingId(), held.heldUntil());
+  AnswerService.HeldAnswer answer(@PathVariable long mailId, @RequestBody AnswerText answer) {
+    return conversations.answer(mailId, answer.text());
   }
 
   @PostMapping("/answers/{mailingId}/take-back")
@@ -146,31 +70,27 @@ class ConversationController {
     conversations.readAs(mailId, as.what());
   }
 
+  /** The newest first. */
   @GetMapping("/mail/unplaced")
-  List<UnplacedMail> unplaced() {
-    return unplaced.all().stream().map(ConversationController::unplacedMail).toList();
+  List<UnplacedMapper.UnplacedMail> unplaced() {
+    return unplaced.all();
   }
 
+  @GetMapping("/mail/unplaced/count")
+  ToPlaceCount count() {
+    return new ToPlaceCount(unplaced.count());
+  }
+
+  /**
+   * One of them.
+   *
+   * @param find the beginning of a name, or an address, to look for instead of those it names
+   */
   @GetMapping("/mail/unplaced/{id}")
   ToPlace toPlace(@PathVariable long id, @RequestParam(required = false) String find) {
-    UnplacedMapper.Unplaced mail = unplaced.found(id);
-    return new ToPlace(
-        unplacedMail(mail),
-        unplaced.candidates(mail, find).stream()
-            .map(
-                c ->
-                    new PlaceCandidate(
-                        c.messageId(),
-                        c.personId(),
-                        c.name(),
-                        c.address(),
-                        c.mailing(),
-                        c.sentAt()))
-            .toList());
-  }
-
-  private static UnplacedMail unplacedMail(UnplacedMapper.Unplaced m) {
-    return new UnplacedMail(m.id(), m.at(), m.sender(), m.subject(), m.words(), m.sortedAs());
+    UnplacedMapper.UnplacedMail mail = unplaced.found(id);
+    String words = unplaced.words(id);
+    return new ToPlace(mail, words, unplaced.candidates(mail, words, find));
   }
 
   @PostMapping("/mail/unplaced/{id}/place")

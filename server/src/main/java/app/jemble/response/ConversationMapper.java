@@ -56,7 +56,10 @@ interface ConversationMapper {
       """)
   long root(long message);
 
-  /** Every message of the thread that begins with one, those that answer its replies included. */
+  /**
+   * Every message of the thread that begins with one, those that answer its replies included;
+   * without those of mailings that are private to another.
+   */
   @Select(
       """
       with recursive down (id) as (
@@ -74,9 +77,13 @@ interface ConversationMapper {
           where r.message_id = down.id
         ) next
       )
-      select id from down
+      select s.id
+      from down
+      join message s on s.id = down.id
+      join mailing g on g.id = s.mailing_id
+      where not g.private or g.sender_id = #{who}
       """)
-  List<Long> thread(long root);
+  List<Long> thread(@Param("root") long root, @Param("who") long who);
 
   /**
    * A message of ours, as it left.

@@ -4,8 +4,11 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.response.OwnWords;
 import app.jemble.core.response.ResponseKind;
-import app.jemble.core.response.Standing;
 import app.jemble.mailing.AnswerService;
+import app.jemble.response.Conversation.ConversationStep;
+import app.jemble.response.Conversation.OurLetter;
+import app.jemble.response.Conversation.ReadingSign;
+import app.jemble.response.Conversation.TheirMail;
 import app.jemble.response.ConversationMapper.Answerable;
 import app.jemble.response.ConversationMapper.Head;
 import app.jemble.response.ConversationMapper.Ours;
@@ -15,12 +18,9 @@ import jakarta.mail.MessagingException;
 import jakarta.mail.internet.AddressException;
 import jakarta.mail.internet.InternetAddress;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -40,30 +40,9 @@ class ConversationService {
     NOT_AN_ANSWER
   }
 
-  /** One step of a conversation, oldest first. Exactly one of the three is given. */
-  record Step(Instant at, Letter ours, Mail theirs, Sign sign) {}
-
-  /**
-   * @param answer whether it was written by hand to one mail
-   * @param text null while it has not left
-   */
-  record Letter(
-      long messageId,
-      long mailingId,
-      String mailing,
-      String writer,
-      String subject,
-      String state,
-      boolean answer,
-      String text) {}
-
-  record Mail(
-      long mailId, ResponseKind kind, String from, String subject, String words, String quoted) {}
-
-  record Sign(ResponseKind kind, String detail) {}
-
   private final ConversationMapper mapper;
   private final ResponseMapper responses;
+  private final ResponseService service;
   private final InboundMapper inbound;
   private final AnswerService answers;
   private final AccountService accounts;
@@ -72,19 +51,51 @@ class ConversationService {
   ConversationService(
       ConversationMapper mapper,
       ResponseMapper responses,
+      ResponseService service,
       InboundMapper inbound,
       AnswerService answers,
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
     this.responses = responses;
+    this.service = service;
     this.inbound = inbound;
     this.answers = answers;
     this.accounts = accounts;
     this.clock = clock;
   }
 
-  Head head(long messageId) {
+  /** Everything of the thread that a message stands in, as far as the colleague may see it. */
+  Conversation of(long messageId) {
+    Head head = visible(messageId);
+    Long[] thread =
+        mapper.thread(mapper.root(messageId), accounts.current().id()).toArray(Long[]::new);
+    List<Theirs> mails = mapper.theirs(thread);
+    List<ConversationStep> steps = new ArrayList<>();
+    mapper
+        .ours(thread)
+        .forEach(m -> steps.add(new ConversationStep(m.at(), letter(m), null, null)));
+    mails.forEach(m -> steps.add(new ConversationStep(m.at(), null, mail(m), null)));
+    mapper
+        .signs(thread)
+        .forEach(
+            s ->
+                steps.add(
+                    new ConversationStep(
+                        s.at(), null, null, new ReadingSign(s.kind(), s.detail()))));
+    steps.sort(Comparator.comparing(ConversationStep::at));
+    return new Conversation(
+        head.messageId(),
+        head.personId(),
+        head.name(),
+        head.address(),
+        head.mailingId(),
+        head.mailing(),
+        answerable(mails),
+        steps);
+  }
+
+  private Head visible(long messageId) {
     Head head = mapper.head(messageId);
     if (head == null || (head.isPrivate() && head.senderId() != accounts.current().id())) {
       throw Problem.notFound("There is no such message any more, or it is private.");
@@ -92,21 +103,18 @@ class ConversationService {
     return head;
   }
 
-  /** Everything of the thread that a message stands in. */
-  List<Step> steps(long messageId) {
-    Long[] thread = mapper.thread(mapper.root(messageId)).toArray(Long[]::new);
-    List<Step> steps = new ArrayList<>();
-    mapper.ours(thread).forEach(m -> steps.add(new Step(m.at(), letter(m), null, null)));
-    mapper.theirs(thread).forEach(m -> steps.add(new Step(m.at(), null, mail(m), null)));
-    mapper
-        .signs(thread)
-        .forEach(s -> steps.add(new Step(s.at(), null, null, new Sign(s.kind(), s.detail()))));
-    steps.sort(Comparator.comparing(Step::at));
-    return steps;
+  /** What a person wrote last, though software may have written after it. */
+  private static Long answerable(List<Theirs> mails) {
+    return mails.stream()
+        .max(
+            Comparator.comparing((Theirs m) -> m.kind() == ResponseKind.REPLIED)
+                .thenComparing(Theirs::at))
+        .map(Theirs::mailId)
+        .orElse(null);
   }
 
-  private static Letter letter(Ours m) {
-    return new Letter(
+  private static OurLetter letter(Ours m) {
+    return new OurLetter(
         m.id(),
         m.mailingId(),
         m.mailing(),
@@ -129,19 +137,20 @@ class ConversationService {
     }
   }
 
-  private static Mail mail(Theirs m) {
-    String own = OwnWords.of(m.words());
-    String rest = m.words().strip().substring(Math.min(own.length(), m.words().strip().length()));
-    return new Mail(m.mailId(), m.kind(), m.sender(), m.subject(), own, rest.strip());
+  private static TheirMail mail(Theirs m) {
+    OwnWords words = OwnWords.of(m.words());
+    return new TheirMail(
+        m.mailId(), m.kind(), m.sender(), m.subject(), words.own(), words.quoted());
   }
 
   /** Answers a mail by hand, in its thread; held for a moment as any mailing. */
   @Transactional
-  AnswerService.Held answer(long mailId, String text) {
+  AnswerService.HeldAnswer answer(long mailId, String text) {
     Answerable to = mapper.answerable(mailId);
     if (to == null) {
       throw Problem.notFound("This mail answers nothing of ours; there is no thread to answer in.");
     }
+    visible(to.messageId());
     return answers.answer(
         new AnswerService.Answered(
             to.mailId(),
@@ -175,6 +184,10 @@ class ConversationService {
     if (taken == null) {
       throw Problem.notFound("This mail answers nothing of ours.");
     }
+    if (what == null) {
+      throw Problem.wrong("what", "Say whether it is a reply, software's, or no answer to this.");
+    }
+    visible(taken.messageId());
     responses.lock(taken.messageId());
     if (what == ReadAs.NOT_AN_ANSWER) {
       mapper.forget(taken.id());
@@ -184,14 +197,7 @@ class ConversationService {
       mapper.take(taken.id(), reply ? ResponseKind.REPLIED : ResponseKind.AUTO_REPLIED);
       inbound.place(mailId, clock.instant(), who.id());
     }
-    restand(taken.messageId());
-  }
-
-  private void restand(long messageId) {
-    List<ResponseKind> all = responses.kinds(messageId);
-    Set<ResponseKind> kinds =
-        all.isEmpty() ? EnumSet.noneOf(ResponseKind.class) : EnumSet.copyOf(all);
-    responses.stand(messageId, Standing.of(kinds).name());
-    mapper.recount(messageId);
+    service.restand(taken.messageId());
+    mapper.recount(taken.messageId());
   }
 }

@@ -16,7 +16,7 @@ interface CountingMapper {
    * @param agents words with which names in a User-Agent end
    * @param ranges addresses it comes from, as 192.0.2.0/24
    */
-  record Counting(int withinSeconds, List<String> agents, List<String> ranges) {}
+  record CountingRules(int withinSeconds, List<String> agents, List<String> ranges) {}
 
   @Select(
       """
@@ -25,7 +25,7 @@ interface CountingMapper {
       from workspace
       where id = 1
       """)
-  Counting find();
+  CountingRules find();
 
   @Update(
       """

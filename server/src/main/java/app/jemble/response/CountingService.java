@@ -4,7 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.response.AddressRange;
 import app.jemble.core.response.FetchRules;
-import app.jemble.response.CountingMapper.Counting;
+import app.jemble.response.CountingMapper.CountingRules;
 import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Duration;
@@ -36,7 +36,7 @@ class CountingService {
   /** As they are now; read anew after a second, since marks are fetched by the thousand. */
   synchronized FetchRules rules() {
     if (rules == null || System.nanoTime() - readAt > KNOWN_FOR_NANOS) {
-      Counting counting = counting();
+      CountingRules counting = counting();
       rules =
           new FetchRules(
               Duration.ofSeconds(counting.withinSeconds()),
@@ -47,21 +47,21 @@ class CountingService {
     return rules;
   }
 
-  Counting counting() {
+  CountingRules counting() {
     workspace.current();
     return mapper.find();
   }
 
   /** Holds for what is fetched from now on; what was counted stays as it was. */
-  Counting change(Counting wanted) {
+  CountingRules change(CountingRules wanted) {
     if (accounts.currentWriter().role() != Account.Role.ADMINISTRATOR) {
       throw Problem.forbidden("Only administrators change how responses are counted; ask one.");
     }
     if (wanted.withinSeconds() < 0 || wanted.withinSeconds() > LONGEST_WITHIN) {
       throw Problem.wrong("withinSeconds", "Choose 0 to 600 seconds.");
     }
-    Counting clean =
-        new Counting(wanted.withinSeconds(), words(wanted.agents()), words(wanted.ranges()));
+    CountingRules clean =
+        new CountingRules(wanted.withinSeconds(), words(wanted.agents()), words(wanted.ranges()));
     clean.ranges().stream()
         .filter(range -> AddressRange.of(range).isEmpty())
         .findFirst()

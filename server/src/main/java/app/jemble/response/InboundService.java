@@ -32,7 +32,7 @@ class InboundService {
   private static final Pattern OUR_ID = Pattern.compile("<([A-Za-z0-9_-]{32})@[^>]+>");
   private static final Pattern RETURN_ADDRESS =
       Pattern.compile("return\\+([A-Za-z0-9_-]{32})@", Pattern.CASE_INSENSITIVE);
-  private static final int SNIPPET = 300;
+  static final int SNIPPET = 300;
 
   /**
    * Mail servers give up after five days (RFC 5321 section 4.5.4.1), and some are slow to say so.
@@ -94,9 +94,11 @@ class InboundService {
 
   private void note(Answered message, SortedMail sorted, InboundMail mail, Long mailId) {
     if (sorted instanceof SortedMail.Reply) {
-      service.note(message, ResponseKind.REPLIED, snippet(mail.text()), mailId);
+      service.note(
+          message, ResponseKind.REPLIED, OwnWords.of(mail.text()).snippet(SNIPPET), mailId);
     } else if (sorted instanceof SortedMail.AutoReply) {
-      service.note(message, ResponseKind.AUTO_REPLIED, snippet(mail.text()), mailId);
+      service.note(
+          message, ResponseKind.AUTO_REPLIED, OwnWords.of(mail.text()).snippet(SNIPPET), mailId);
     } else if (sorted instanceof SortedMail.Complaint) {
       service.note(message, ResponseKind.COMPLAINED, "", mailId);
     } else if (sorted instanceof SortedMail.Returned back) {
@@ -159,12 +161,6 @@ class InboundService {
     } catch (AddressException noSender) {
       return null;
     }
-  }
-
-  /** The beginning of what was written, without what it quotes. */
-  private static String snippet(String text) {
-    String words = OwnWords.of(text).replaceAll("\\s+", " ");
-    return words.length() > SNIPPET ? words.substring(0, SNIPPET) + "…" : words;
   }
 
   private static String digest(byte[] mime) {

@@ -9,7 +9,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumSet;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
@@ -90,15 +89,20 @@ class ResponseService {
     if (mapper.add(message, kind, now, detail, mailId) == 0) {
       return;
     }
-    List<ResponseKind> all = mapper.kinds(message.id());
-    Set<ResponseKind> kinds = all.isEmpty() ? Set.of() : EnumSet.copyOf(all);
-    mapper.stand(message.id(), Standing.of(kinds).name());
+    restand(message.id());
     switch (kind) {
       case RETURNED_HARD -> people.doNotWrite(message.address(), "hard return", now, detail);
       case RETURNED_SOFT -> countSoftReturns(message, now, detail);
       case COMPLAINED -> people.doNotWrite(message.address(), "complaint", now, detail);
       default -> {}
     }
+  }
+
+  /** Where a message stands follows from all responses to it. */
+  void restand(long messageId) {
+    Set<ResponseKind> kinds = EnumSet.noneOf(ResponseKind.class);
+    kinds.addAll(mapper.kinds(messageId));
+    mapper.stand(messageId, Standing.of(kinds).name());
   }
 
   private void countSoftReturns(Answered message, Instant now, String detail) {

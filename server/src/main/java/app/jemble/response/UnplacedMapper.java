@@ -14,27 +14,29 @@ interface UnplacedMapper {
    *
    * @param sortedAs what software took it for
    */
-  record Unplaced(
-      long id, Instant at, String sender, String subject, String words, String sortedAs) {}
+  record UnplacedMail(long id, Instant at, String from, String subject, String sortedAs) {}
 
   String SELECT =
       """
-      select id, received_at as at, sender, subject, words, sorted_as
+      select id, received_at as at, sender as "from", subject, sorted_as
       from inbound_mail
       where placed_at is null
       """;
 
   @Select(SELECT + " order by received_at desc, id desc limit #{most}")
-  List<Unplaced> all(int most);
+  List<UnplacedMail> all(int most);
 
   @Select(SELECT + " and id = #{id}")
-  Unplaced find(long id);
+  UnplacedMail find(long id);
+
+  @Select("select words from inbound_mail where id = #{id}")
+  String words(long id);
 
   @Select("select count(*) from inbound_mail where placed_at is null")
   long count();
 
   /** A message that a mail may be about. */
-  record Candidate(
+  record PlaceCandidate(
       long messageId, long personId, String name, String address, String mailing, Instant sentAt) {}
 
   String CANDIDATES =
@@ -53,7 +55,7 @@ interface UnplacedMapper {
             order by s.sent_at desc
             limit 10
             """)
-  List<Candidate> candidates(@Param("addresses") String[] addresses, @Param("who") long who);
+  List<PlaceCandidate> candidates(@Param("addresses") String[] addresses, @Param("who") long who);
 
   /** Messages to people whose name begins so, or who have that address. */
   @Select(
@@ -66,5 +68,5 @@ interface UnplacedMapper {
             order by s.sent_at desc
             limit 10
             """)
-  List<Candidate> found(@Param("words") String words, @Param("who") long who);
+  List<PlaceCandidate> found(@Param("words") String words, @Param("who") long who);
 }

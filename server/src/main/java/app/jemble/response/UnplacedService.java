@@ -4,8 +4,8 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.response.OwnWords;
 import app.jemble.core.response.ResponseKind;
-import app.jemble.response.UnplacedMapper.Candidate;
-import app.jemble.response.UnplacedMapper.Unplaced;
+import app.jemble.response.UnplacedMapper.PlaceCandidate;
+import app.jemble.response.UnplacedMapper.UnplacedMail;
 import app.jemble.workspace.Problem;
 import java.time.Clock;
 import java.util.List;
@@ -21,7 +21,6 @@ import org.springframework.transaction.annotation.Transactional;
 class UnplacedService {
 
   private static final int MOST = 200;
-  private static final int SNIPPET = 300;
 
   /** From the begin of a word on, and never back: long words cost no more than short ones. */
   private static final Pattern ADDRESS =
@@ -60,12 +59,20 @@ class UnplacedService {
   }
 
   /** The newest first. */
-  List<Unplaced> all() {
+  List<UnplacedMail> all() {
     return mapper.all(MOST);
   }
 
-  Unplaced found(long id) {
-    Unplaced mail = mapper.find(id);
+  long count() {
+    return mapper.count();
+  }
+
+  String words(long id) {
+    return mapper.words(id);
+  }
+
+  UnplacedMail found(long id) {
+    UnplacedMail mail = mapper.find(id);
     if (mail == null) {
       throw Problem.notFound("Somebody has placed this mail in the meantime.");
     }
@@ -77,13 +84,13 @@ class UnplacedService {
    *
    * @param find the beginning of a name, or an address, to look for instead; or null
    */
-  List<Candidate> candidates(Unplaced mail, String find) {
+  List<PlaceCandidate> candidates(UnplacedMail mail, String words, String find) {
     if (find != null && !find.isBlank()) {
       return mapper.found(find.strip(), accounts.current().id());
     }
     String[] addresses =
         ADDRESS
-            .matcher(mail.sender() + "\n" + mail.words())
+            .matcher(mail.from() + "\n" + words)
             .results()
             .map(MatchResult::group)
             .map(a -> a.toLowerCase(Locale.ROOT))
@@ -97,7 +104,7 @@ class UnplacedService {
   @Transactional
   void place(long id, long messageId, ResponseKind kind) {
     Account who = accounts.currentWriter();
-    Unplaced mail = found(id);
+    found(id);
     if (kind == null || !SAID.contains(kind)) {
       throw Problem.wrong(
           "kind", "A mail is a reply, an automatic reply, a return or a complaint.");
@@ -106,9 +113,8 @@ class UnplacedService {
     if (message == null) {
       throw Problem.notFound("There is no such message, or it has not left.");
     }
-    String words = OwnWords.of(mail.words()).replaceAll("\\s+", " ");
-    service.note(
-        message, kind, words.length() > SNIPPET ? words.substring(0, SNIPPET) + "…" : words, id);
+    String snippet = OwnWords.of(mapper.words(id)).snippet(InboundService.SNIPPET);
+    service.note(message, kind, snippet, id);
     inbound.place(id, clock.instant(), who.id());
   }
 

@@ -1,5 +1,6 @@
 package app.jemble.sending;
 
+import app.jemble.core.pace.CapToday;
 import app.jemble.core.pace.DailyCap;
 import app.jemble.core.pace.WeeklyHours;
 import app.jemble.sending.SendingMapper.ColleagueCap;
@@ -85,24 +86,6 @@ public class SendingService {
       caps.add(new DailyCap("the mail service", house.serviceCap(), taken.byAll()));
     }
     return caps;
-  }
-
-  /**
-   * A cap that is kept on any day.
-   *
-   * @param account whose, or 0 for that of all
-   * @param whose as people say it
-   */
-  public record CapToday(long id, long account, String whose, long most) {
-
-    public boolean binds(long sender) {
-      return account == 0 || account == sender;
-    }
-
-    /** Why a message does not leave today. */
-    public String words() {
-      return "over the daily cap of %s (%,d)".formatted(whose, most);
-    }
   }
 
   /** All caps there are. */

@@ -1,5 +1,6 @@
 package app.jemble.workspace;
 
+import app.jemble.core.message.PublicToken;
 import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -20,6 +21,7 @@ public class WorkspaceService {
   public record Topic(long id, String name) {}
 
   private static final int SECRET_OCTETS = 32;
+  private static final int TOKEN_OCTETS = 16;
 
   private final WorkspaceMapper mapper;
   private final SecureRandom random = new SecureRandom();
@@ -49,6 +51,13 @@ public class WorkspaceService {
       secret = known;
     }
     return known;
+  }
+
+  /** A public token for a new message: says nothing, and cannot be guessed. */
+  public String newToken() {
+    byte[] octets = new byte[TOKEN_OCTETS];
+    random.nextBytes(octets);
+    return PublicToken.of(octets, secret());
   }
 
   /** Creates the workspace with a secret of its own, unless there is one. */

@@ -109,6 +109,37 @@ public class ConversationTest extends ServerTest {
   }
 
   @Test
+  public void whatAPersonWroteIsAnsweredThoughSoftwareWroteAfterIt() {
+    Sent sent = send("twice@conversation.test", "Twice", "Hello");
+    assertThat(answerable(sent).isNull()).isTrue();
+    reply(sent, "Yes, gladly.");
+    long mail = mailId(sent);
+    reply(sent, "I am away.");
+    readAs(mailId(sent), "AUTO_REPLY");
+    assertThat(answerable(sent).asLong()).isEqualTo(mail);
+  }
+
+  private JsonNode answerable(Sent of) {
+    return api.get("/api/conversations/" + of.message()).json().get("answerable");
+  }
+
+  @Test
+  public void aPrivateMailingIsItsSendersAlone() {
+    Sent sent = send("private@conversation.test", "Private", "Hello");
+    reply(sent, "Between us.");
+    long mail = mailId(sent);
+    sql.sql("update mailing set private = true where id = ?").param(sent.mailing()).update();
+    Api tomas = new Api("http://127.0.0.1:" + port);
+    tomas.signIn("tomas", "lowen-quay");
+    assertThat(tomas.get("/api/conversations/" + sent.message()).status()).isEqualTo(404);
+    assertThat(tomas.post("/api/mail/" + mail + "/answer", Map.of("text", "Hi")).status())
+        .isEqualTo(404);
+    assertThat(tomas.put("/api/mail/" + mail + "/as", Map.of("what", "REPLY")).status())
+        .isEqualTo(404);
+    assertThat(steps(sent).size()).isGreaterThan(1);
+  }
+
+  @Test
   public void whatAMailIsCanBeSaidAnewAndItsMessageStandsAccordingly() {
     Sent sent = send("said@conversation.test", "Said", "Hello");
     reply(sent, "I am at sea.");
@@ -116,6 +147,7 @@ public class ConversationTest extends ServerTest {
     assertThat(readAs(mail, "AUTO_REPLY")).isEqualTo(204);
     assertThat(messageValue(sent.mailing(), sent.person(), "standing")).isEqualTo("AUTO_REPLIED");
     assertThat(messageValue(sent.mailing(), sent.person(), "replied")).isEqualTo("f");
+    assertThat(api.put("/api/mail/" + mail + "/as", Map.of()).status()).isEqualTo(422);
     assertThat(readAs(mail, "REPLY")).isEqualTo(204);
     assertThat(messageValue(sent.mailing(), sent.person(), "standing")).isEqualTo("REPLIED");
     assertThat(messageValue(sent.mailing(), sent.person(), "replied")).isEqualTo("t");
@@ -135,6 +167,7 @@ public class ConversationTest extends ServerTest {
     assertThat(messageValue(wrong.mailing(), wrong.person(), "standing")).isEqualTo("NOTHING");
     assertThat(last(steps(wrong), "theirs")).isNull();
     assertThat(unplaced()).containsExactly(mail);
+    assertThat(api.get("/api/mail/unplaced/count").json().get("mails").asLong()).isEqualTo(1);
     JsonNode candidates = api.get("/api/mail/unplaced/" + mail).json().get("candidates");
     assertThat(candidates.get(0).get("messageId").asLong()).isEqualTo(right.message());
     JsonNode found = api.get("/api/mail/unplaced/" + mail + "?find=bea%20wro").json();

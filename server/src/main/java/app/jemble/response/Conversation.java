@@ -1,0 +1,53 @@
+package app.jemble.response;
+
+import app.jemble.core.response.ResponseKind;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.List;
+
+/**
+ * What was written back and forth with one person.
+ *
+ * @param answerable the mail that an answer by hand would answer; null when none came
+ */
+record Conversation(
+    long messageId,
+    long personId,
+    String name,
+    String address,
+    long mailingId,
+    String mailing,
+    @Schema(nullable = true) Long answerable,
+    List<ConversationStep> steps) {
+
+  /** One step, oldest first: a letter of ours, a mail of theirs, or a sign such as an open. */
+  record ConversationStep(
+      Instant at,
+      @Schema(nullable = true) OurLetter ours,
+      @Schema(nullable = true) TheirMail theirs,
+      @Schema(nullable = true) ReadingSign sign) {}
+
+  /**
+   * @param state as in the outbox
+   * @param answer whether it was written by hand to one mail, not with a mailing
+   * @param text null while it has not left
+   */
+  record OurLetter(
+      long messageId,
+      long mailingId,
+      String mailing,
+      String writer,
+      String subject,
+      String state,
+      boolean answer,
+      @Schema(nullable = true) String text) {}
+
+  /**
+   * @param words what they wrote themselves
+   * @param quoted what stands below it, mostly our own words
+   */
+  record TheirMail(
+      long mailId, ResponseKind kind, String from, String subject, String words, String quoted) {}
+
+  record ReadingSign(ResponseKind kind, String detail) {}
+}
