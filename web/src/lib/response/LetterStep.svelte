@@ -26,7 +26,13 @@
 
 <article class={`border-b border-line-soft px-4 py-3 ${theirs ? 'bg-kelp-pale' : ''}`}>
   <header class="flex flex-wrap items-baseline gap-x-2">
-    <LetterMark letter={theirs ? letterOf(theirs.kind) : waits ? (states[ours?.state ?? '']?.letter ?? 'waiting') : 'sent'} />
+    <LetterMark
+      letter={theirs
+        ? letterOf(theirs.kind)
+        : waits
+          ? (states[ours?.state ?? '']?.letter ?? 'waiting')
+          : 'sent'}
+    />
     <h3 class="text-[1rem] font-semibold">{theirs ? writer(theirs.from) : ours?.writer}</h3>
     <span class="min-w-0 text-[0.93rem] break-words text-soft"
       >{theirs?.subject ?? ours?.subject}</span
