@@ -43,7 +43,8 @@ public record Letterhead(
       this.family = family;
     }
 
-    String family() {
+    /** As a style sheet names them. */
+    public String family() {
       return family;
     }
   }

@@ -1,5 +1,7 @@
 package app.jemble.core.response;
 
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.Set;
 
 /**
@@ -31,6 +33,11 @@ public enum Standing {
   /** No sign of a person reading, and no reply of any kind. */
   public boolean isQuiet() {
     return this == MACHINE_OPENED || this == NOTHING;
+  }
+
+  /** Where several messages of one thread stand together; nothing of none. */
+  public static Standing strongest(Collection<Standing> messages) {
+    return messages.stream().min(Comparator.naturalOrder()).orElse(NOTHING);
   }
 
   /** A reply outweighs a soft return: somebody read it after all. */
