@@ -27,7 +27,11 @@ public final class Api {
   }
 
   /** An answer: its status and its JSON (missing when there is none). */
-  public record Answer(int status, JsonNode json, HttpResponse<String> raw) {}
+  public record Answer(int status, JsonNode json, HttpResponse<String> raw) {
+    public String text() {
+      return raw.body();
+    }
+  }
 
   public Answer signIn(String login, String password) {
     session();

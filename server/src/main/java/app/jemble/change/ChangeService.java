@@ -66,6 +66,16 @@ public class ChangeService {
     return mapper.begin(clock.instant(), accounts.currentWriter().id(), words);
   }
 
+  /** Begins an act of somebody outside the house, such as a reader who leaves. */
+  public long beginOutside(String words) {
+    return mapper.begin(clock.instant(), null, words);
+  }
+
+  /** Begins an act that is done for a colleague, who is not there. */
+  public long beginFor(long account, String words) {
+    return mapper.begin(clock.instant(), account, words);
+  }
+
   /** Says in the end what an act has come to. */
   public void name(long batch, String words) {
     mapper.name(batch, words);

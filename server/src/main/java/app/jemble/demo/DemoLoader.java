@@ -45,6 +45,7 @@ class DemoLoader implements ApplicationRunner {
   private final DemoOpenEnds openEnds;
   private final DemoAround around;
   private final DemoReplies replies;
+  private final DemoRules rules;
   private final DataSource database;
   private final JdbcClient sql;
   private final Clock clock;
@@ -57,6 +58,7 @@ class DemoLoader implements ApplicationRunner {
       DemoOpenEnds openEnds,
       DemoAround around,
       DemoReplies replies,
+      DemoRules rules,
       DataSource database,
       JdbcClient sql,
       Clock clock) {
@@ -67,6 +69,7 @@ class DemoLoader implements ApplicationRunner {
     this.openEnds = openEnds;
     this.around = around;
     this.replies = replies;
+    this.rules = rules;
     this.database = database;
     this.sql = sql;
     this.clock = clock;
@@ -86,6 +89,7 @@ class DemoLoader implements ApplicationRunner {
     addPastMailings();
     openEnds.add();
     replies.add();
+    rules.add();
     // Their senders know of the past ones.
     sql.sql(
             """

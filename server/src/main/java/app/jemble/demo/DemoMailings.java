@@ -113,6 +113,7 @@ class DemoMailings {
         PublicToken.of(octets, workspace.current().secret()),
         frozen(reader),
         null,
+        null,
         ThreadPlace.NEW,
         0,
         due);

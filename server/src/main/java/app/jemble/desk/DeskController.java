@@ -1,9 +1,12 @@
 package app.jemble.desk;
 
+import app.jemble.account.AccountService;
+import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -18,15 +21,34 @@ class DeskController {
 
   /** The whole desk. */
   record Desk(
-      Counts counts, List<Decision> decisions, List<UnderWay> underWay, List<DraftLine> drafts) {}
+      Counts counts,
+      List<Decision> decisions,
+      List<UnderWay> underWay,
+      List<DraftLine> drafts,
+      List<DueTask> due) {}
 
-  /** Figures for the tabs and the heading. */
-  record Counts(long drafts, long toLeave, long replies) {}
+  /**
+   * Figures for the tabs and the heading.
+   *
+   * @param tasks of the colleague's own, due by today
+   */
+  record Counts(long drafts, long toLeave, long replies, long tasks) {}
+
+  /** A task of the colleague's own that is due, or was. */
+  record DueTask(
+      long id,
+      String kind,
+      String title,
+      LocalDate dueOn,
+      @Schema(nullable = true) Long personId,
+      @Schema(nullable = true) String person,
+      @Schema(nullable = true) String phone,
+      @Schema(nullable = true) Instant lastReply) {}
 
   /**
    * Something only a person can decide.
    *
-   * @param kind in_doubt, refused or returned
+   * @param kind in_doubt, refused, held, returned or unplaced
    * @param about whom or how many
    */
   record Decision(
@@ -54,10 +76,15 @@ class DeskController {
   record DraftLine(long id, String name, String writer, Instant createdAt) {}
 
   private final DeskMapper mapper;
+  private final AccountService accounts;
+  private final WorkspaceService workspace;
   private final Clock clock;
 
-  DeskController(DeskMapper mapper, Clock clock) {
+  DeskController(
+      DeskMapper mapper, AccountService accounts, WorkspaceService workspace, Clock clock) {
     this.mapper = mapper;
+    this.accounts = accounts;
+    this.workspace = workspace;
     this.clock = clock;
   }
 
@@ -65,14 +92,19 @@ class DeskController {
   Desk desk() {
     Instant lately = clock.instant().minus(LATELY);
     return new Desk(
-        mapper.counts(lately),
+        counts(),
         mapper.decisions(lately.minus(Duration.ofDays(6))),
         mapper.underWay(),
-        mapper.drafts());
+        mapper.drafts(),
+        mapper.due(accounts.current().id(), today()));
   }
 
   @GetMapping("/counts")
   Counts counts() {
-    return mapper.counts(clock.instant().minus(LATELY));
+    return mapper.counts(clock.instant().minus(LATELY), accounts.current().id(), today());
+  }
+
+  private LocalDate today() {
+    return LocalDate.ofInstant(clock.instant(), workspace.current().zoneId());
   }
 }

@@ -1,8 +1,10 @@
 package app.jemble.desk;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
 @Mapper
@@ -10,11 +12,28 @@ interface DeskMapper {
 
   @Select(
       """
-      select (select count(*) from mailing where state = 'draft') as drafts,
+      select (select count(*) from mailing where state = 'draft' and not by_rule) as drafts,
              (select count(*) from message where state in ('waiting', 'deferred')) as to_leave,
-             (select count(*) from response where kind = 'REPLIED' and at > #{lately}) as replies
+             (select count(*) from response where kind = 'REPLIED' and at > #{lately}) as replies,
+             (select count(*) from task
+              where owner_id = #{me} and done_at is null and due_on <= #{today}) as tasks
       """)
-  DeskController.Counts counts(Instant lately);
+  DeskController.Counts counts(
+      @Param("lately") Instant lately, @Param("me") long me, @Param("today") LocalDate today);
+
+  /** What a colleague is to do by a day, the oldest first; the person may be nobody. */
+  @Select(
+      """
+      select t.id, t.kind, t.title, t.due_on, p.id as person_id, p.name as person, p.phone,
+             (select max(r.at) from response r
+              where r.person_id = p.id and r.kind = 'REPLIED') as last_reply
+      from task t
+      left join person p on p.id = t.person_id
+      where t.owner_id = #{me} and t.done_at is null and t.due_on <= #{today}
+      order by t.due_on, t.id
+      limit 50
+      """)
+  List<DeskController.DueTask> due(@Param("me") long me, @Param("today") LocalDate today);
 
   @Select(
       """
@@ -25,6 +44,18 @@ interface DeskMapper {
       join mailing g on g.id = s.mailing_id
       where s.state in ('in_doubt', 'refused') and s.due_at > #{since}
       group by s.state, g.id
+      union all
+      select 'held', count(*), min(p.name), g.id, g.name, max(s.due_at), min(s.reason)
+      from message s
+      join person p on p.id = s.person_id
+      join mailing g on g.id = s.mailing_id
+      where s.state = 'held' and g.state = 'released'
+      group by g.id
+      union all
+      select 'unplaced', count(*), min(sender), 0, '', max(received_at), min(subject)
+      from inbound_mail
+      where placed_at is null
+      having count(*) > 0
       union all
       select 'returned', count(distinct r.person_id), min(p.name), g.id, g.name, max(r.at), min(r.detail)
       from response r
@@ -62,7 +93,7 @@ interface DeskMapper {
       select g.id, g.name, a.name as writer, g.created_at
       from mailing g
       join account a on a.id = g.created_by
-      where g.state = 'draft'
+      where g.state = 'draft' and not g.by_rule
       order by g.created_at desc
       limit 6
       """)

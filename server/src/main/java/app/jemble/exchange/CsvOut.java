@@ -13,17 +13,17 @@ import org.apache.commons.csv.CSVPrinter;
 /**
  * Writes CSV (RFC 4180) in UTF-8 with a mark that spreadsheets know it by; no cell is a formula.
  */
-final class CsvOut implements AutoCloseable {
+public final class CsvOut implements AutoCloseable {
 
   private final CSVPrinter printer;
 
-  CsvOut(OutputStream out) throws IOException {
+  public CsvOut(OutputStream out) throws IOException {
     BufferedWriter writer = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
     writer.write('\uFEFF');
     printer = new CSVPrinter(writer, CSVFormat.RFC4180);
   }
 
-  void row(List<String> cells) throws IOException {
+  public void row(List<String> cells) throws IOException {
     printer.printRecord(cells.stream().map(HarmlessCell::write).toList());
   }
 

@@ -18,8 +18,8 @@ class LiveController {
   }
 
   /**
-   * Events whose data are words: which of outbox, responses and mailings have changed; "everything"
-   * at first.
+   * Events whose data are words: which of outbox, responses, mailings and tasks have changed;
+   * "everything" at first.
    */
   @GetMapping(produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   SseEmitter listen() {

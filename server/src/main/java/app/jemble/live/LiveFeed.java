@@ -99,6 +99,9 @@ class LiveFeed {
     if (!before.mailings().equals(now.mailings())) {
       changed.add("mailings");
     }
+    if (!before.tasks().equals(now.tasks())) {
+      changed.add("tasks");
+    }
     return changed;
   }
 

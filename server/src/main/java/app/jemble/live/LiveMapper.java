@@ -11,8 +11,9 @@ interface LiveMapper {
    * @param outbox what has not left, by state, and when the last message left
    * @param responses the last response
    * @param mailings how often mailings were changed
+   * @param tasks the last task, and how many are done
    */
-  record Marks(String outbox, String responses, String mailings) {}
+  record Marks(String outbox, String responses, String mailings, String tasks) {}
 
   @Select(
       """
@@ -26,7 +27,8 @@ interface LiveMapper {
              || (select count(*) from inbound_mail where placed_at is null) as responses,
              (select count(*) || ' ' || coalesce(sum(version), 0) || ' ' || count(paused_at)
               from mailing)
-             || ' ' || (select coalesce(sum(ends - begins), 0) from mailing_release_lot) as mailings
+             || ' ' || (select coalesce(sum(ends - begins), 0) from mailing_release_lot) as mailings,
+             (select coalesce(max(id), 0) || ' ' || count(done_at) from task) as tasks
       """)
   Marks marks();
 }

@@ -143,6 +143,7 @@ public class AnswerService {
         workspace.newToken(),
         frozen.freeze(person, fields, values),
         null,
+        null,
         to.messageId() == null ? after : ThreadPlace.following(to.messageId(), after.references()),
         0,
         due);

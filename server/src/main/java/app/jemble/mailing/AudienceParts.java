@@ -13,7 +13,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** The parts that an audience is made of, as they are stored: whoever is in any of them is in. */
 @Component
-class AudienceParts {
+public class AudienceParts {
 
   /**
    * One part.
@@ -21,7 +21,7 @@ class AudienceParts {
    * @param name the name of the kept filter or list it came from, or null
    */
   @Schema(name = "AudiencePart")
-  record Part(@Schema(nullable = true) String name, FilterBody filter) {}
+  public record Part(@Schema(nullable = true) String name, FilterBody filter) {}
 
   private final WorkspaceService workspace;
   private final ObjectMapper json;
@@ -31,12 +31,12 @@ class AudienceParts {
     this.json = json;
   }
 
-  List<Part> read(String stored) {
+  public List<Part> read(String stored) {
     return json.readValue(stored, new TypeReference<List<Part>>() {});
   }
 
   /** The parts as they are stored; a problem at the first that is no filter. */
-  String write(List<Part> parts) {
+  public String write(List<Part> parts) {
     for (Part part : parts) {
       part.filter().toFilter(workspace.fields());
     }
@@ -44,7 +44,7 @@ class AudienceParts {
   }
 
   /** The one filter that picks whoever is in any part; null when there is no part. */
-  FilterBody any(String stored) {
+  public FilterBody any(String stored) {
     List<FilterBody> filters = read(stored).stream().map(Part::filter).toList();
     if (filters.isEmpty()) {
       return null;
@@ -55,7 +55,7 @@ class AudienceParts {
   }
 
   /** A part in words: its name where it has one, else its sentence. */
-  String words(Part part) {
+  public String words(Part part) {
     return part.name() == null
         ? FilterSentence.of(part.filter().toFilter(workspace.fields()))
         : part.name();

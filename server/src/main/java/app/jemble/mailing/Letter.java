@@ -10,15 +10,19 @@ import app.jemble.core.message.LetterText.Wording;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.Pictures;
+import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
 import app.jemble.mailing.OwnWordings.OwnWording;
+import app.jemble.people.PersonRecord;
 import app.jemble.workspace.Workspace;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -157,6 +161,19 @@ final class Letter {
         shared.mayLeave(),
         shared.pictures(),
         shared.files());
+  }
+
+  /** One person's message, to see what it is and lacks; it has no token and does not leave. */
+  MessageComposer.Composed compose(PersonRecord person, Values values, Instant now) {
+    return MessageComposer.compose(
+        shared(person.id(), voices(person.ownerName(), person.ownerEmail())),
+        new MessageComposer.Own(
+            new Mailbox(person.name(), person.email()),
+            values,
+            Locale.forLanguageTag(person.language()),
+            now,
+            "",
+            ThreadPlace.NEW));
   }
 
   /**

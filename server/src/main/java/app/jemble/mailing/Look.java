@@ -2,11 +2,8 @@ package app.jemble.mailing;
 
 import app.jemble.core.check.ReleaseCheck;
 import app.jemble.core.check.ReleaseCheck.Mark;
-import app.jemble.core.message.Mailbox;
-import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.MessageComposer.Composed;
 import app.jemble.core.message.MessageFields;
-import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.pace.Collisions;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
@@ -20,7 +17,6 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -110,16 +106,7 @@ final class Look {
 
   private ReleaseCheck.Message message(Reader reader) {
     PersonRecord person = reader.person();
-    Composed composed =
-        MessageComposer.compose(
-            letter.shared(person.id(), letter.voices(person.ownerName(), person.ownerEmail())),
-            new MessageComposer.Own(
-                new Mailbox(person.name(), person.email()),
-                reader.values(),
-                Locale.forLanguageTag(person.language()),
-                now,
-                "",
-                ThreadPlace.NEW));
+    Composed composed = letter.compose(person, reader.values(), now);
     return new ReleaseCheck.Message(
         person.id(),
         person.firstName(),

@@ -15,6 +15,7 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -128,6 +129,13 @@ class LookService {
       }
     }
     return look(mailing, Progress.NONE);
+  }
+
+  /** The last look at a mailing, when there was one. */
+  Optional<Looked> kept(long mailingId) {
+    synchronized (kept) {
+      return Optional.ofNullable(kept.get(mailingId));
+    }
   }
 
   /** The people of one finding in the last look. */

@@ -13,6 +13,8 @@ import java.util.List;
  * @param promotional whether its messages must say how to leave the list
  * @param replyColleague who gets the replies, when that is a colleague
  * @param isPrivate whether its sender alone sees it
+ * @param followsId the mailing in whose threads its messages go, or null
+ * @param byRule whether a rule of that mailing sends it
  * @param recordKind what kind of records it is about, or null
  * @param recordEach one message for each record, instead of one about each person's newest
  * @param audienceParts the parts of its audience, as JSON
@@ -38,6 +40,7 @@ public record Mailing(
     Long replyColleague,
     boolean isPrivate,
     Long followsId,
+    boolean byRule,
     Related recordKind,
     Long[] recordIds,
     boolean recordEach,
@@ -101,6 +104,7 @@ public record Mailing(
         null,
         false,
         null,
+        false,
         null,
         new Long[0],
         false,

@@ -16,7 +16,7 @@ interface MailingMapper {
       select g.id, g.name, g.subject, g.body, g.template_id, t.name as template_name,
              g.template_version, g.topic_id, g.sender_id, a.name as sender_name, g.letterhead_id,
              g.promotional, g.voice, g.replies_to, g.reply_colleague, g.private as is_private,
-             g.follows_id, g.record_kind, g.record_ids, g.record_each,
+             g.follows_id, g.by_rule, g.record_kind, g.record_ids, g.record_each,
              g.audience_parts::text as audience_parts,
              g.leave_parts::text as leave_parts, g.audience_picks, g.left_out,
              g.plan::text as plan,
@@ -107,7 +107,9 @@ interface MailingMapper {
         from message
         group by mailing_id
       ) c on c.mailing_id = g.id
-      where g.state <> 'discarded' and g.answers_mail is null and (not g.private or g.sender_id = #{who})
+      where g.state <> 'discarded' and g.answers_mail is null
+        and (not g.by_rule or c.messages > 0)
+        and (not g.private or g.sender_id = #{who})
         and (#{templateId}::bigint is null or g.template_id = #{templateId})
       order by g.released_at desc nulls first, g.id desc
       limit 200

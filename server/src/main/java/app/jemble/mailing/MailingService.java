@@ -61,7 +61,7 @@ public class MailingService {
   }
 
   /** A mailing, whoever asks; a problem when there is none. */
-  Mailing found(long id) {
+  public Mailing found(long id) {
     Mailing mailing = mapper.find(id);
     if (mailing == null) {
       throw gone();

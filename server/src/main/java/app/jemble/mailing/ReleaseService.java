@@ -22,6 +22,7 @@ class ReleaseService {
   private final PlanService plans;
   private final ReleaseNotes writing;
   private final OutboxService outbox;
+  private final WithRelease withRelease;
   private final AccountService accounts;
   private final Clock clock;
 
@@ -32,6 +33,7 @@ class ReleaseService {
       PlanService plans,
       ReleaseNotes writing,
       OutboxService outbox,
+      WithRelease withRelease,
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
@@ -40,6 +42,7 @@ class ReleaseService {
     this.plans = plans;
     this.writing = writing;
     this.outbox = outbox;
+    this.withRelease = withRelease;
     this.accounts = accounts;
     this.clock = clock;
   }
@@ -64,6 +67,11 @@ class ReleaseService {
       throw Problem.conflict(
           "This mailing was changed in the meantime. Look again before release.");
     }
+    if (mailing.byRule()) {
+      throw Problem.conflict(
+          "It is sent by a rule of the mailing it follows, and released with it.");
+    }
+    withRelease.mayRelease(mailing);
     Looked everyone = looks.look(mailing, LookService.Progress.NONE);
     everyone.findings().stream()
         .filter(f -> f.severity() == Finding.Severity.BLOCKER)
@@ -79,6 +87,7 @@ class ReleaseService {
     mapper.release(id, now, heldUntil, plan.first().orElse(heldUntil));
     files.fillRecipients(id, everyone.ready().stream().map(Looked.Entry::name).distinct().toList());
     writing.note(id, everyone.ready(), plan);
+    withRelease.released(mailing);
   }
 
   /** While it is held: as if it had never been released. */
@@ -94,6 +103,7 @@ class ReleaseService {
     outbox.removeHeld(id);
     files.emptyRecipients(id);
     mapper.takeBack(id);
+    withRelease.takenBack(mailing);
   }
 
   /** Withdraws what has not left yet; returns how many messages that were. */
@@ -107,6 +117,7 @@ class ReleaseService {
     writing.mustBeDone(id);
     int withdrawn = outbox.withdrawRest(id);
     mapper.withdraw(id);
+    withRelease.withdrawn(mailing);
     return withdrawn;
   }
 

@@ -163,6 +163,7 @@ class ReleaseWriter {
         workspace.newToken(),
         frozen.freeze(person, job.letter().fields(person.id()), reader.values()),
         thread == null ? null : thread.messageId(),
+        thread == null ? null : thread.threadId(),
         place,
         reader.about().id(),
         due);

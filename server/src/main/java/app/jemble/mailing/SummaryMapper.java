@@ -15,7 +15,7 @@ interface SummaryMapper {
       """
       select g.id
       from mailing g
-      where g.summed_up_at is null and g.state = 'released'
+      where g.summed_up_at is null and g.state = 'released' and not g.by_rule
         and not exists (select from mailing_release r where r.mailing_id = g.id)
         and not exists (
           select from message s

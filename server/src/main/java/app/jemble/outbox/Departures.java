@@ -1,6 +1,5 @@
 package app.jemble.outbox;
 
-import app.jemble.core.followup.FollowUp;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.OutgoingMessage;
@@ -43,6 +42,7 @@ class Departures {
   private final OutboxMapper mapper;
   private final DueQueue due;
   private final CapGuard caps;
+  private final StayGuard stays;
   private final SharedTexts texts;
   private final JembleSettings settings;
   private final Clock clock;
@@ -57,12 +57,14 @@ class Departures {
       OutboxMapper mapper,
       DueQueue due,
       CapGuard caps,
+      StayGuard stays,
       SharedTexts texts,
       JembleSettings settings,
       Clock clock) {
     this.mapper = mapper;
     this.due = due;
     this.caps = caps;
+    this.stays = stays;
     this.texts = texts;
     this.settings = settings;
     this.clock = clock;
@@ -106,12 +108,9 @@ class Departures {
     Instant now = clock.instant();
     List<Ready> ready = new ArrayList<>();
     int octets = 0;
-    List<OutboxMapper.Claimed> claimed = withinCaps(due.claim(now, most), now);
+    List<OutboxMapper.Claimed> claimed = withinCaps(withoutStopped(due.claim(now, most)), now);
     for (OutboxMapper.Claimed message : claimed) {
-      Optional<String> reason = stopped(message);
-      if (reason.isPresent()) {
-        mapper.stop(message.id(), reason.get());
-      } else if (octets < MOST_OCTETS) {
+      if (octets < MOST_OCTETS) {
         Ready written = write(message, now);
         if (written != null) {
           ready.add(written);
@@ -121,6 +120,14 @@ class Departures {
     }
     begin(worker, ready, now);
     return ready;
+  }
+
+  private List<OutboxMapper.Claimed> withoutStopped(List<OutboxMapper.Claimed> claimed) {
+    Map<Long, String> stopped = stays.stopped(claimed);
+    stopped.forEach(mapper::stop);
+    return stopped.isEmpty()
+        ? claimed
+        : claimed.stream().filter(message -> !stopped.containsKey(message.id())).toList();
   }
 
   private List<OutboxMapper.Claimed> withinCaps(List<OutboxMapper.Claimed> claimed, Instant now) {
@@ -152,11 +159,11 @@ class Departures {
     end(worker, ends);
   }
 
-  /** Why a message must not leave at this instant: what happened to the one it follows. */
+  /** Why a follow-up must not leave at this instant: what happened since it was taken up. */
   Optional<String> stopped(OutboxMapper.Claimed message) {
-    return message.followsId() == null
-        ? Optional.empty()
-        : FollowUp.stoppedBy(mapper.standing(message.followsId()));
+    return message.isFollowUp()
+        ? Optional.ofNullable(stays.stopped(List.of(message)).get(message.id()))
+        : Optional.empty();
   }
 
   private void end(String worker, List<Ended> ends) {

@@ -11,6 +11,7 @@ import java.time.Instant;
  * @param recordId the record it is about, 0 for none
  * @param due when the plan lets it leave
  * @param followsId the message it follows in a thread, or null
+ * @param threadId the first message of that thread, or null
  */
 public record NewMessage(
     long personId,
@@ -19,6 +20,7 @@ public record NewMessage(
     String token,
     String frozen,
     Long followsId,
+    Long threadId,
     ThreadPlace thread,
     long recordId,
     Instant due) {}

@@ -1,6 +1,5 @@
 package app.jemble.outbox;
 
-import app.jemble.core.response.Standing;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -36,6 +35,11 @@ interface OutboxMapper {
       Instant firstTryAt,
       int copyPlace,
       Instant dueAt) {
+
+    /** It goes into the thread of a message before. */
+    boolean isFollowUp() {
+      return followsId != null;
+    }
 
     /** It was tried before, and goes again exactly as it is kept. */
     boolean isKept() {
@@ -265,9 +269,47 @@ interface OutboxMapper {
       """)
   List<Long> overCaps(Instant now);
 
-  /** Where a message stands. */
-  @Select("select standing from message where id = #{id}")
-  Standing standing(long id);
+  /**
+   * What may keep a message from leaving at this instant.
+   *
+   * @param asked somebody asked for it: it answers a mail of theirs
+   * @param thread where each message of the thread before it stands
+   */
+  record Stay(
+      long id,
+      String address,
+      boolean asked,
+      boolean askedNot,
+      boolean leftTopic,
+      boolean doNotWrite,
+      List<String> thread) {}
+
+  @ConstructorArgs({
+    @Arg(column = "id", name = "id", javaType = long.class),
+    @Arg(column = "address", name = "address", javaType = String.class),
+    @Arg(column = "asked", name = "asked", javaType = boolean.class),
+    @Arg(column = "asked_not", name = "askedNot", javaType = boolean.class),
+    @Arg(column = "left_topic", name = "leftTopic", javaType = boolean.class),
+    @Arg(column = "do_not_write", name = "doNotWrite", javaType = boolean.class),
+    @Arg(column = "thread", name = "thread", javaType = List.class)
+  })
+  @Select(
+      """
+      select s.id, s.address, g.answers_mail is not null as asked, p.asked_not,
+             exists (select from topic_left l
+                     where l.person_id = s.person_id and l.topic_id = g.topic_id) as left_topic,
+             exists (select from do_not_write d
+                     where d.email_key = lower(btrim(s.address))) as do_not_write,
+             array(select f.standing from message f where f.id = s.thread_id
+                   union all
+                   select o.standing from message o
+                   where o.thread_id = s.thread_id and o.id <> s.id) as thread
+      from message s
+      join mailing g on g.id = s.mailing_id
+      join person p on p.id = s.person_id
+      where s.id = any(#{ids})
+      """)
+  List<Stay> stays(@Param("ids") Long[] ids);
 
   @Delete(
       """
@@ -388,14 +430,64 @@ interface OutboxMapper {
       """)
   List<DueElsewhere> dueElsewhere(long mailingId);
 
-  /** The end of the thread with each person of a mailing. */
-  record ThreadRow(long personId, long messageId, String token, List<String> referenceIds) {}
+  /** A message of a thread that another can follow. */
+  record ThreadRow(
+      long personId, long messageId, long threadId, String token, List<String> referenceIds) {
+
+    OutboxService.ThreadEnd end() {
+      return new OutboxService.ThreadEnd(messageId, threadId, token, referenceIds);
+    }
+  }
+
+  String THREAD =
+      """
+      select person_id, id as message_id, coalesce(thread_id, id) as thread_id, token, reference_ids
+      from message
+      """;
+
+  @Select(THREAD + "where mailing_id = #{mailingId} and state = 'sent'")
+  List<ThreadRow> threadEnds(long mailingId);
+
+  /** The last message of the thread that another belongs to. */
+  record ThreadLast(
+      long of,
+      long personId,
+      long messageId,
+      long threadId,
+      String token,
+      List<String> referenceIds) {
+
+    OutboxService.ThreadEnd end() {
+      return new OutboxService.ThreadEnd(messageId, threadId, token, referenceIds);
+    }
+  }
 
   @Select(
       """
-      select person_id, id as message_id, token, reference_ids
-      from message
-      where mailing_id = #{mailingId} and state = 'sent'
+      select distinct on (s.id) s.id as of, s.person_id, t.id as message_id,
+             coalesce(s.thread_id, s.id) as thread_id, t.token, t.reference_ids
+      from message s
+      cross join lateral (
+        select id, token, reference_ids, sent_at from message
+        where id = coalesce(s.thread_id, s.id) and state = 'sent'
+        union all
+        select id, token, reference_ids, sent_at from message
+        where thread_id = coalesce(s.thread_id, s.id) and state = 'sent'
+      ) t
+      where s.id = any(#{messages})
+      order by s.id, t.sent_at desc, t.id desc
       """)
-  List<ThreadRow> threadEnds(long mailingId);
+  List<ThreadLast> lastOfThreads(@Param("messages") Long[] messages);
+
+  /** A message that a mailing has in the thread of another. */
+  record InThread(long of, long messageId) {}
+
+  @Select(
+      """
+      select s.id as of, m.id as message_id
+      from message s
+      join message m on m.mailing_id = #{mailingId} and m.thread_id = coalesce(s.thread_id, s.id)
+      where s.id = any(#{messages})
+      """)
+  List<InThread> inThreads(@Param("mailingId") long mailingId, @Param("messages") Long[] messages);
 }

@@ -19,8 +19,12 @@ import org.springframework.stereotype.Service;
 @Service
 public class OutboxService {
 
-  /** The last message of a thread with a person. */
-  public record ThreadEnd(long messageId, String token, List<String> referenceIds) {}
+  /**
+   * A message that another can follow.
+   *
+   * @param threadId the first message of its thread
+   */
+  public record ThreadEnd(long messageId, long threadId, String token, List<String> referenceIds) {}
 
   /**
    * A message that has not left.
@@ -117,13 +121,27 @@ public class OutboxService {
                 Collectors.mapping(OutboxMapper.DueElsewhere::due, Collectors.toList())));
   }
 
+  /** By message, the last one that was sent in its thread. */
+  public Map<Long, ThreadEnd> lastOfThreads(List<Long> messages) {
+    return mapper.lastOfThreads(messages.toArray(Long[]::new)).stream()
+        .collect(Collectors.toMap(OutboxMapper.ThreadLast::of, OutboxMapper.ThreadLast::end));
+  }
+
+  /** By message, the one that a mailing has put in the outbox for its thread. */
+  public Map<Long, Long> inThreads(long mailingId, List<Long> messages) {
+    return mapper.inThreads(mailingId, messages.toArray(Long[]::new)).stream()
+        .collect(
+            Collectors.toMap(
+                OutboxMapper.InThread::of, OutboxMapper.InThread::messageId, Math::max));
+  }
+
   /** By person, where the thread of a sent mailing ends. */
   public Map<Long, ThreadEnd> threadEnds(long mailingId) {
     return mapper.threadEnds(mailingId).stream()
         .collect(
             Collectors.toMap(
                 ThreadRow::personId,
-                t -> new ThreadEnd(t.messageId(), t.token(), t.referenceIds()),
+                ThreadRow::end,
                 (one, other) -> one.messageId() > other.messageId() ? one : other));
   }
 }

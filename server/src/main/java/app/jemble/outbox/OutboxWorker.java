@@ -172,7 +172,7 @@ final class OutboxWorker implements AutoCloseable {
       Departures.Ready ready, Departures.Ready next, MailConnection connection) {
     OutboxMapper.Claimed message = ready.message();
     int attempt = message.tries() + 1;
-    boolean surelyNext = next != null && next.message().followsId() == null;
+    boolean surelyNext = next != null && !next.message().isFollowUp();
     HandoverResult result =
         connection.send(
             ready.mime(),

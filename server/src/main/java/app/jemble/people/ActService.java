@@ -1,11 +1,7 @@
 package app.jemble.people;
 
-import app.jemble.account.AccountService;
 import app.jemble.change.ChangeService;
-import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.Field;
-import app.jemble.core.record.FieldException;
-import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.FieldValue;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.ListService;
@@ -13,12 +9,10 @@ import app.jemble.filter.Selection;
 import app.jemble.list.PersonLists;
 import app.jemble.task.TaskService;
 import app.jemble.workspace.Problem;
-import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -67,15 +61,11 @@ class ActService {
    */
   record ActDone(long id, String words, long changed, long of) {}
 
-  /** Fields that no two people share. */
-  private static final Set<String> ONE_EACH = Set.of("number", "email");
-
   private final ChangeService changes;
   private final PersonLists personLists;
   private final TaskService tasks;
   private final ListService lists;
-  private final WorkspaceService workspace;
-  private final AccountService accounts;
+  private final WantedValues wanted;
   private final AskedNow asked;
   private final Clock clock;
 
@@ -84,16 +74,14 @@ class ActService {
       PersonLists personLists,
       TaskService tasks,
       ListService lists,
-      WorkspaceService workspace,
-      AccountService accounts,
+      WantedValues wanted,
       AskedNow asked,
       Clock clock) {
     this.changes = changes;
     this.personLists = personLists;
     this.tasks = tasks;
     this.lists = lists;
-    this.workspace = workspace;
-    this.accounts = accounts;
+    this.wanted = wanted;
     this.asked = asked;
     this.clock = clock;
   }
@@ -116,8 +104,8 @@ class ActService {
 
   private long apply(long batch, Act act, List<Long> people) {
     return switch (act.kind()) {
-      case TAG -> changes.setTag(batch, tag(act), true, people);
-      case UNTAG -> changes.setTag(batch, tag(act), false, people);
+      case TAG -> changes.setTag(batch, WantedValues.tag(act.value()), true, people);
+      case UNTAG -> changes.setTag(batch, WantedValues.tag(act.value()), false, people);
       case SET -> set(batch, act, people);
       case ADD_TO_LIST -> personLists.add(batch, list(act), people);
       case TAKE_OFF_LIST -> personLists.remove(batch, list(act), people);
@@ -129,43 +117,8 @@ class ActService {
   }
 
   private long set(long batch, Act act, List<Long> people) {
-    Field field = field(act);
-    if (ONE_EACH.contains(field.name())) {
-      throw Problem.wrong("field", field.label() + " is set one by one: no two people share it.");
-    }
-    FieldValue value = read(field, act.value());
-    if (field.name().equals("owner")
-        && value instanceof FieldValue.Text login
-        && accounts.findByLogin(login.text()) == null) {
-      throw Problem.wrong("value", "There is no colleague named “" + login.text() + "”.");
-    }
-    return changes.set(batch, field, value, people);
-  }
-
-  private FieldValue read(Field field, String value) {
-    try {
-      return workspace.reader(DayOrder.DAY_FIRST).read(field, value);
-    } catch (FieldException wrong) {
-      throw Problem.wrong("value", wrong.getMessage());
-    }
-  }
-
-  private Field field(Act act) {
-    return workspace
-        .fields()
-        .find(act.field() == null ? "" : act.field())
-        .filter(f -> f.allows(FieldUse.EDIT))
-        .orElseThrow(
-            () -> Problem.wrong("field", "“" + act.field() + "” is no field that can be set."));
-  }
-
-  private static String tag(Act act) {
-    String tag = act.value() == null ? "" : act.value().strip();
-    if (tag.isEmpty() || tag.length() > 60 || tag.matches(".*[,;|\\p{Cntrl}].*")) {
-      throw Problem.wrong(
-          "value", "A tag is a word or a few, at most 60 letters, without a comma.");
-    }
-    return tag;
+    Field field = wanted.field(act.field());
+    return changes.set(batch, field, wanted.value(field, act.value()), people);
   }
 
   private static long list(Act act) {
@@ -184,8 +137,8 @@ class ActService {
 
   private String words(Act act) {
     return switch (act.kind()) {
-      case TAG -> "Tagged “" + tag(act) + "”";
-      case UNTAG -> "Took the tag “" + tag(act) + "” away";
+      case TAG -> "Tagged “" + WantedValues.tag(act.value()) + "”";
+      case UNTAG -> "Took the tag “" + WantedValues.tag(act.value()) + "” away";
       case SET ->
           act.value() == null || act.value().isBlank()
               ? "Emptied " + label(act)
@@ -199,6 +152,6 @@ class ActService {
   }
 
   private String label(Act act) {
-    return field(act).label().toLowerCase(Locale.ROOT);
+    return wanted.field(act.field()).label().toLowerCase(Locale.ROOT);
   }
 }

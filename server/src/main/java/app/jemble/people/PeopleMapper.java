@@ -2,6 +2,7 @@ package app.jemble.people;
 
 import java.time.Instant;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -38,6 +39,12 @@ interface PeopleMapper {
 
   @Select("select person_id from topic_left where topic_id = #{topicId}")
   List<Long> whoLeft(long topicId);
+
+  @Select("select topic_id from topic_left where person_id = #{personId}")
+  List<Long> topicsLeft(long personId);
+
+  @Delete("delete from topic_left where person_id = #{personId} and topic_id = #{topicId}")
+  int comeBack(@Param("personId") long personId, @Param("topicId") long topicId);
 
   @Insert(
       """

@@ -44,6 +44,11 @@ public class PeopleService {
     return Set.copyOf(lists.ids(null, filter, ListService.Which.ALL, asOf));
   }
 
+  /** Of these people, those whom a filter picks. */
+  public Set<Long> among(List<Long> people, FilterBody filter, AsOf asOf) {
+    return Set.copyOf(lists.ids(null, filter, ListService.Which.only(people), asOf));
+  }
+
   private PeopleQuery query(FilterBody filter, List<Long> picks, AsOf asOf) {
     FilterSql.Fragment condition =
         filter == null ? FilterSql.Fragment.NOBODY : lists.condition(null, filter, asOf);
@@ -72,6 +77,16 @@ public class PeopleService {
   /** Takes a person off a topic; once gone, again changes nothing. */
   public void leave(long personId, long topicId, Instant at) {
     mapper.leave(personId, topicId, at);
+  }
+
+  /** The topics a person has left. */
+  public Set<Long> topicsLeft(long personId) {
+    return Set.copyOf(mapper.topicsLeft(personId));
+  }
+
+  /** Puts a person back on a topic, as they asked themselves. */
+  public void comeBack(long personId, long topicId) {
+    mapper.comeBack(personId, topicId);
   }
 
   /** Puts an address on the do-not-write list; an earlier reason stays. */

@@ -1,5 +1,6 @@
 package app.jemble.response;
 
+import app.jemble.core.response.AwayUntil;
 import app.jemble.core.response.InboundMail;
 import app.jemble.core.response.MailSorter;
 import app.jemble.core.response.OwnWords;
@@ -7,6 +8,7 @@ import app.jemble.core.response.ReplySubject;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.SortedMail;
 import app.jemble.response.ResponseMapper.Answered;
+import app.jemble.workspace.WorkspaceService;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.AddressException;
 import jakarta.mail.internet.InternetAddress;
@@ -14,6 +16,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
@@ -44,13 +47,19 @@ class InboundService {
   private final InboundMapper mapper;
   private final ResponseMapper responses;
   private final ResponseService service;
+  private final WorkspaceService workspace;
   private final Clock clock;
 
   InboundService(
-      InboundMapper mapper, ResponseMapper responses, ResponseService service, Clock clock) {
+      InboundMapper mapper,
+      ResponseMapper responses,
+      ResponseService service,
+      WorkspaceService workspace,
+      Clock clock) {
     this.mapper = mapper;
     this.responses = responses;
     this.service = service;
+    this.workspace = workspace;
     this.clock = clock;
   }
 
@@ -92,6 +101,10 @@ class InboundService {
     return sorted instanceof SortedMail.Delayed || sorted instanceof SortedMail.AutoReply;
   }
 
+  private LocalDate today() {
+    return LocalDate.ofInstant(clock.instant(), workspace.current().zoneId());
+  }
+
   private void note(Answered message, SortedMail sorted, InboundMail mail, Long mailId) {
     if (sorted instanceof SortedMail.Reply) {
       service.note(
@@ -99,6 +112,8 @@ class InboundService {
     } else if (sorted instanceof SortedMail.AutoReply) {
       service.note(
           message, ResponseKind.AUTO_REPLIED, OwnWords.of(mail.text()).snippet(SNIPPET), mailId);
+      AwayUntil.in(OwnWords.of(mail.text()).own(), today())
+          .ifPresent(day -> responses.awayUntil(mailId, day));
     } else if (sorted instanceof SortedMail.Complaint) {
       service.note(message, ResponseKind.COMPLAINED, "", mailId);
     } else if (sorted instanceof SortedMail.Returned back) {

@@ -1,12 +1,13 @@
 package app.jemble.response;
 
+import app.jemble.account.AccountService;
 import app.jemble.core.response.Interval;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.Standing;
 import app.jemble.mailing.MailingService;
-import app.jemble.workspace.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -80,6 +81,7 @@ class ResponseController {
   /**
    * Something that just came in.
    *
+   * @param awayUntil the last day away, where an automatic reply says it
    * @param secondsAfter how long after the hand-over
    */
   record Latest(
@@ -92,7 +94,15 @@ class ResponseController {
       long messageId,
       Instant at,
       String detail,
+      @Schema(nullable = true) LocalDate awayUntil,
       @Schema(nullable = true) Long secondsAfter) {}
+
+  /** What a person did about a message. */
+  enum Did {
+    READ,
+    CLICKED,
+    REPLIED
+  }
 
   record FollowUp(List<Standing> standings) {}
 
@@ -100,28 +110,28 @@ class ResponseController {
 
   private final ResponseListMapper mapper;
   private final MailingService mailings;
+  private final AccountService accounts;
 
-  ResponseController(ResponseListMapper mapper, MailingService mailings) {
+  ResponseController(ResponseListMapper mapper, MailingService mailings, AccountService accounts) {
     this.mapper = mapper;
     this.mailings = mailings;
+    this.accounts = accounts;
   }
 
   @GetMapping
   List<MailingResults> all() {
-    return mapper.mailings();
+    return mapper.mailings(accounts.current().id());
   }
 
   @GetMapping("/latest")
   List<Latest> latest(@RequestParam(required = false) Long mailingId) {
-    return mapper.latest(mailingId, LATEST);
+    return mapper.latest(mailingId, accounts.current().id(), LATEST);
   }
 
   @GetMapping("/{mailingId}")
   Summary summary(@PathVariable long mailingId) {
+    mailings.find(mailingId);
     ResponseListMapper.Head head = mapper.head(mailingId);
-    if (head == null) {
-      throw Problem.notFound("There is no such mailing any more.");
-    }
     Map<Standing, Long> counts = new EnumMap<>(Standing.class);
     mapper.tally(mailingId).forEach(c -> counts.put(c.standing(), c.messages()));
     long delivered = head.sent() - counts.getOrDefault(Standing.RETURNED, 0L);
@@ -152,10 +162,34 @@ class ResponseController {
   @GetMapping("/{mailingId}/messages")
   List<MessageStanding> messages(
       @PathVariable long mailingId,
-      @RequestParam List<Standing> standings,
+      @RequestParam(required = false) List<Standing> standings,
+      @RequestParam(required = false) Did did,
+      @RequestParam(required = false) String link,
+      @RequestParam(required = false) ResultService.By by,
+      @RequestParam(required = false) String value,
       @RequestParam(required = false) String afterKey,
       @RequestParam(required = false) Long afterId) {
-    return mapper.page(mailingId, names(standings), afterKey, afterId, PAGE);
+    mailings.find(mailingId);
+    return mapper.page(mailingId, which(standings, did, link, by, value), afterKey, afterId, PAGE);
+  }
+
+  private static ResponseListMapper.Which which(
+      List<Standing> standings, Did did, String link, ResultService.By by, String value) {
+    return new ResponseListMapper.Which(
+        standings == null || standings.isEmpty() ? null : names(standings),
+        did == null ? null : did.name(),
+        link,
+        by == ResultService.By.PLAN ? value : null,
+        by == ResultService.By.TAG ? value : null,
+        by == ResultService.By.OWNER ? value : null,
+        by == ResultService.By.ZONE ? value : null);
+  }
+
+  /** Whose messages stand there, for what is done with people. */
+  @GetMapping("/{mailingId}/people")
+  List<Long> people(@PathVariable long mailingId, @RequestParam List<Standing> standings) {
+    mailings.find(mailingId);
+    return mapper.people(mailingId, names(standings));
   }
 
   /** Begins a mailing in the same threads, to all who stand there. */

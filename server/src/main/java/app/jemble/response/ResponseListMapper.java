@@ -44,27 +44,55 @@ interface ResponseListMapper {
       """)
   Head head(long mailingId);
 
+  /**
+   * Which messages of a mailing; what is null does not matter.
+   *
+   * @param did READ, CLICKED or REPLIED: what a person did, whatever else came of the message
+   * @param link the target of a link that a person followed
+   * @param plan of their person; empty for those without one, as with owner and zone
+   */
+  record Which(
+      List<String> standings,
+      String did,
+      String link,
+      String plan,
+      String tag,
+      String owner,
+      String zone) {}
+
   @Select(
       """
       select s.id, s.person_id, p.name, p.name_key, s.standing, s.sent_at, p.time_zone,
              (select max(r.at) from response r where r.person_id = p.id and r.kind = 'REPLIED') as last_reply
       from message s
       join person p on p.id = s.person_id
-      where s.mailing_id = #{mailingId} and s.state = 'sent' and s.standing = any(#{standings})
+      where s.mailing_id = #{mailingId} and s.state = 'sent'
+        and (#{w.standings}::text[] is null or s.standing = any(#{w.standings}))
+        and (#{w.did}::text is null or case #{w.did}
+               when 'READ' then s.opened when 'CLICKED' then s.clicked else s.replied end)
+        and (#{w.link}::text is null or exists (
+          select from response r
+          where r.message_id = s.id and r.kind = 'CLICKED' and r.detail = #{w.link}))
+        and (#{w.plan}::text is null or coalesce((
+          select m.plan from membership m where m.person_id = p.id), '') = #{w.plan})
+        and (#{w.tag}::text is null or #{w.tag} = any(p.tags))
+        and (#{w.owner}::text is null or coalesce((
+          select a.login from account a where a.id = p.owner_id), '') = #{w.owner})
+        and (#{w.zone}::text is null or coalesce(p.time_zone, '') = #{w.zone})
         and (#{afterId}::bigint is null or (p.name_key collate "C", s.id) > (#{afterKey}, #{afterId}))
       order by p.name_key collate "C", s.id
       limit #{limit}
       """)
   List<ResponseController.MessageStanding> page(
       @Param("mailingId") long mailingId,
-      @Param("standings") List<String> standings,
+      @Param("w") Which which,
       @Param("afterKey") String afterKey,
       @Param("afterId") Long afterId,
       @Param("limit") int limit);
 
   @Select(
       """
-      select person_id
+      select distinct person_id
       from message
       where mailing_id = #{mailingId} and state = 'sent' and standing = any(#{standings})
       """)
@@ -73,18 +101,19 @@ interface ResponseListMapper {
   @Select(
       """
       select r.id, r.kind, p.id as person_id, p.name, g.id as mailing_id, g.name as mailing,
-             r.message_id, r.at, r.detail,
+             r.message_id, r.at, r.detail, r.away_until,
              extract(epoch from r.at - s.sent_at)::bigint as seconds_after
       from response r
       join person p on p.id = r.person_id
       join mailing g on g.id = r.mailing_id
       join message s on s.id = r.message_id
-      where #{mailingId}::bigint is null or r.mailing_id = #{mailingId}
+      where (#{mailingId}::bigint is null or r.mailing_id = #{mailingId})
+        and (not g.private or g.sender_id = #{who})
       order by r.at desc, r.id desc
       limit #{limit}
       """)
   List<ResponseController.Latest> latest(
-      @Param("mailingId") Long mailingId, @Param("limit") int limit);
+      @Param("mailingId") Long mailingId, @Param("who") long who, @Param("limit") int limit);
 
   @Select(
       """
@@ -98,9 +127,10 @@ interface ResponseListMapper {
       from mailing g
       join message s on s.mailing_id = g.id
       where g.state <> 'draft' and g.answers_mail is null
+        and (not g.private or g.sender_id = #{who})
       group by g.id
       order by min(s.sent_at) desc nulls first, g.id desc
       limit 100
       """)
-  List<ResponseController.MailingResults> mailings();
+  List<ResponseController.MailingResults> mailings(long who);
 }

@@ -2,6 +2,7 @@ package app.jemble.response;
 
 import app.jemble.core.response.ResponseKind;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -41,6 +42,78 @@ interface ResponseMapper {
   @Select(SELECT + "where s.token = #{token} and s.first_try_at is not null")
   Answered byToken(String token);
 
+  /**
+   * What an open needs to know of its message.
+   *
+   * @param settled a further open changes nothing of it
+   */
+  record Opened(
+      long id,
+      String token,
+      long mailingId,
+      long personId,
+      Instant handedOver,
+      boolean settled,
+      boolean settledForMachines) {}
+
+  @Select(
+      """
+      select id, token, mailing_id, person_id, coalesce(sent_at, first_try_at) as handed_over,
+             state <> 'in_doubt' and opened as settled,
+             state <> 'in_doubt' and standing <> 'NOTHING' as settled_for_machines
+      from message
+      where token = any(#{tokens}) and first_try_at is not null
+      """)
+  List<Opened> opened(@Param("tokens") List<String> tokens);
+
+  @Select("select id from message where id = any(#{ids}) order by id for update")
+  List<Long> lockAll(@Param("ids") Long[] ids);
+
+  /** Notes opens, a column each. */
+  @Insert(
+      """
+      insert into response (message_id, mailing_id, person_id, kind, at)
+      select n.message, n.mailing, n.person, n.kind, #{at}
+      from unnest(#{messages}::bigint[], #{mailings}::bigint[], #{people}::bigint[],
+                  #{kinds}::text[]) as n (message, mailing, person, kind)
+      """)
+  int addOpens(
+      @Param("at") Instant at,
+      @Param("messages") Long[] messages,
+      @Param("mailings") Long[] mailings,
+      @Param("people") Long[] people,
+      @Param("kinds") List<String> kinds);
+
+  /** The kinds of responses to a message. */
+  record Kinds(long message, List<String> kinds) {}
+
+  @Select(
+      """
+      select message_id as message, array_agg(distinct kind) as kinds
+      from response
+      where message_id = any(#{ids})
+      group by message_id
+      """)
+  List<Kinds> kindsOf(@Param("ids") Long[] ids);
+
+  /** As {@link #stand} for many, with whether a person has opened each (1) or not (0). */
+  @Update(
+      """
+      update message s
+      set standing = n.standing,
+          opened = s.opened or n.opened = 1,
+          state = case when s.state = 'in_doubt' then 'sent' else s.state end,
+          sent_at = case when s.state = 'in_doubt' then s.first_try_at else s.sent_at end
+      from unnest(#{ids}::bigint[], #{standings}::text[], #{opened}::bigint[])
+        as n (id, standing, opened)
+      where s.id = n.id
+        and (s.standing <> n.standing or (n.opened = 1 and not s.opened) or s.state = 'in_doubt')
+      """)
+  int standAll(
+      @Param("ids") Long[] ids,
+      @Param("standings") List<String> standings,
+      @Param("opened") Long[] opened);
+
   @Select(SELECT + "where s.id = #{id} and s.first_try_at is not null")
   Answered byId(long id);
 
@@ -78,6 +151,17 @@ interface ResponseMapper {
             limit 1
             """)
   Answered lastTo(@Param("address") String address, @Param("since") Instant since);
+
+  @Update("update response set away_until = #{day} where mail_id = #{mail}")
+  int awayUntil(@Param("mail") long mail, @Param("day") LocalDate day);
+
+  /** Of these people, those who are away on a day. */
+  @Select(
+      """
+      select distinct person_id from response
+      where person_id = any(#{people}) and away_until >= #{day}
+      """)
+  List<Long> away(@Param("people") Long[] people, @Param("day") LocalDate day);
 
   /** Keeps two responses to one message from being judged at once. */
   @Select("select id from message where id = #{id} for update")

@@ -5,12 +5,19 @@ import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.Standing;
 import app.jemble.people.PeopleService;
 import app.jemble.response.ResponseMapper.Answered;
+import app.jemble.response.ResponseMapper.Opened;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,14 +41,68 @@ class ResponseService {
     this.clock = clock;
   }
 
-  /** The open mark was fetched. */
+  /** A fetch of an open mark. */
+  record Fetched(String token, String agent, String address) {}
+
+  /** Open marks were fetched, of many messages or of one: they are noted together. */
   @Transactional
-  void opened(String token, String agent, String address) {
-    Answered message = mapper.byToken(token);
-    if (message != null) {
-      boolean machine = isMachine(message, agent, address);
-      note(message, machine ? ResponseKind.MACHINE_OPENED : ResponseKind.OPENED, "", null);
+  void opened(List<Fetched> fetches) {
+    Map<String, Opened> messages =
+        mapper.opened(fetches.stream().map(Fetched::token).distinct().toList()).stream()
+            .collect(Collectors.toMap(Opened::token, m -> m));
+    Instant now = clock.instant();
+    List<Opened> opens = new ArrayList<>();
+    List<ResponseKind> kinds = new ArrayList<>();
+    Set<Long> toStand = new TreeSet<>();
+    for (Fetched fetch : fetches) {
+      Opened message = messages.get(fetch.token());
+      if (message != null) {
+        boolean machine = isMachine(message.handedOver(), fetch.agent(), fetch.address());
+        opens.add(message);
+        kinds.add(machine ? ResponseKind.MACHINE_OPENED : ResponseKind.OPENED);
+        if (machine ? !message.settledForMachines() : !message.settled()) {
+          toStand.add(message.id());
+        }
+      }
     }
+    note(opens, kinds, toStand.toArray(Long[]::new), now);
+  }
+
+  /** In the order of messages, so that two processes do not wait for each other. */
+  private void note(List<Opened> opens, List<ResponseKind> kinds, Long[] toStand, Instant now) {
+    if (toStand.length > 0) {
+      stand(toStand, opens, kinds);
+    }
+    mapper.addOpens(
+        now,
+        opens.stream().map(Opened::id).toArray(Long[]::new),
+        opens.stream().map(Opened::mailingId).toArray(Long[]::new),
+        opens.stream().map(Opened::personId).toArray(Long[]::new),
+        kinds.stream().map(ResponseKind::name).toList());
+  }
+
+  /** Before the opens are added: then nothing is left to be written of the messages. */
+  private void stand(Long[] messages, List<Opened> opens, List<ResponseKind> kinds) {
+    mapper.lockAll(messages);
+    Map<Long, Set<ResponseKind>> all = new TreeMap<>();
+    for (long message : messages) {
+      all.put(message, EnumSet.noneOf(ResponseKind.class));
+    }
+    for (ResponseMapper.Kinds before : mapper.kindsOf(messages)) {
+      before.kinds().forEach(kind -> all.get(before.message()).add(ResponseKind.valueOf(kind)));
+    }
+    for (int i = 0; i < kinds.size(); i++) {
+      Set<ResponseKind> theirs = all.get(opens.get(i).id());
+      if (theirs != null) {
+        theirs.add(kinds.get(i));
+      }
+    }
+    mapper.standAll(
+        all.keySet().toArray(Long[]::new),
+        all.values().stream().map(k -> Standing.of(k).name()).toList(),
+        all.values().stream()
+            .map(k -> k.contains(ResponseKind.OPENED) ? 1L : 0L)
+            .toArray(Long[]::new));
   }
 
   /** A link was followed; answers where it leads, or empty when it was not in the message. */
@@ -55,14 +116,14 @@ class ResponseService {
     if (target.isEmpty()) {
       return Optional.empty();
     }
-    boolean machine = isMachine(message, agent, address);
+    boolean machine = isMachine(message.handedOver(), agent, address);
     note(message, machine ? ResponseKind.MACHINE_CLICKED : ResponseKind.CLICKED, target, null);
     return Optional.of(target);
   }
 
-  /** Whether a leaving page may be shown for this token. */
-  boolean knows(String token) {
-    return mapper.byToken(token) != null;
+  /** The message of a token; empty when it has not left, or is none of ours. */
+  Optional<Answered> message(String token) {
+    return Optional.ofNullable(mapper.byToken(token));
   }
 
   /** The reader left the topic of the message; again changes nothing. */
@@ -111,10 +172,8 @@ class ResponseService {
     }
   }
 
-  private boolean isMachine(Answered message, String agent, String address) {
+  private boolean isMachine(Instant handedOver, String agent, String address) {
     return FetchJudge.isMachine(
-        message.handedOver(),
-        new FetchJudge.Fetch(clock.instant(), agent, address),
-        counting.rules());
+        handedOver, new FetchJudge.Fetch(clock.instant(), agent, address), counting.rules());
   }
 }

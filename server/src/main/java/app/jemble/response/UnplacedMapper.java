@@ -29,6 +29,9 @@ interface UnplacedMapper {
   @Select(SELECT + " and id = #{id}")
   UnplacedMail find(long id);
 
+  @Select("select distinct sender from inbound_mail where placed_at is null")
+  List<String> senders();
+
   @Select("select words from inbound_mail where id = #{id}")
   String words(long id);
 

@@ -2,6 +2,7 @@ package app.jemble.response;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.core.record.EmailAddress;
 import app.jemble.core.response.OwnWords;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.response.UnplacedMapper.PlaceCandidate;
@@ -9,16 +10,17 @@ import app.jemble.response.UnplacedMapper.UnplacedMail;
 import app.jemble.workspace.Problem;
 import java.time.Clock;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Mails nobody could place by software: for people to read, and to say what they are. */
 @Service
-class UnplacedService {
+public class UnplacedService {
 
   private static final int MOST = 200;
 
@@ -63,6 +65,13 @@ class UnplacedService {
     return mapper.all(MOST);
   }
 
+  /** The addresses of those who wrote, as {@link EmailAddress#key} has them. */
+  public Set<String> senders() {
+    return mapper.senders().stream()
+        .flatMap(UnplacedService::addresses)
+        .collect(Collectors.toSet());
+  }
+
   long count() {
     return mapper.count();
   }
@@ -89,15 +98,12 @@ class UnplacedService {
       return mapper.found(find.strip(), accounts.current().id());
     }
     String[] addresses =
-        ADDRESS
-            .matcher(mail.from() + "\n" + words)
-            .results()
-            .map(MatchResult::group)
-            .map(a -> a.toLowerCase(Locale.ROOT))
-            .distinct()
-            .limit(50)
-            .toArray(String[]::new);
+        addresses(mail.from() + "\n" + words).distinct().limit(50).toArray(String[]::new);
     return mapper.candidates(addresses, accounts.current().id());
+  }
+
+  private static Stream<String> addresses(String text) {
+    return ADDRESS.matcher(text).results().map(MatchResult::group).map(EmailAddress::key);
   }
 
   /** It answers a message, or tells what became of it. */

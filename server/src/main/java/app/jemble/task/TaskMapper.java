@@ -34,6 +34,36 @@ interface TaskMapper {
       @Param("at") Instant at,
       @Param("by") long by);
 
+  @Select("select calendar_key from account where id = #{account}")
+  String calendarKey(long account);
+
+  @Update("update account set calendar_key = #{key} where id = #{account}")
+  int setCalendarKey(@Param("account") long account, @Param("key") String key);
+
+  @Select("select id from account where calendar_key = #{key}")
+  Long ownerOfCalendar(String key);
+
+  /** A task that is to be done on a day. */
+  record OpenTask(
+      long id,
+      String kind,
+      String title,
+      LocalDate dueOn,
+      Long personId,
+      String person,
+      String phone) {}
+
+  @Select(
+      """
+      select t.id, t.kind, t.title, t.due_on, p.id as person_id, p.name as person, p.phone
+      from task t
+      left join person p on p.id = t.person_id
+      where t.owner_id = #{owner} and t.done_at is null and t.due_on is not null
+      order by t.due_on, t.id
+      limit 2000
+      """)
+  List<OpenTask> openOf(long owner);
+
   @Delete("delete from task where id = any(#{tasks})")
   int takeBack(@Param("tasks") Long[] tasks);
 

@@ -47,12 +47,13 @@ public class TaskService implements Undoing {
 
   /** Makes one task a person; answers how many. */
   public long make(long batch, Draft draft, List<Long> people) {
+    return makeFor(accounts.currentWriter().id(), batch, draft, people);
+  }
+
+  /** The same for a colleague, who is not there; tasks of people without an owner are theirs. */
+  public long makeFor(long account, long batch, Draft draft, List<Long> people) {
     List<TaskMapper.MadeRow> made =
-        mapper.make(
-            sound(draft),
-            people.toArray(Long[]::new),
-            clock.instant(),
-            accounts.currentWriter().id());
+        mapper.make(sound(draft), people.toArray(Long[]::new), clock.instant(), account);
     changes.noteEach(
         batch,
         made.stream().map(TaskMapper.MadeRow::personId).toList(),
@@ -96,7 +97,8 @@ public class TaskService implements Undoing {
     mapper.takeBack(changes.stream().map(c -> Long.valueOf(c.after())).toArray(Long[]::new));
   }
 
-  private Draft sound(Draft draft) {
+  /** The draft as it is made; a problem when it cannot be. */
+  public Draft sound(Draft draft) {
     List<String> kinds = FieldCatalogue.of(Related.TASK).find("kind").orElseThrow().choices();
     if (draft.kind() == null || !kinds.contains(draft.kind())) {
       throw Problem.wrong("kind", "A task is one of " + String.join(", ", kinds) + ".");

@@ -162,7 +162,9 @@ public class MarkTest extends ServerTest {
     String token = send("leaves@mark.test");
     clock.advance(Duration.ofMinutes(5));
     HttpResponse<String> page = ask("GET", "/leave/" + token, READER);
-    assertThat(page.body()).contains("Leave this list?").contains("Tern Quay Boatyard");
+    assertThat(page.body())
+        .contains("What would you like to hear about?")
+        .contains("Tern Quay Boatyard");
     assertThat(kinds(token)).isEmpty();
     assertThat(ask("POST", "/leave/" + token, READER).body()).contains("You have left the list");
     ask("POST", "/leave/" + token, READER);
@@ -177,5 +179,75 @@ public class MarkTest extends ServerTest {
                 .query(Long.class)
                 .single())
         .isEqualTo(1);
+  }
+
+  private String form(String token, String body) {
+    try {
+      return http.send(
+              HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/leave/" + token))
+                  .header("Content-Type", "application/x-www-form-urlencoded")
+                  .POST(HttpRequest.BodyPublishers.ofString(body))
+                  .build(),
+              HttpResponse.BodyHandlers.ofString())
+          .body();
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private List<Long> left(String address) {
+    return sql.sql(
+            """
+            select t.topic_id from topic_left t
+            join person p on p.id = t.person_id where p.email = ? order by 1
+            """)
+        .param(address)
+        .query(Long.class)
+        .list();
+  }
+
+  @Test
+  public void topicsAreChosenAndOnlyTheReaderComesBack() {
+    String token = send("topics@mark.test");
+    List<Long> topics = sql.sql("select id from topic order by id").query(Long.class).list();
+    String first = "get=" + topics.get(0);
+    String page = form(token, "choice=topics&get=" + topics.get(1));
+    assertThat(page).contains("Your choice is saved");
+    assertThat(left("topics@mark.test")).containsExactly(topics.get(0), topics.get(2));
+    assertThat(kinds(token)).as("the topic of the message").containsExactly("LEFT");
+
+    assertThat(form(token, "choice=nothing")).contains("You have asked for no mail at all");
+    assertThat(reach("topics@mark.test")).isEqualTo("ASKED_NOT");
+    assertThat(
+            sql.sql("select words from change_batch order by id desc limit 1")
+                .query(String.class)
+                .single())
+        .isEqualTo("Asked for no mail at all");
+
+    form(token, "choice=topics&" + first);
+    assertThat(reach("topics@mark.test")).isEqualTo("READY");
+    assertThat(left("topics@mark.test")).containsExactly(topics.get(1), topics.get(2));
+    // What is made up changes nothing.
+    assertThat(form(token, "choice=topics&" + first + "&get=999999")).contains("saved");
+    assertThat(form("AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA", "choice=nothing"))
+        .isEqualTo("There is nothing here.");
+  }
+
+  private String reach(String address) {
+    return sql.sql("select reach from person where email = ?")
+        .param(address)
+        .query(String.class)
+        .single();
+  }
+
+  /** The one click of mail readers (RFC 8058 section 3.2), as they send it. */
+  @Test
+  public void theOneClickOfAMailReaderLeavesTheTopicOfTheMessage() {
+    String token = send("oneclick@mark.test");
+    assertThat(form(token, "List-Unsubscribe=One-Click")).contains("You have left the list");
+    assertThat(left("oneclick@mark.test")).hasSize(1);
   }
 }

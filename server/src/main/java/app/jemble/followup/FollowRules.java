@@ -1,0 +1,364 @@
+package app.jemble.followup;
+
+import app.jemble.account.AccountService;
+import app.jemble.core.followup.After;
+import app.jemble.core.followup.Sign;
+import app.jemble.core.followup.Whom;
+import app.jemble.core.response.ResponseKind;
+import app.jemble.mailing.AudienceParts;
+import app.jemble.mailing.Mailing;
+import app.jemble.mailing.MailingService;
+import app.jemble.mailing.RuleMailings;
+import app.jemble.mailing.WithRelease;
+import app.jemble.people.WantedValues;
+import app.jemble.task.TaskService;
+import app.jemble.workspace.Problem;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.ObjectMapper;
+
+/** The rules of mailings: written before release, changed and stopped at any time. */
+@Service
+class FollowRules implements WithRelease {
+
+  static final int MOST_WAITING = 5;
+  static final int MOST_AT_ONCE = 5;
+
+  /**
+   * A rule as it is wanted.
+   *
+   * @param id null for a new one
+   * @param whom null for a rule that acts at once
+   * @param after the place, from 1 on, of the rule from whose act it waits; null: from the mailing
+   * @param on the sign at which it acts at once; null for a rule that waits
+   * @param except who is left out
+   * @param body of a rule that sends: the text
+   */
+  record Wanted(
+      Long id,
+      Whom whom,
+      Integer waitCount,
+      After.Unit waitUnit,
+      Integer after,
+      Sign on,
+      List<AudienceParts.Part> except,
+      RuleAct act,
+      String body) {}
+
+  private final FollowRuleMapper mapper;
+  private final MailingService mailings;
+  private final RuleMailings ruleMailings;
+  private final AudienceParts parts;
+  private final TaskService tasks;
+  private final WantedValues wantedValues;
+  private final AccountService accounts;
+  private final ObjectMapper json;
+  private final Clock clock;
+
+  FollowRules(
+      FollowRuleMapper mapper,
+      MailingService mailings,
+      RuleMailings ruleMailings,
+      AudienceParts parts,
+      TaskService tasks,
+      WantedValues wantedValues,
+      AccountService accounts,
+      ObjectMapper json,
+      Clock clock) {
+    this.mapper = mapper;
+    this.mailings = mailings;
+    this.ruleMailings = ruleMailings;
+    this.parts = parts;
+    this.tasks = tasks;
+    this.wantedValues = wantedValues;
+    this.accounts = accounts;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** The rules of a mailing that the asker may see. */
+  List<FollowRule> of(long mailingId) {
+    mailings.find(mailingId);
+    return mapper.of(mailingId);
+  }
+
+  /** One rule of it; a problem when there is none. */
+  FollowRule find(long mailingId, long ruleId) {
+    return of(mailingId).stream()
+        .filter(r -> r.id() == ruleId)
+        .findFirst()
+        .orElseThrow(() -> Problem.notFound("There is no such rule any more."));
+  }
+
+  /** Takes the place of all rules of a mailing, in this order. */
+  @Transactional
+  void save(long mailingId, List<Wanted> wanted) {
+    accounts.currentWriter();
+    Mailing mailing = changeable(mailingId);
+    mapper.lock(mailingId);
+    mustBeFew(wanted);
+    Map<Long, FollowRule> known =
+        mapper.of(mailingId).stream().collect(Collectors.toMap(FollowRule::id, r -> r));
+    Set<Long> kept = new HashSet<>();
+    List<Long> ids = new ArrayList<>();
+    for (int place = 1; place <= wanted.size(); place++) {
+      Wanted want = wanted.get(place - 1);
+      FollowRule before = want.id() == null ? null : known.get(want.id());
+      if (want.id() != null && before == null) {
+        throw Problem.conflict("A rule was taken away elsewhere in the meantime; reload.");
+      }
+      long id = keep(mailing, place, want, before, ids, wanted);
+      ids.add(id);
+      kept.add(id);
+    }
+    List<FollowRule> gone =
+        known.values().stream()
+            .filter(r -> !kept.contains(r.id()))
+            .sorted((a, b) -> Integer.compare(b.place(), a.place()))
+            .toList();
+    gone.forEach(this::remove);
+  }
+
+  private Mailing changeable(long mailingId) {
+    Mailing mailing = mailings.find(mailingId);
+    if (mailing.byRule()) {
+      throw Problem.conflict("Its rules stand with the mailing it follows.");
+    }
+    if (mailing.state() == Mailing.State.DISCARDED) {
+      throw Problem.conflict("This draft has been discarded; take it back first.");
+    }
+    return mailing;
+  }
+
+  private static void mustBeFew(List<Wanted> wanted) {
+    long waiting = wanted.stream().filter(w -> w.whom() != null).count();
+    if (waiting > MOST_WAITING || wanted.size() - waiting > MOST_AT_ONCE) {
+      throw Problem.wrong(
+          "rules", "At most five rules wait, and at most five act at once on a response.");
+    }
+  }
+
+  private long keep(
+      Mailing mailing,
+      int place,
+      Wanted want,
+      FollowRule before,
+      List<Long> ids,
+      List<Wanted> all) {
+    RuleAct act = sound(want);
+    Long sends = sends(mailing, want, act, before);
+    FollowRule rule =
+        new FollowRule(
+            before == null ? 0 : before.id(),
+            mailing.id(),
+            place,
+            want.whom(),
+            want.whom() == null ? null : want.waitCount(),
+            want.whom() == null ? null : want.waitUnit(),
+            after(want, place, ids, all),
+            want.whom() == null
+                ? want.on().kinds().stream().map(ResponseKind::name).sorted().toList()
+                : List.of(),
+            parts.write(want.except() == null ? List.of() : want.except()),
+            json.writeValueAsString(act),
+            sends,
+            null);
+    if (before != null) {
+      mapper.change(rule);
+      dropOldMailing(before, sends);
+      return before.id();
+    }
+    long id = mapper.add(rule);
+    if (sends != null && mailing.hasBeenReleased()) {
+      ruleMailings.release(sends, name(place));
+    }
+    return id;
+  }
+
+  private static String name(int place) {
+    return "follow-up " + place;
+  }
+
+  private Long sends(Mailing mailing, Wanted want, RuleAct act, FollowRule before) {
+    if (act.kind() != RuleAct.Kind.SEND) {
+      return null;
+    }
+    if (before != null && before.sendsId() != null) {
+      ruleMailings.write(before.sendsId(), want.body());
+      return before.sendsId();
+    }
+    if (before != null && mapper.hasActed(before.id())) {
+      throw Problem.conflict("This rule has acted already; add another one that sends.");
+    }
+    long sends = ruleMailings.add(mailing.id(), want.body());
+    if (before != null && mailing.hasBeenReleased()) {
+      ruleMailings.release(sends, name(before.place()));
+    }
+    return sends;
+  }
+
+  private void dropOldMailing(FollowRule before, Long sends) {
+    if (before.sendsId() != null && sends == null) {
+      if (mapper.hasActed(before.id())) {
+        throw Problem.conflict("This rule has sent messages; stop it and add another one.");
+      }
+      ruleMailings.remove(before.sendsId());
+    }
+  }
+
+  private static Long after(Wanted want, int place, List<Long> ids, List<Wanted> all) {
+    if (want.whom() == null || want.after() == null) {
+      return null;
+    }
+    boolean waits =
+        want.after() >= 1 && want.after() < place && all.get(want.after() - 1).whom() != null;
+    if (!waits) {
+      throw Problem.wrong("after", "A rule can only wait from what an earlier one did.");
+    }
+    return ids.get(want.after() - 1);
+  }
+
+  /** What a rule does, once all of it is found sound. */
+  private RuleAct sound(Wanted want) {
+    RuleAct act = want.act();
+    if (act == null || act.kind() == null) {
+      throw Problem.wrong("act", "Say what is to be done.");
+    }
+    if (want.whom() == null) {
+      if (want.on() == null) {
+        throw Problem.wrong("on", "Say at which response it is to be done.");
+      }
+      if (act.kind() == RuleAct.Kind.SEND) {
+        throw Problem.wrong("act", "Another message is sent after a wait, not at once.");
+      }
+    } else if (want.waitUnit() == null
+        || want.waitCount() == null
+        || want.waitCount() < 1
+        || want.waitCount() > After.MOST) {
+      throw Problem.wrong("waitCount", "Say how long to wait: 1 to 1,000 hours or days.");
+    }
+    return switch (act.kind()) {
+      case SEND, TELL -> new RuleAct(act.kind(), null, null, null, null, null, null, null);
+      case TASK -> task(act);
+      case TAG ->
+          new RuleAct(act.kind(), null, null, null, null, WantedValues.tag(act.tag()), null, null);
+      case SET -> set(act);
+    };
+  }
+
+  private RuleAct task(RuleAct act) {
+    if (act.dueDays() != null && (act.dueDays() < 0 || act.dueDays() > After.MOST)) {
+      throw Problem.wrong("dueDays", "A task is due in 0 to 1,000 working days.");
+    }
+    TaskService.Draft task =
+        tasks.sound(new TaskService.Draft(act.taskKind(), act.title(), null, act.owner()));
+    return new RuleAct(
+        act.kind(), task.kind(), task.title(), act.dueDays(), task.owner(), null, null, null);
+  }
+
+  private RuleAct set(RuleAct act) {
+    var field = wantedValues.field(act.field());
+    wantedValues.value(field, act.value());
+    return new RuleAct(
+        act.kind(),
+        null,
+        null,
+        null,
+        null,
+        null,
+        field.name(),
+        act.value() == null ? "" : act.value().strip());
+  }
+
+  private void remove(FollowRule rule) {
+    if (mapper.hasActed(rule.id())) {
+      throw Problem.conflict(
+          "Rule %d has decided about people already; stop it instead.".formatted(rule.place()));
+    }
+    mapper.remove(rule.id());
+    if (rule.sendsId() != null) {
+      ruleMailings.remove(rule.sendsId());
+    }
+  }
+
+  /** From now on it does nothing; what it has put in the outbox does not leave. */
+  @Transactional
+  int stop(long mailingId, long ruleId) {
+    accounts.currentWriter();
+    FollowRule rule = find(mailingId, ruleId);
+    mapper.stop(rule.id(), clock.instant());
+    return rule.sendsId() == null ? 0 : ruleMailings.withdraw(rule.sendsId());
+  }
+
+  /** It acts again, also for those whose wait was over meanwhile. */
+  @Transactional
+  void goOn(long mailingId, long ruleId) {
+    accounts.currentWriter();
+    Mailing mailing = changeable(mailingId);
+    FollowRule rule = find(mailingId, ruleId);
+    mapper.stop(rule.id(), null);
+    if (rule.sendsId() != null && mailing.hasBeenReleased()) {
+      ruleMailings.release(rule.sendsId(), name(rule.place()));
+    }
+  }
+
+  /** What is wrong with the texts of rules, by rule. */
+  Map<Long, List<String>> errors(List<FollowRule> rules) {
+    Map<Long, List<String>> errors = new HashMap<>();
+    rules.stream()
+        .filter(r -> r.sendsId() != null)
+        .forEach(r -> errors.put(r.id(), ruleMailings.errors(r.sendsId())));
+    return errors;
+  }
+
+  @Override
+  public void mayRelease(Mailing mailing) {
+    List<FollowRule> rules = mapper.of(mailing.id());
+    errors(rules)
+        .forEach(
+            (id, errors) -> {
+              if (!errors.isEmpty()) {
+                int place =
+                    rules.stream().filter(r -> r.id() == id).findFirst().orElseThrow().place();
+                throw Problem.conflict("Rule %d: %s".formatted(place, errors.get(0)));
+              }
+            });
+  }
+
+  @Override
+  public void released(Mailing mailing) {
+    for (FollowRule rule : mapper.of(mailing.id())) {
+      if (rule.sendsId() != null && !rule.isStopped()) {
+        ruleMailings.release(rule.sendsId(), name(rule.place()));
+      }
+    }
+  }
+
+  @Override
+  public void takenBack(Mailing mailing) {
+    for (FollowRule rule : mapper.of(mailing.id())) {
+      if (rule.sendsId() != null) {
+        ruleMailings.takeBack(rule.sendsId());
+      }
+    }
+  }
+
+  /** Whoever withdraws a mailing wants nothing more to be done about it. */
+  @Override
+  public void withdrawn(Mailing mailing) {
+    for (FollowRule rule : mapper.of(mailing.id())) {
+      if (rule.sendsId() != null) {
+        ruleMailings.withdraw(rule.sendsId());
+      }
+    }
+    mapper.stopAll(mailing.id(), clock.instant());
+  }
+}

@@ -1,0 +1,66 @@
+package app.jemble.followup;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.filter.AskedNow;
+import app.jemble.filter.FilterBody;
+import app.jemble.mailing.AudienceParts;
+import app.jemble.mailing.MailingService;
+import app.jemble.outbox.LastLook;
+import app.jemble.people.PeopleService;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/** Who is left out of rules; asked when they act, and again as what they send leaves. */
+@Component
+class RuleExceptions implements LastLook {
+
+  private final FollowRuleMapper rules;
+  private final AudienceParts parts;
+  private final PeopleService people;
+  private final MailingService mailings;
+  private final AccountService accounts;
+  private final AskedNow asked;
+
+  RuleExceptions(
+      FollowRuleMapper rules,
+      AudienceParts parts,
+      PeopleService people,
+      MailingService mailings,
+      AccountService accounts,
+      AskedNow asked) {
+    this.rules = rules;
+    this.parts = parts;
+    this.people = people;
+    this.mailings = mailings;
+    this.accounts = accounts;
+    this.asked = asked;
+  }
+
+  /** Of these people, those the rule leaves out. */
+  Set<Long> among(FollowRule rule, Account sender, List<Long> whom) {
+    FilterBody filter = parts.any(rule.exceptParts());
+    return filter == null || whom.isEmpty()
+        ? Set.of()
+        : people.among(whom, filter, asked.by(sender));
+  }
+
+  @Override
+  public Map<Long, String> notTo(long mailingId, List<Long> whom) {
+    FollowRule rule = rules.sending(mailingId);
+    Map<Long, String> not = new HashMap<>();
+    if (rule == null) {
+      return not;
+    }
+    if (rule.isStopped()) {
+      whom.forEach(person -> not.put(person, "the rule was stopped"));
+      return not;
+    }
+    Account sender = accounts.find(mailings.found(rule.mailingId()).senderId());
+    among(rule, sender, whom).forEach(person -> not.put(person, "is among those left out"));
+    return not;
+  }
+}

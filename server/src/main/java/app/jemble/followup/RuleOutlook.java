@@ -1,0 +1,151 @@
+package app.jemble.followup;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.core.followup.WorkingDays;
+import app.jemble.core.response.Standing;
+import app.jemble.followup.FollowRuleMapper.Decided;
+import app.jemble.followup.FollowRuleMapper.ThreadRow;
+import app.jemble.mailing.Mailing;
+import app.jemble.mailing.Outlook;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** Whom each rule of a mailing will touch, if nothing changes. */
+@Component
+class RuleOutlook {
+
+  /**
+   * Whom a rule will touch.
+   *
+   * @param people whom it would be done for, if nobody did anything any more
+   * @param first when the first wait of theirs is over; null when it is not known
+   * @param last when the last one is
+   */
+  @Schema(name = "RuleForecast")
+  record Forecast(
+      List<Long> people,
+      @Schema(nullable = true) Instant first,
+      @Schema(nullable = true) Instant last) {}
+
+  /** Somebody in the course of the rules: from when on they are waited for. */
+  private record Step(long thread, long personId, Instant since, Standing standing) {}
+
+  private final FollowRuleMapper mapper;
+  private final RuleExceptions exceptions;
+  private final RuleDoing doing;
+  private final Outlook outlook;
+  private final AccountService accounts;
+
+  RuleOutlook(
+      FollowRuleMapper mapper,
+      RuleExceptions exceptions,
+      RuleDoing doing,
+      Outlook outlook,
+      AccountService accounts) {
+    this.mapper = mapper;
+    this.exceptions = exceptions;
+    this.doing = doing;
+    this.outlook = outlook;
+    this.accounts = accounts;
+  }
+
+  /** By rule; a rule that acts at once is not among them, nor is any while nobody has looked. */
+  Map<Long, Forecast> of(Mailing mailing, List<FollowRule> rules) {
+    List<FollowRule> waiting = rules.stream().filter(r -> !r.isAtOnce()).toList();
+    if (waiting.isEmpty()) {
+      return Map.of();
+    }
+    Account sender = accounts.find(mailing.senderId());
+    return mailing.hasBeenReleased()
+        ? ofReleased(mailing, sender, waiting)
+        : outlook.of(mailing).map(e -> ofDraft(e, sender, waiting)).orElse(Map.of());
+  }
+
+  /** Nobody has done anything yet: as if it stayed so. */
+  private Map<Long, Forecast> ofDraft(
+      Outlook.Expected expected, Account sender, List<FollowRule> rules) {
+    WorkingDays days = doing.workingDays();
+    Map<Long, Forecast> forecasts = new HashMap<>();
+    for (FollowRule rule : rules) {
+      Forecast before = forecasts.get(rule.afterId());
+      List<Long> people = before == null ? expected.people() : before.people();
+      Instant first = before == null ? expected.first() : before.first();
+      Instant last = before == null ? expected.last() : before.last();
+      Set<Long> excluded = exceptions.among(rule, sender, people);
+      forecasts.put(
+          rule.id(),
+          new Forecast(
+              people.stream().filter(p -> !excluded.contains(p)).toList(),
+              first == null ? null : rule.after().from(first, days),
+              last == null ? null : rule.after().from(last, days)));
+    }
+    return forecasts;
+  }
+
+  private Map<Long, Forecast> ofReleased(Mailing mailing, Account sender, List<FollowRule> rules) {
+    WorkingDays days = doing.workingDays();
+    List<Step> all = mapper.threads(mailing.id()).stream().map(RuleOutlook::step).toList();
+    Map<Long, Map<Long, Decided>> decided = new HashMap<>();
+    mapper
+        .decided(mailing.id())
+        .forEach(
+            d -> decided.computeIfAbsent(d.ruleId(), r -> new HashMap<>()).put(d.message(), d));
+    Map<Long, List<Step>> goOn = new HashMap<>();
+    Map<Long, Forecast> forecasts = new HashMap<>();
+    for (FollowRule rule : rules) {
+      Map<Long, Decided> done = decided.getOrDefault(rule.id(), Map.of());
+      List<Step> steps = rule.afterId() == null ? all : goOn.getOrDefault(rule.afterId(), all);
+      List<Step> open = steps.stream().filter(s -> !done.containsKey(s.thread())).toList();
+      Set<Long> excluded =
+          exceptions.among(rule, sender, open.stream().map(Step::personId).distinct().toList());
+      List<Step> will =
+          rule.isStopped()
+              ? List.of()
+              : open.stream()
+                  .filter(s -> rule.whom().means(s.standing()))
+                  .filter(s -> !excluded.contains(s.personId()))
+                  .map(s -> over(rule, s, days))
+                  .toList();
+      goOn.put(rule.id(), Stream.concat(acted(steps, done), will.stream()).toList());
+      forecasts.put(rule.id(), forecast(will));
+    }
+    return forecasts;
+  }
+
+  private static Step step(ThreadRow row) {
+    List<Standing> standings = row.standings().stream().map(Standing::valueOf).toList();
+    return new Step(row.message(), row.personId(), row.leaves(), Standing.strongest(standings));
+  }
+
+  private static Step over(FollowRule rule, Step step, WorkingDays days) {
+    Instant over = rule.after().from(step.since(), days);
+    return new Step(step.thread(), step.personId(), over, step.standing());
+  }
+
+  /** From what was done for them the next wait counts. */
+  private static Stream<Step> acted(List<Step> steps, Map<Long, Decided> done) {
+    return steps.stream()
+        .filter(s -> done.containsKey(s.thread()))
+        .filter(s -> done.get(s.thread()).state().equals("done"))
+        .map(s -> new Step(s.thread(), s.personId(), done.get(s.thread()).at(), s.standing()));
+  }
+
+  private static Forecast forecast(List<Step> will) {
+    List<Instant> waits = will.stream().map(Step::since).sorted().toList();
+    Set<Long> people = will.stream().map(Step::personId).collect(Collectors.toSet());
+    return new Forecast(
+        new ArrayList<>(new HashSet<>(people)),
+        waits.isEmpty() ? null : waits.get(0),
+        waits.isEmpty() ? null : waits.get(waits.size() - 1));
+  }
+}

@@ -1,0 +1,14 @@
+package app.jemble.outbox;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Who must not get a mailing's messages any more, asked as they leave. Others know the reasons, so
+ * that the outbox leans on no other subject.
+ */
+public interface LastLook {
+
+  /** Of these people, those who are not to be written to, and why. */
+  Map<Long, String> notTo(long mailingId, List<Long> people);
+}

@@ -1,0 +1,71 @@
+package app.jemble.outbox;
+
+import app.jemble.core.followup.FollowUp;
+import app.jemble.core.reach.Reach;
+import app.jemble.core.response.Standing;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/**
+ * Which messages must not leave after all: to people who left, or were put on the do-not-write list
+ * since release; and those that follow a message which was answered or came back.
+ */
+@Component
+class StayGuard {
+
+  private final OutboxMapper mapper;
+  private final LastLook looks;
+
+  StayGuard(OutboxMapper mapper, LastLook looks) {
+    this.mapper = mapper;
+    this.looks = looks;
+  }
+
+  /** Those of the messages that stay, with the reason. */
+  Map<Long, String> stopped(List<OutboxMapper.Claimed> messages) {
+    Map<Long, String> stopped = new HashMap<>();
+    if (messages.isEmpty()) {
+      return stopped;
+    }
+    Long[] ids = messages.stream().map(OutboxMapper.Claimed::id).toArray(Long[]::new);
+    for (OutboxMapper.Stay message : mapper.stays(ids)) {
+      reason(message).ifPresent(reason -> stopped.put(message.id(), reason));
+    }
+    messages.stream()
+        .filter(OutboxMapper.Claimed::isFollowUp)
+        .collect(Collectors.groupingBy(OutboxMapper.Claimed::mailingId))
+        .forEach((mailing, theirs) -> lookOnceMore(mailing, theirs, stopped));
+    return stopped;
+  }
+
+  private void lookOnceMore(
+      long mailing, List<OutboxMapper.Claimed> messages, Map<Long, String> stopped) {
+    Map<Long, String> notTo =
+        looks.notTo(mailing, messages.stream().map(OutboxMapper.Claimed::personId).toList());
+    messages.stream()
+        .filter(message -> notTo.containsKey(message.personId()))
+        .forEach(message -> stopped.putIfAbsent(message.id(), notTo.get(message.personId())));
+  }
+
+  private static Optional<String> reason(OutboxMapper.Stay message) {
+    Standing thread = Standing.strongest(message.thread().stream().map(Standing::valueOf).toList());
+    if (message.asked()) {
+      return Optional.empty();
+    }
+    Reach reach =
+        Reach.byEmail(
+            new Reach.Facts(
+                message.address(),
+                message.askedNot(),
+                message.leftTopic(),
+                message.doNotWrite(),
+                false,
+                false));
+    return FollowUp.stoppedBy(thread)
+        .or(() -> reach == Reach.READY ? Optional.empty() : Optional.of(reach.words()));
+  }
+}

@@ -1,0 +1,119 @@
+package app.jemble.people;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.ResultType;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.mapping.ResultSetType;
+import org.apache.ibatis.session.ResultHandler;
+
+@Mapper
+interface DoNotWriteMapper {
+
+  /**
+   * An address that is not written to.
+   *
+   * @param by the colleague who put it there; null: software
+   * @param person one whose address it is, or null
+   */
+  record Kept(
+      String address,
+      String reason,
+      Instant since,
+      String note,
+      String by,
+      Long personId,
+      String person) {}
+
+  String SELECT =
+      """
+      select d.email_key as address, d.reason, d.since, d.note, a.name as by,
+             p.id as person_id, p.name as person
+      from do_not_write d
+      left join account a on a.id = d.by_id
+      left join lateral (
+        select id, name from person
+        where email_key = d.email_key and archived_at is null
+        order by id limit 1) p on true
+      """;
+
+  @Select(
+      SELECT
+          + """
+            where (#{find} = '' or strpos(d.email_key, lower(#{find})) > 0)
+              and (#{reason}::text is null or d.reason = #{reason})
+              and (#{since}::timestamptz is null
+                   or (d.since, d.email_key) < (#{since}, #{address}))
+            order by d.since desc, d.email_key desc
+            limit #{most}
+            """)
+  List<Kept> page(
+      @Param("find") String find,
+      @Param("reason") String reason,
+      @Param("since") Instant since,
+      @Param("address") String address,
+      @Param("most") int most);
+
+  /** How many addresses there are for a reason. */
+  record ReasonCount(String reason, long addresses) {}
+
+  @Select("select reason, count(*) as addresses from do_not_write group by reason order by reason")
+  List<ReasonCount> counts();
+
+  @Select(SELECT + "order by d.email_key")
+  @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
+  @ResultType(Kept.class)
+  void all(ResultHandler<Kept> reader);
+
+  @Select("select reason from do_not_write where email_key = #{key} for update")
+  String lockedReason(String key);
+
+  /** Adds addresses, a column each; those that are there stay as they are. Answers how many. */
+  @Insert(
+      """
+      insert into do_not_write (email_key, reason, since, note, by_id)
+      select distinct on (key) key, reason, #{at}::timestamptz, note, #{by}::bigint
+      from unnest(#{keys}::text[], #{reasons}::text[], #{notes}::text[]) as n (key, reason, note)
+      on conflict do nothing
+      """)
+  int add(
+      @Param("keys") List<String> keys,
+      @Param("reasons") List<String> reasons,
+      @Param("notes") List<String> notes,
+      @Param("at") Instant at,
+      @Param("by") long by);
+
+  @Insert(
+      """
+      insert into written_to_again (email_key, reason, since, lifted_at, lifted_by, note)
+      select email_key, reason, since, #{at}, #{by}, #{note}
+      from do_not_write
+      where email_key = #{key}
+      """)
+  int noteLifted(
+      @Param("key") String key,
+      @Param("note") String note,
+      @Param("at") Instant at,
+      @Param("by") long by);
+
+  @Delete("delete from do_not_write where email_key = #{key}")
+  int lift(String key);
+
+  /** An address that was taken off the list. */
+  record Lifted(String address, String reason, Instant at, String by, String note) {}
+
+  @Select(
+      """
+      select w.email_key as address, w.reason, w.lifted_at as at, a.name as by, w.note
+      from written_to_again w
+      join account a on a.id = w.lifted_by
+      order by w.lifted_at desc, w.id desc
+      limit #{most}
+      """)
+  List<Lifted> lifted(int most);
+}

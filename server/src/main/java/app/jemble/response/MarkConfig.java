@@ -1,0 +1,22 @@
+package app.jemble.response;
+
+import app.jemble.workspace.WorkspaceService;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
+
+/** Where the open mark is fetched: before sessions, rights and screens. */
+@Configuration
+class MarkConfig {
+
+  @Bean
+  FilterRegistrationBean<MarkFilter> marks(MarkIntake intake, WorkspaceService workspace) {
+    FilterRegistrationBean<MarkFilter> marks =
+        new FilterRegistrationBean<>(new MarkFilter(intake, workspace));
+    marks.addUrlPatterns("/o/*");
+    marks.setOrder(Ordered.HIGHEST_PRECEDENCE);
+    marks.setAsyncSupported(true);
+    return marks;
+  }
+}
