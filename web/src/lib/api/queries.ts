@@ -63,6 +63,26 @@ export const summaryQuery = (mailingId: number) => ({
   refetchInterval: UNTOLD
 });
 
+/** What is done after a mailing is out, and whom it will touch. */
+export const rulesQuery = (mailing: number, since: number) => ({
+  queryKey: ['rules', mailing, since],
+  queryFn: () =>
+    answer(api.GET('/api/mailings/{mailing}/rules', { params: { path: { mailing } } })),
+  placeholderData: <T>(before: T | undefined) => before,
+  refetchInterval: UNTOLD
+});
+
+/** The people of a rule. */
+export const rulePeopleQuery = (mailing: number, rule: number, which: 'WILL' | 'DONE' | 'NOT') => ({
+  queryKey: ['rules', mailing, 'people', rule, which],
+  queryFn: () =>
+    answer(
+      api.GET('/api/mailings/{mailing}/rules/{rule}/people', {
+        params: { path: { mailing, rule }, query: { which } }
+      })
+    )
+});
+
 /** How a released mailing goes, hour by hour. */
 export const runQuery = (mailingId: number) => ({
   queryKey: ['run', mailingId],

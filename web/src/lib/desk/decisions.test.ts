@@ -24,16 +24,27 @@ describe('the desk', () => {
       path: '/responses/9?part=RETURNED'
     });
   });
+  it('leads to mails that want a place, and to what is held back', () => {
+    expect(wanted({ ...decision, kind: 'unplaced', mailing: '' })).toMatchObject({
+      about: '2 mails',
+      path: '/responses/unplaced'
+    });
+    expect(wanted({ ...decision, kind: 'held' }).path).toBe('/outbox?mailing=9&state=held');
+  });
   it('says in a sentence how things stand', () => {
     const desk: Desk = {
-      counts: { drafts: 0, toLeave: 214, replies: 1 },
+      counts: { drafts: 0, toLeave: 214, replies: 1, tasks: 0 },
       decisions: [],
       underWay: [],
-      drafts: []
+      drafts: [],
+      due: []
     };
     expect(headline(desk)).toBe(
       'Nothing is stuck. 214 messages to leave, 1 reply since yesterday.'
     );
     expect(headline({ ...desk, decisions: [decision] })).toContain('1 thing wants a decision.');
+    expect(headline({ ...desk, counts: { ...desk.counts, tasks: 9 } })).toContain(
+      '9 tasks are due.'
+    );
   });
 });

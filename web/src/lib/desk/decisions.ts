@@ -33,6 +33,22 @@ export function wanted(decision: Decision): Wanted {
         act: 'Look',
         path: `/outbox?mailing=${decision.mailingId}&state=refused`
       };
+    case 'held':
+      return {
+        about,
+        words: many ? `held back in “${decision.mailing}”` : `: held back in “${decision.mailing}”`,
+        detail: decision.reason,
+        act: 'Look',
+        path: `/outbox?mailing=${decision.mailingId}&state=held`
+      };
+    case 'unplaced':
+      return {
+        about: many ? `${count(decision.people)} mails` : decision.about,
+        words: many ? 'that software could not place' : ': a mail that software could not place',
+        detail: decision.reason,
+        act: 'Place',
+        path: '/responses/unplaced'
+      };
     default:
       return {
         about: many ? `${count(decision.people)} people` : decision.about,
@@ -54,7 +70,8 @@ export function headline(desk: Desk): string {
         ? '1 thing wants a decision.'
         : `${doubts} things want a decision.`
   ];
-  const { toLeave, replies } = desk.counts;
+  const { toLeave, replies, tasks } = desk.counts;
+  if (tasks) parts.push(`${count(tasks)} ${tasks === 1 ? 'task is' : 'tasks are'} due.`);
   parts.push(
     `${toLeave ? count(toLeave) : 'No'} ${toLeave === 1 ? 'message' : 'messages'} to leave, ${replies ? count(replies) : 'no'} ${replies === 1 ? 'reply' : 'replies'} since yesterday.`
   );

@@ -1,5 +1,6 @@
 import type { Kept, Layout, Reach } from '$lib/api/types';
 import { everyone, fromFilter, type FilterDraft } from '$lib/filter/draft';
+import { draftOf, SIDES, type Side } from '$lib/task/sides';
 import { nobody, type Selection } from './selection';
 
 /** What is looked for in a list; kept while other screens are visited. */
@@ -60,10 +61,7 @@ export const searches = {
   tasks: new ListSearch(
     'tasks',
     layout('due_on', false, 'title', 'kind', 'due_on', 'done', 'owner'),
-    {
-      ...everyone,
-      parts: [{ is: 'condition', condition: { field: 'done', operator: 'NO', values: [] } }]
-    }
+    draftOf(SIDES[0] as Side)
   ),
   events: new ListSearch('events', layout('starts', true, 'name', 'starts', 'place', 'attendance'))
 };

@@ -13,7 +13,8 @@ const ASKED: Record<string, string[]> = {
     'counts',
     'mailings',
     'desk',
-    'conversation'
+    'conversation',
+    'rules'
   ],
   responses: [
     'summary',
@@ -24,10 +25,12 @@ const ASKED: Record<string, string[]> = {
     'latest',
     'conversation',
     'unplaced',
+    'rules',
     'counts',
     'desk'
   ],
-  mailings: ['mailings', 'run', 'counts', 'desk']
+  mailings: ['mailings', 'run', 'counts', 'desk'],
+  tasks: ['counts', 'desk', 'record-tally', 'record-page']
 };
 
 /** The keys to ask anew when the server names these subjects. */

@@ -1,13 +1,11 @@
 <script lang="ts">
-  import { keptFiltersQuery, listsQuery } from '$lib/api/queries';
   import type { BenchPart, Filter } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
   import Act from '$lib/ui/Act.svelte';
   import Ask from '$lib/ui/Ask.svelte';
-  import { createQuery } from '@tanstack/svelte-query';
   import AddPart from './AddPart.svelte';
-  import { listFilter } from './audience';
   import type { BenchState } from './bench.svelte';
+  import { partChoices } from './partChoices.svelte';
   import PartList from './PartList.svelte';
   import PickPeople from './PickPeople.svelte';
 
@@ -18,12 +16,8 @@
 
   let { open = $bindable(), bench }: Props = $props();
 
-  const kept = createQuery(() => ({ ...keptFiltersQuery(), enabled: open }));
-  const lists = createQuery(() => ({ ...listsQuery(), enabled: open }));
-  const choices = $derived([
-    ...(kept.data ?? []).map((k) => ({ name: k.name, kind: 'filter', filter: k.filter })),
-    ...(lists.data ?? []).map((l) => ({ name: l.name, kind: 'list', filter: listFilter(l.name) }))
-  ]);
+  const kinds = partChoices(() => open);
+  const choices = $derived(kinds.all);
 
   function add(to: 'parts' | 'leaveParts', name: string, filter: Filter) {
     const part: BenchPart = { name, filter, words: name };

@@ -69,7 +69,7 @@
   {#snippet trigger(toggle)}
     <button
       type="button"
-      class="text-left hover:underline disabled:no-underline"
+      class="min-h-[24px] text-left hover:underline disabled:no-underline"
       aria-expanded={open}
       disabled={!editable && files.length === 0}
       onclick={toggle}>{words}</button

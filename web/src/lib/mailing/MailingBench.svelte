@@ -1,5 +1,6 @@
 <script lang="ts">
   import { fieldsQuery, topicsQuery } from '$lib/api/queries';
+  import FollowPanel from '$lib/followup/FollowPanel.svelte';
   import type { AudiencePerson, Bench } from '$lib/api/types';
   import { planQuestion } from '$lib/plan/planQuestion.svelte';
   import { keys } from '$lib/keys/keys.svelte';
@@ -203,10 +204,18 @@
     looked={look.dataUpdatedAt}
     {editable}
     ondiscard={() => acts.discard()}
-    onoptions={() => (open = 'options')}
   />
 {:else}
   <UnderWay mailing={bench.mailing} {acts} />
+  {#if !bench.mailing.byRule}
+    <section class="panel flex-none px-4 py-3" aria-label="After it is out">
+      <FollowPanel
+        mailingId={bench.mailing.id}
+        editable={session.colleague?.mayWrite ?? false}
+        released
+      />
+    </section>
+  {/if}
 {/if}
 <AudienceDialog
   bind:open={() => open === 'audience', (is) => (open = is ? 'audience' : null)}

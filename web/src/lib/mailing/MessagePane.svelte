@@ -1,8 +1,10 @@
 <script lang="ts">
+  import { letterheadsQuery } from '$lib/api/queries';
   import type { Look, MergeFieldName } from '$lib/api/types';
   import type { Hints } from '$lib/template/picking';
   import TextEditor from '$lib/template/TextEditor.svelte';
   import Panel from '$lib/ui/Panel.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
   import type { BenchState } from './bench.svelte';
   import FilesLine from './FilesLine.svelte';
   import FindingList from './FindingList.svelte';
@@ -27,6 +29,13 @@
   let { bench, own, fields, hints, look, editable, onshow, onoptions, onsavetemplate }: Props =
     $props();
   let body = $state<TextEditor>();
+
+  const letterheads = createQuery(letterheadsQuery);
+  const paper = $derived(
+    bench.letterheadId === null
+      ? 'without a letterhead'
+      : `on “${letterheads.data?.find((l) => l.id === bench.letterheadId)?.name ?? '…'}”`
+  );
 
   /** The words on the bench: everybody's, or one person's alone. */
   const words = $derived(own.person ? own : bench);
@@ -96,9 +105,9 @@
       <FilesLine {bench} {editable} />
       <button
         type="button"
-        class="text-left enabled:hover:underline"
+        class="min-h-[24px] text-left enabled:hover:underline"
         disabled={!editable}
-        onclick={onoptions}>{countingWords(bench)} · {voiceWords(bench)}</button
+        onclick={onoptions}>{countingWords(bench)} · {voiceWords(bench)} · {paper}</button
       >
     </div>
   </div>

@@ -22,6 +22,7 @@ const mailing: Bench = {
   private: false,
   followsId: null,
   followsName: null,
+  byRule: false,
   audienceWords: 'members',
   recordKind: null,
   records: 0,

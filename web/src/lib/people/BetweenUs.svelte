@@ -23,8 +23,14 @@
         <span class="block text-soft">
           {dayAndTime(step.at, session.zone)}
           {#if step.kind === 'SENT'}
-            · <a class="text-kelp underline" href={`/api/messages/${step.messageId}/eml`}
-              >as it left (.eml)</a
+            · <a
+              class="whitespace-nowrap text-kelp underline"
+              href={`/responses/with/${step.messageId}`}>conversation</a
+            >
+            ·
+            <a
+              class="whitespace-nowrap text-kelp underline"
+              href={`/api/messages/${step.messageId}/eml`}>as it left (.eml)</a
             >
           {:else if step.detail}
             · {step.detail}

@@ -22,7 +22,7 @@
     keepPreviousData,
     useQueryClient
   } from '@tanstack/svelte-query';
-  import { onMount } from 'svelte';
+  import { onMount, type Snippet } from 'svelte';
   import { inOrder, partFilter, partTone } from './parts';
   import RecordBar from './RecordBar.svelte';
   import { findTheirPeople } from './theirPeople';
@@ -32,9 +32,11 @@
     kind: RelatedKind;
     many: 'quotes' | 'tasks' | 'events';
     title: string;
+    /** What stands above the list: ways to look at it. */
+    sides?: Snippet;
   }
 
-  let { search, kind, many, title }: Props = $props();
+  let { search, kind, many, title, sides }: Props = $props();
 
   const queries = useQueryClient();
   const layout = useLayout(() => search);
@@ -155,6 +157,7 @@
     />
   </div>
 </div>
+{@render sides?.()}
 {#if tally.error}
   <Trouble error={tally.error} onretry={() => tally.refetch()} />
 {:else}

@@ -12,6 +12,7 @@ const latest = (kind: Latest['kind'], detail = '', secondsAfter: number | null =
   messageId: 4,
   at: '2026-03-27T10:42:00Z',
   detail,
+  awayUntil: null,
   secondsAfter
 });
 
@@ -28,6 +29,8 @@ describe('what came in', () => {
     expect(letterOf('MACHINE_OPENED')).toBe('machine');
     expect(standings.MACHINE_OPENED.letter).toBe('machine');
     expect(smallPrint(latest('AUTO_REPLIED', 'I am away'))).toContain('not counted as a reply');
+    const away = { ...latest('AUTO_REPLIED'), awayUntil: '2026-04-02' };
+    expect(smallPrint(away)).toMatch(/^until .*2 Apr/);
   });
   it('quotes a reply and shortens a link', () => {
     expect(smallPrint(latest('REPLIED', 'Yes please'))).toBe('“Yes please”');

@@ -1,3 +1,4 @@
+import { calendarDay } from '$lib/format/dates';
 import type { Latest, Standing } from '$lib/api/types';
 import type { Letter } from '$lib/ui/LetterMark.svelte';
 import type { Tone } from '$lib/ui/Tally.svelte';
@@ -79,7 +80,9 @@ export function smallPrint(latest: Latest): string {
     case 'REPLIED':
       return latest.detail ? `“${latest.detail}”` : '';
     case 'AUTO_REPLIED':
-      return 'automatic, not counted as a reply';
+      return latest.awayUntil
+        ? `until ${calendarDay(latest.awayUntil)}; automatic, not counted as a reply`
+        : 'automatic, not counted as a reply';
     case 'CLICKED':
       return latest.detail.replace(/^https?:\/\//, '');
     default:

@@ -62,7 +62,6 @@ export function writeWords(part: Part, size: number): string | null {
     MACHINE_OPENED: 'whose machine opened it',
     OPENED: 'who opened',
     CLICKED: 'who clicked',
-    REPLIED: 'who replied',
     AUTO_REPLIED: 'who are away'
   };
   const name = names[part.key];

@@ -18,7 +18,8 @@
   }));
   const numbers = $derived<Record<string, number>>({
     '/mailings': counts.data?.drafts ?? 0,
-    '/outbox': counts.data?.toLeave ?? 0
+    '/outbox': counts.data?.toLeave ?? 0,
+    '/tasks': counts.data?.tasks ?? 0
   });
   const meanings: Record<string, string> = { '/mailings': 'drafts', '/outbox': 'to leave' };
   const looks: { look: Look; words: string }[] = [
@@ -114,6 +115,11 @@
             class="block pt-1 text-kelp hover:underline"
             href="/settings/counting"
             onclick={() => (menu = false)}>Counting responses</a
+          >
+          <a
+            class="block pt-1 text-kelp hover:underline"
+            href="/settings/do-not-write"
+            onclick={() => (menu = false)}>Do-not-write list</a
           >
           <a
             class="block pt-1 text-kelp hover:underline"

@@ -3,7 +3,10 @@
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
   import { headline, wanted } from '$lib/desk/decisions';
+  import DueList from '$lib/desk/DueList.svelte';
+  import { isLate } from '$lib/desk/due';
   import UnderWayList from '$lib/desk/UnderWayList.svelte';
+  import type { DueTask } from '$lib/api/types';
   import { dayAndTime, dayAndYear } from '$lib/format/dates';
   import { now } from '$lib/format/now';
   import { afterName } from '$lib/format/numbers';
@@ -21,6 +24,15 @@
     refetchInterval: UNTOLD
   }));
   const desk = $derived(query.data);
+  const day = $derived(new Intl.DateTimeFormat('en-CA', { timeZone: session.zone }).format(now()));
+
+  /** "9 tasks · 2 late" */
+  function dueAside(due: DueTask[]): string {
+    const late = due.filter((t) => isLate(t.dueOn, day)).length;
+    const tasks = due.length === 1 ? '1 task' : `${due.length} tasks`;
+    return due.length ? tasks + (late ? ` · ${late} late` : '') : 'nothing';
+  }
+
   const today = $derived(
     new Intl.DateTimeFormat('en-GB', {
       timeZone: session.zone,
@@ -67,13 +79,19 @@
         {/each}
       </ul>
     </Panel>
-    <Panel title="Under way" class="row-span-2" scrolls>
+    <Panel title="Under way" scrolls>
       {#snippet aside()}{desk.underWay.length
           ? `the latest ${desk.underWay.length}`
           : 'nothing'}{/snippet}
       <UnderWayList list={desk.underWay} />
     </Panel>
     <JustNow class="row-span-2 max-lg:max-h-96" />
+    <Panel title="Due today" scrolls>
+      {#snippet aside()}
+        <a class="hover:underline" href="/tasks">{dueAside(desk.due)}</a>
+      {/snippet}
+      <DueList tasks={desk.due} />
+    </Panel>
     <Panel title="Drafts" scrolls>
       {#snippet aside()}{desk.drafts.length || 'none'}{/snippet}
       <ul>

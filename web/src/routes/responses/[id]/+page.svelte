@@ -1,51 +1,33 @@
 <script lang="ts">
-  import { UNTOLD } from '$lib/live/live';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
   import { summaryQuery } from '$lib/api/queries';
-  import type { MessageStanding } from '$lib/api/types';
   import { daysAgo, weekday } from '$lib/format/dates';
   import { count, percent } from '$lib/format/numbers';
   import { keys } from '$lib/keys/keys.svelte';
   import JustNow from '$lib/response/JustNow.svelte';
   import { partOf, rateWords, responseParts, sizeOf, writeWords } from '$lib/response/parts';
-  import StandingTable from '$lib/response/StandingTable.svelte';
+  import ResultViews from '$lib/response/ResultViews.svelte';
+  import { byOf, VIEWS, viewOf } from '$lib/response/results';
+  import { soughtIn } from '$lib/response/sought';
+  import StandingPanel from '$lib/response/StandingPanel.svelte';
   import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
-  import Panel from '$lib/ui/Panel.svelte';
   import Tally from '$lib/ui/Tally.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
-  import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { createQuery } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
 
   const mailingId = $derived(Number(page.params.id));
   const query = createQuery(() => summaryQuery(mailingId));
   const summary = $derived(query.data);
   const part = $derived(summary && partOf(page.url.searchParams.get('part'), summary));
-  const list = createInfiniteQuery(() => ({
-    queryKey: ['standing', mailingId, part?.key],
-    queryFn: ({ pageParam }) =>
-      answer(
-        api.GET('/api/responses/{mailingId}/messages', {
-          params: {
-            path: { mailingId },
-            query: {
-              standings: part?.standings ?? [],
-              afterKey: pageParam?.nameKey,
-              afterId: pageParam?.id
-            }
-          }
-        })
-      ),
-    initialPageParam: undefined as MessageStanding | undefined,
-    getNextPageParam: (last: MessageStanding[]) => (last.length === 100 ? last[99] : undefined),
-    placeholderData: keepPreviousData,
-    enabled: part !== undefined,
-    refetchInterval: UNTOLD
-  }));
+  const view = $derived(viewOf(page.url.searchParams.get('view')));
+  const by = $derived(byOf(page.url.searchParams.get('by')));
+  const sought = $derived(soughtIn(page.url.searchParams));
   const size = $derived(part && summary ? sizeOf(part, summary) : 0);
   const offer = $derived(part && session.colleague?.mayWrite ? writeWords(part, size) : null);
   let busy = $state(false);
@@ -56,6 +38,14 @@
     const last = weekday(summary.lastSent, session.zone);
     const days = first === last ? `on ${first}` : `between ${first} and ${last}`;
     return `${count(summary.sent)} sent ${days} · ${daysAgo(summary.lastSent, session.zone)}`;
+  }
+
+  /** Goes to the same page with another question. */
+  function ask(question: Record<string, string>) {
+    const words = Object.entries(question)
+      .map(([name, value]) => `${name}=${encodeURIComponent(value)}`)
+      .join('&');
+    void goto(`?${words}`, { replaceState: true, keepFocus: true, noScroll: true });
   }
 
   async function writeAgain() {
@@ -95,8 +85,7 @@
       label="Where the messages stand"
       parts={responseParts(summary)}
       chosen={part.key}
-      onchoose={(key) =>
-        goto(key === part?.key ? '?' : `?part=${key}`, { replaceState: true, keepFocus: true })}
+      onchoose={(key) => ask(key === part?.key ? {} : { part: key })}
     />
     {#if summary.rates.length}
       <p class="-mt-1 text-[0.93rem] text-soft">
@@ -108,20 +97,29 @@
       </p>
     {/if}
   {/if}
+  <nav class="flex flex-wrap gap-x-5" aria-label="Sides of the responses">
+    {#each VIEWS as side (side.key)}
+      <button
+        type="button"
+        class={`min-h-[28px] border-b-2 ${side.key === view ? 'border-kelp font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
+        aria-current={side.key === view ? 'page' : undefined}
+        onclick={() => ask({ view: side.key })}>{side.name}</button
+      >
+    {/each}
+    <a
+      class="ms-auto self-center font-semibold text-kelp hover:underline"
+      href={`/api/responses/${mailingId}/export`}
+      download>Download (CSV)</a
+    >
+  </nav>
   <div
     class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_316px] gap-3 max-lg:flex-none max-lg:grid-cols-1"
   >
-    <Panel title={`${part.title}: ${count(size)} ${size === 1 ? 'person' : 'people'}`} scrolls>
-      {#snippet aside()}{part.words}{/snippet}
-      {#if list.error}
-        <Trouble error={list.error} onretry={() => list.refetch()} />
-      {:else}
-        <StandingTable
-          rows={list.data?.pages.flat() ?? []}
-          onend={() => list.hasNextPage && !list.isFetching && list.fetchNextPage()}
-        />
-      {/if}
-    </Panel>
+    {#if view === 'people'}
+      <StandingPanel {summary} {part} {sought} onall={() => ask({})} />
+    {:else}
+      <ResultViews {summary} {view} {by} onask={ask} />
+    {/if}
     <JustNow {mailingId} />
   </div>
 {/if}

@@ -1,0 +1,99 @@
+<script lang="ts">
+  import { answer, api } from '$lib/api/client';
+  import { rulesQuery } from '$lib/api/queries';
+  import type { FollowRule, FollowRuleBody } from '$lib/api/types';
+  import { notices } from '$lib/ui/notices.svelte';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import RuleDialog from './RuleDialog.svelte';
+  import RuleLine from './RuleLine.svelte';
+  import { blankRule, bodyOf, withoutRule, withRule } from './rules';
+
+  interface Props {
+    mailingId: number;
+    /** Counts up when something changed that the outlook depends on. */
+    since?: number;
+    editable: boolean;
+    released: boolean;
+  }
+
+  let { mailingId, since = 0, editable, released }: Props = $props();
+
+  const queries = useQueryClient();
+  const rules = createQuery(() => rulesQuery(mailingId, since));
+  const all = $derived(rules.data ?? []);
+  let editing = $state.raw<FollowRuleBody | null>(null);
+  const edited = $derived(all.find((r) => r.id === editing?.id));
+
+  /** Says why when the server would not. */
+  async function act(what: () => Promise<unknown>): Promise<boolean> {
+    try {
+      await what();
+      await queries.invalidateQueries({ queryKey: ['rules', mailingId] });
+      editing = null;
+      return true;
+    } catch (error) {
+      notices.fail(error);
+      return false;
+    }
+  }
+
+  const path = $derived({ mailing: mailingId });
+
+  function put(body: FollowRuleBody[]) {
+    return act(() => answer(api.PUT('/api/mailings/{mailing}/rules', { params: { path }, body })));
+  }
+
+  async function takeAway(rule: FollowRule) {
+    const before = all.map(bodyOf);
+    if (await put(withoutRule(all, rule))) {
+      notices.say(
+        `Rule ${rule.place} is taken away.`,
+        () => void put(before.map((b) => (b.id === rule.id ? { ...b, id: null } : b)))
+      );
+    }
+  }
+
+  function turn(rule: FollowRule) {
+    const params = { path: { mailing: mailingId, rule: rule.id } };
+    return act(() =>
+      rule.stopped
+        ? answer(api.POST('/api/mailings/{mailing}/rules/{rule}/go-on', { params }))
+        : answer(api.POST('/api/mailings/{mailing}/rules/{rule}/stop', { params }))
+    );
+  }
+</script>
+
+<div class="min-w-0">
+  <h2 class="mb-1.5 text-[1rem]">After it is out</h2>
+  {#if all.length}
+    <ol class="flex flex-col gap-2 text-[0.92rem]">
+      {#each all as rule (rule.id)}
+        <RuleLine {mailingId} {rule} {editable} onedit={() => (editing = bodyOf(rule))} />
+      {/each}
+    </ol>
+  {:else if rules.isSuccess}
+    <p class="text-[0.92rem] text-soft">
+      Nothing happens by itself yet. A rule can write once more to those who stay quiet, or make a
+      task of it.
+    </p>
+  {/if}
+  {#if editable}
+    <button
+      type="button"
+      class="mt-1 min-h-[26px] text-[0.92rem] font-semibold text-kelp hover:underline"
+      onclick={() => (editing = blankRule(all))}>Add a rule</button
+    >
+  {/if}
+</div>
+{#if editing}
+  <RuleDialog
+    bind:open={() => editing !== null, (is) => (editing = is ? editing : null)}
+    rules={all}
+    start={editing}
+    {released}
+    {edited}
+    onsave={(rule) => put(withRule(all, rule))}
+    ontakeaway={takeAway}
+    onturn={turn}
+  />
+{/if}

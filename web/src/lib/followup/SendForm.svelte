@@ -1,0 +1,78 @@
+<script lang="ts">
+  import { answer, api } from '$lib/api/client';
+  import { fieldsQuery, templatesQuery } from '$lib/api/queries';
+  import TextEditor from '$lib/template/TextEditor.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+
+  interface Props {
+    body: string;
+    onchange: (body: string) => void;
+  }
+
+  let { body, onchange }: Props = $props();
+
+  const fields = createQuery(fieldsQuery);
+  const templates = createQuery(templatesQuery);
+  const preview = createQuery(() => ({
+    queryKey: ['rule-preview', body],
+    enabled: body.trim() !== '',
+    placeholderData: (before: unknown) => before as never,
+    queryFn: () =>
+      answer(
+        api.POST('/api/preview', {
+          body: {
+            subject: '',
+            body,
+            letterheadId: null,
+            letterhead: null,
+            promotional: false,
+            personId: null
+          }
+        })
+      )
+  }));
+
+  function take(id: string) {
+    const template = templates.data?.find((t) => t.id === Number(id));
+    if (template) onchange(template.body);
+  }
+</script>
+
+<div class="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-3 max-sm:grid-cols-1">
+  <div class="flex min-w-0 flex-col">
+    <div class="flex h-72 flex-col overflow-hidden rounded-lg border border-line">
+      {#if fields.data}
+        <TextEditor value={body} fields={fields.data.merge} label="The next message" {onchange} />
+      {/if}
+    </div>
+    <label class="mt-1 flex items-center gap-2 text-[0.9rem]">
+      <span class="text-soft">Take the words of</span>
+      <select
+        class="h-8 min-w-0 flex-1 rounded-md border-line bg-card py-0 ps-1.5 pe-7"
+        value=""
+        onchange={(event) => {
+          take(event.currentTarget.value);
+          event.currentTarget.value = '';
+        }}
+      >
+        <option value="">a template…</option>
+        {#each templates.data ?? [] as template (template.id)}
+          <option value={String(template.id)}>{template.name}</option>
+        {/each}
+      </select>
+    </label>
+  </div>
+  <div class="min-w-0" aria-live="polite">
+    <p class="text-[0.87rem] text-soft">
+      {preview.data ? `As ${preview.data.personName} would get it` : 'Write what is to be sent.'}
+    </p>
+    {#if preview.data && body.trim()}
+      {#each preview.data.errors as error (error)}<p class="text-brick">{error}</p>{/each}
+      <div
+        class="mt-1 max-h-64 overflow-y-auto font-serif text-[0.95rem] break-words whitespace-pre-wrap"
+      >
+        {preview.data.text}
+      </div>
+    {/if}
+  </div>
+</div>
