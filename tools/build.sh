@@ -42,7 +42,8 @@ run_tests() {
   local status
   # Without "set -e" for this line: whatever follows a failed pipe would overwrite its status.
   set +e
-  mvn -B -ntp verify -Dstyle.color=never 2>&1 | grep -vE '^(\[INFO\] *$|SLF4J)'
+  # Two at a time: the screens are built and tried beside core.
+  mvn -B -ntp -T 2 verify -Dstyle.color=never 2>&1 | grep -vE '^(\[INFO\] *$|SLF4J)'
   status="${PIPESTATUS[0]}"
   set -e
   count_tests "$status"
@@ -78,6 +79,7 @@ test_sum() {
 run_bench() {
   need_build_tools
   need_smtp_source
+  need_wrk
   drop_cluster bench
   start_cluster bench
   trap 'stop_cluster bench' EXIT
@@ -86,7 +88,7 @@ run_bench() {
   mvn -q -B -pl core,standins,web,server,bench -am package -DskipTests -Dspotless.check.skip=true \
     >.run/bench-build.log 2>&1 || fail "the build failed; see .run/bench-build.log"
   local group
-  [ $# -gt 0 ] || set -- merge plan check release outbox kills people
+  [ $# -gt 0 ] || set -- merge plan check release outbox kills marks people
   for group in "$@"; do
     make_database "bench_$group"
     JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/bench_$group" JEMBLE_DB_USER=jemble \

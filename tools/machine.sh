@@ -51,6 +51,11 @@ need_smtp_source() {
   command -v smtp-source >/dev/null || install_packages postfix
 }
 
+# Debian's generator of requests, to measure with.
+need_wrk() {
+  command -v wrk >/dev/null || install_packages wrk
+}
+
 # Returns collected by others, to check the reading of returns by: samples and what is right for
 # each, out of Debian's package python3-flufl.bounce (LGPL-3; it is not installed, only unpacked).
 need_foreign_returns() {

@@ -24,6 +24,7 @@ public final class Bench {
     groups.put("release", ReleaseBench::run);
     groups.put("outbox", OutboxBench::run);
     groups.put("kills", KillBench::run);
+    groups.put("marks", MarksBench::run);
     groups.put("people", PeopleBench::run);
     List<String> names = wanted.length == 0 ? List.copyOf(groups.keySet()) : List.of(wanted);
     for (String name : names) {

@@ -15,6 +15,7 @@ final class RunningApp implements AutoCloseable {
 
   private final ConfigurableApplicationContext context;
   final JdbcClient sql;
+  final String base;
   final Api api;
   final ListService lists;
   final ObjectMapper json;
@@ -34,8 +35,13 @@ final class RunningApp implements AutoCloseable {
     sql = context.getBean(JdbcClient.class);
     lists = context.getBean(ListService.class);
     json = context.getBean(ObjectMapper.class);
-    api = new Api("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
+    base = "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+    api = new Api(base);
     api.signIn("orla", "lowen-quay");
+  }
+
+  <T> T bean(Class<T> type) {
+    return context.getBean(type);
   }
 
   @Override

@@ -7,6 +7,7 @@ import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
@@ -22,8 +23,6 @@ public class Shots extends BrowserTest {
 
   @Test
   public void takeAll() {
-    page.navigate(home + "/sign-in");
-    shoot("sign-in");
     signIn("orla");
     shoot("desk");
     page.navigate(home + "/people");
@@ -56,7 +55,20 @@ public class Shots extends BrowserTest {
     page.navigate(home + "/responses/with/" + messageWithReply());
     shoot("conversation");
     dark();
+    page.navigate(home + "/leave/" + genuineToken());
+    shoot("leaving");
     narrow();
+  }
+
+  /** Of a message that was sent really: the demo's past ones were not. */
+  private String genuineToken() {
+    long person = addPerson("Wren", "Tallow", "wren@tallow.example");
+    api.signIn("orla", "lowen-quay");
+    sql.sql("update workspace set hold_seconds = 0").update();
+    long mailing = draft(List.of(person), "A word", "<p>A word</p>");
+    release(mailing);
+    awaitSettled(mailing);
+    return messageValue(mailing, person, "token");
   }
 
   private long messageWithReply() {

@@ -282,7 +282,7 @@ public class WritingTest extends BrowserTest {
     assertAccessible("letterhead");
     button("Save").click();
     page.waitForURL("**/letterheads");
-    assertThat(page.getByText("Winter")).isVisible();
+    assertThat(page.getByRole(AriaRole.LINK, named(Pattern.compile("^Winter")))).isVisible();
     Map<String, Object> kept =
         sql.sql("select band, ink from letterhead where name = 'Winter'").query().singleRow();
     assertThat(kept).containsEntry("band", "#334455").containsEntry("ink", "#222222");
