@@ -42,7 +42,7 @@ run_tests() {
   local status
   # Without "set -e" for this line: whatever follows a failed pipe would overwrite its status.
   set +e
-  # Two at a time: the screens are built and tried beside core.
+  # Two at a time: the screens are built beside core, and tried beside the server.
   mvn -B -ntp -T 2 verify -Dstyle.color=never 2>&1 | grep -vE '^(\[INFO\] *$|SLF4J)'
   status="${PIPESTATUS[0]}"
   set -e
@@ -106,7 +106,7 @@ sort_mail() {
 
 run_shots() {
   test_environment
-  mvn -q -B -ntp -pl core,standins,web,server,e2e test -Dtest=Shots -Dweb.check.skip=true \
+  mvn -q -B -ntp -pl core,standins,web,server,e2e test -Dtest=Shots \
     -Dsurefire.failIfNoSpecifiedTests=false -Djemble.shots="$here/docs/screenshots"
 }
 
@@ -116,5 +116,5 @@ write_api() {
   trap 'stop_cluster test' EXIT
   export JEMBLE_TEST_DB="jdbc:postgresql://127.0.0.1:$db_port/postgres?user=jemble"
   mvn -q -B -pl core,standins,web,server -am test -Dtest=ApiDescriptionTest -Dweb.skip=true \
-    -Dweb.check.skip=true -Dsurefire.failIfNoSpecifiedTests=false -Djemble.api.write=true
+    -Dsurefire.failIfNoSpecifiedTests=false -Djemble.api.write=true
 }

@@ -26,7 +26,7 @@
     try {
       const which = toBody(onlyThese([task.id]), everything);
       await answer(api.POST('/api/tasks/done', { body: { which, done } }));
-      await queries.invalidateQueries();
+      void queries.invalidateQueries();
       notices.say(
         `“${task.title}” is ${done ? 'done' : 'open again'}.`,
         () => void setDone(task, !done)

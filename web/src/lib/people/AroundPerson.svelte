@@ -25,7 +25,7 @@
     try {
       const which = toBody(onlyThese([id]), none);
       await answer(api.POST('/api/tasks/done', { body: { which, done } }));
-      await queries.invalidateQueries();
+      void queries.invalidateQueries();
     } catch (error) {
       notices.fail(error);
     }

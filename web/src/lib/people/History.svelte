@@ -1,10 +1,14 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
-  import type { Person } from '$lib/api/types';
+  import type { ChangeTold, Person } from '$lib/api/types';
   import { dayAndTime } from '$lib/format/dates';
   import { session } from '$lib/session/session.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Ask from '$lib/ui/Ask.svelte';
   import Panel from '$lib/ui/Panel.svelte';
-  import { createQuery } from '@tanstack/svelte-query';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { undo } from './acts/doing';
+  import { offersTakingBack } from './person';
 
   interface Props {
     person: Person;
@@ -12,11 +16,13 @@
 
   let { person }: Props = $props();
 
+  const queries = useQueryClient();
   const history = createQuery(() => ({
     queryKey: ['history', person.id],
     queryFn: () =>
       answer(api.GET('/api/people/{id}/history', { params: { path: { id: person.id } } }))
   }));
+  let asked = $state<ChangeTold | null>(null);
 
   const other: Record<string, string> = {
     person: 'On record',
@@ -31,21 +37,47 @@
     const known = person.fields.find((f) => f.name === field)?.label;
     return known ?? other[field] ?? (field.startsWith('list:') ? 'On a list' : 'Moved by a merge');
   }
+
+  function takeBack(change: ChangeTold) {
+    asked = null;
+    void undo(queries, change.act);
+  }
 </script>
 
 <Panel title="Changes">
   <ol class="px-3.5 py-2 text-[0.93rem]">
-    {#each history.data ?? [] as change (change.id)}
+    {#each history.data ?? [] as change, i (change.id)}
       <li class="border-b border-line-soft py-1.5 last:border-b-0">
         <span class="font-semibold">{label(change.field)}</span>
         {#if change.before}<span class="text-soft line-through">{change.before}</span>{/if}
         {change.after || (change.before ? 'emptied' : '')}
-        <span class="block text-[0.87rem] text-soft"
-          >{change.by}, {dayAndTime(change.at, session.zone)}</span
-        >
+        <span class="flex flex-wrap gap-x-2 text-[0.87rem] text-soft">
+          {change.by}, {dayAndTime(change.at, session.zone)}
+          {#if change.undone}
+            <span>· taken back</span>
+          {:else if offersTakingBack(history.data ?? [], i)}
+            <button
+              type="button"
+              class="min-h-6 text-kelp hover:underline"
+              aria-label={`Take back “${change.words}” …`}
+              onclick={() => (asked = change)}>Take back …</button
+            >
+          {/if}
+        </span>
       </li>
     {:else}
       <li class="py-1 text-soft">Nothing was changed since Jemble keeps a history.</li>
     {/each}
   </ol>
 </Panel>
+
+<Ask
+  bind:open={() => asked !== null, (open) => (asked = open ? asked : null)}
+  title={`Take back “${asked?.words}”?`}
+>
+  <p>Everybody it changed is set back. What somebody has changed again since stays as it is.</p>
+  {#snippet actions()}
+    <Act look="quiet" onclick={() => (asked = null)}>Not now</Act>
+    <Act look="main" first onclick={() => asked && takeBack(asked)}>Take it back</Act>
+  {/snippet}
+</Ask>

@@ -26,7 +26,9 @@
   const them = $derived(query.data);
   /** Fields in which the two differ, and that can be chosen. */
   const differing = $derived(
-    person.fields.filter((f) => f.editable && textOf(f.name) !== f.text && textOf(f.name) !== null)
+    person.fields.filter(
+      (f) => f.editable && f.name !== 'asked_not' && ![f.text, null].includes(textOf(f.name))
+    )
   );
   let taken = $state<Record<string, boolean>>({});
 

@@ -41,7 +41,7 @@
       open = false;
       values = { kind: 'contact' };
       wrong = null;
-      await queries.invalidateQueries();
+      void queries.invalidateQueries();
       await goto(`/people/${added.id}`);
     } catch (error) {
       if (error instanceof ApiProblem && asked.includes(error.field)) {

@@ -34,7 +34,7 @@
     try {
       const act = await work();
       open = false;
-      await queries.invalidateQueries();
+      void queries.invalidateQueries();
       notices.say(words, act === undefined ? undefined : () => void undo(queries, act));
     } catch (error) {
       notices.fail(error);

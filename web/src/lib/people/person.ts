@@ -1,5 +1,5 @@
 import { answer, api } from '$lib/api/client';
-import type { Person } from '$lib/api/types';
+import type { ChangeTold, Person } from '$lib/api/types';
 
 /** One person with all fields and what stands around them. */
 export const personQuery = (id: number) => ({
@@ -49,3 +49,17 @@ export const groups: { title: string; fields: string[] }[] = [
     fields: ['stage', 'source', 'owner', 'tags', 'list', 'last_visit', 'created', 'last_heard']
   }
 ];
+
+/**
+ * Whether the change at a place of the history offers to take its act back: once an act, at its
+ * newest change. Whoever was only just put on record is not taken off it from their own page.
+ */
+export function offersTakingBack(history: ChangeTold[], place: number): boolean {
+  const change = history[place];
+  return (
+    change !== undefined &&
+    change.mayBeUndone &&
+    change.act !== history[place - 1]?.act &&
+    !history.some((c) => c.act === change.act && c.field === 'person')
+  );
+}

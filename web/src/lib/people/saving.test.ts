@@ -8,7 +8,10 @@ const change = (by: string) => ({
   before: '',
   after: '',
   at: '2026-01-01T00:00:00Z',
-  by
+  by,
+  words: 'Changed Phone',
+  undone: false,
+  mayBeUndone: false
 });
 
 it('names who changed something meanwhile, once each', () => {

@@ -27,7 +27,7 @@
       if (owner) await answer(api.POST('/api/tasks/hand-over', { body: { which, owner } }));
       if (dueOn) await answer(api.POST('/api/tasks/move', { body: { which, dueOn } }));
       open = false;
-      await queries.invalidateQueries();
+      void queries.invalidateQueries();
       notices.say(picked === 1 ? 'The task is changed.' : `${count(picked)} tasks are changed.`);
     } catch (error) {
       notices.fail(error);

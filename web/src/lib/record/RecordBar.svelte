@@ -33,7 +33,7 @@
   async function setDone(those: SelectionBody, done: boolean) {
     try {
       const { tasks } = await answer(api.POST('/api/tasks/done', { body: { which: those, done } }));
-      await queries.invalidateQueries();
+      void queries.invalidateQueries();
       onletgo();
       const words = tasks.length === 1 ? '1 task is' : `${count(tasks.length)} tasks are`;
       notices.say(`${words} ${done ? 'done' : 'open again'}.`, () =>

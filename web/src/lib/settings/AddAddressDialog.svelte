@@ -21,7 +21,7 @@
     const body = { address, note, reason: asked ? 'asked' : 'by hand' };
     try {
       await answer(api.POST('/api/do-not-write', { body }));
-      await queries.invalidateQueries();
+      void queries.invalidateQueries();
       notices.say(`${address.trim()} gets no mail any more.`);
       open = false;
       address = note = '';

@@ -17,7 +17,7 @@
       const type = 'application/octet-stream';
       const response = await send('/api/do-not-write/import', type, file);
       const result = (await response.json()) as BroughtIn;
-      await queries.invalidateQueries();
+      void queries.invalidateQueries();
       notices.say(broughtInWords(result, count));
     } catch (error) {
       notices.fail(error);

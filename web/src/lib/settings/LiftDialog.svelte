@@ -20,7 +20,7 @@
   async function lift() {
     try {
       await answer(api.POST('/api/do-not-write/lift', { body: { address: entry.address, note } }));
-      await queries.invalidateQueries();
+      void queries.invalidateQueries();
       notices.say(`${entry.address} can be written to again.`);
       open = false;
     } catch (error) {

@@ -6,7 +6,11 @@ import type { QueryClient } from '@tanstack/svelte-query';
 
 const nothing = { field: null, value: null, list: null, task: null };
 
-/** Does something with many people, says what came of it, and offers to take it back. */
+/**
+ * Does something with many people, says what came of it, and offers to take it back. Lists are read
+ * again meanwhile: counting ten thousand people must not keep a dialog open, nor the keys from whoever
+ * goes on.
+ */
 export async function act(
   queries: QueryClient,
   who: SelectionBody,
@@ -14,7 +18,7 @@ export async function act(
 ): Promise<boolean> {
   try {
     const done = await answer(api.POST('/api/people/acts', { body: { ...nothing, ...what, who } }));
-    await queries.invalidateQueries();
+    void queries.invalidateQueries();
     notices.say(outcome(done.words, done.changed, done.of), () => void undo(queries, done.id));
     return true;
   } catch (error) {
@@ -38,7 +42,7 @@ export function outcome(words: string, changed: number, of: number): string {
 export async function undo(queries: QueryClient, id: number): Promise<void> {
   try {
     const undone = await answer(api.POST('/api/acts/{id}/undo', { params: { path: { id } } }));
-    await queries.invalidateQueries();
+    void queries.invalidateQueries();
     notices.say(`Taken back: ${undone.words}.`);
   } catch (error) {
     notices.fail(error);

@@ -15,11 +15,13 @@
   }));
   const mayChange = $derived(session.colleague?.role === 'ADMINISTRATOR');
   let seconds = $state(5);
+  let burst = $state(5);
   let agents = $state('');
   let ranges = $state('');
   $effect(() => {
     if (query.data) {
       seconds = query.data.withinSeconds;
+      burst = query.data.burstSeconds;
       agents = query.data.agents.join('\n');
       ranges = query.data.ranges.join('\n');
     }
@@ -28,6 +30,7 @@
   async function save() {
     const body = {
       withinSeconds: seconds,
+      burstSeconds: burst,
       agents: agents.split('\n'),
       ranges: ranges.split('\n')
     };
@@ -56,7 +59,7 @@
 {:else if query.data}
   <fieldset class="grid grid-cols-3 items-start gap-3 max-lg:grid-cols-1" disabled={!mayChange}>
     <section class="panel flex flex-col gap-2 p-4">
-      <h2 class="text-[1rem]">Too soon for a person</h2>
+      <h2 class="text-[1rem]">Too fast for a person</h2>
       <label class="flex items-center justify-between gap-3">
         Seconds after it left
         <input
@@ -69,6 +72,14 @@
       </label>
       <p class="text-[0.9rem] text-soft">
         Scanners look into a message, and follow all its links, while it is being delivered.
+      </p>
+      <label class="mt-2 flex items-center justify-between gap-3">
+        Seconds between all links
+        <input type="number" min="0" max="60" class={`w-24 text-end ${field}`} bind:value={burst} />
+      </label>
+      <p class="text-[0.9rem] text-soft">
+        Some come later. Whoever follows every link of a message, three or more, within so many
+        seconds is software too; a reader follows the one that they want.
       </p>
     </section>
     <section class="panel flex flex-col gap-2 p-4">

@@ -121,6 +121,11 @@ create trigger responses_on_messages after insert on response
   referencing new table as added
   for each statement execute function responses_on_messages();
 
+-- Who follows all links of a message within so long is software.
+alter table workspace
+  add column machine_burst_seconds int not null default 5
+    check (machine_burst_seconds between 0 and 60);
+
 -- The last day on which somebody is away, as an automatic reply says.
 alter table response add column away_until date;
 

@@ -140,6 +140,19 @@ abstract class BrowserTest extends ServerTest {
     return new Page.GetByRoleOptions().setName(name);
   }
 
+  /** In the dialog that asks, Enter releases. */
+  protected void releaseByEnter() {
+    PlaywrightAssertions.assertThat(
+            page.getByRole(AriaRole.DIALOG)
+                .getByRole(AriaRole.BUTTON, inDialog(Pattern.compile("^Release \\d"))))
+        .isFocused();
+    press("Enter");
+  }
+
+  private static Locator.GetByRoleOptions inDialog(Pattern name) {
+    return new Locator.GetByRoleOptions().setName(name);
+  }
+
   /** What was written on the bench is at the server. */
   protected void assertSaved() {
     PlaywrightAssertions.assertThat(page.locator("[data-saved]")).hasText("saved");

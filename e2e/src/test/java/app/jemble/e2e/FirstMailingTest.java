@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Eventually;
+import app.jemble.Mails;
 import app.jemble.standins.PostOffice.Delivered;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;

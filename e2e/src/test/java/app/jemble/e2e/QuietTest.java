@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Eventually;
+import app.jemble.Mails;
 import app.jemble.standins.PostOffice.Delivered;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
@@ -66,12 +67,7 @@ public class QuietTest extends BrowserTest {
   }
 
   private static String header(Delivered delivered, String name) {
-    try {
-      String[] values = delivered.message().getHeader(name);
-      return values == null ? "" : values[0];
-    } catch (MessagingException e) {
-      throw new IllegalStateException(e);
-    }
+    return Mails.header(delivered.message(), name);
   }
 
   private void reply(String from, Delivered to) throws MessagingException {
@@ -128,8 +124,7 @@ public class QuietTest extends BrowserTest {
   @Test(dependsOnMethods = "rulesAreSetOnTheBenchBeforeRelease")
   public void responsesArriveOnTheOpenScreen() throws MessagingException {
     press("r");
-    assertThat(page.getByText("Not yet")).isVisible();
-    page.keyboard().press("Enter");
+    releaseByEnter();
     assertThat(page.getByText("2 of 2 gone")).isVisible();
     page.navigate(home + "/responses/" + mailing);
     assertThat(page.getByText("nothing yet").first()).isVisible();

@@ -144,8 +144,7 @@ public class Shots extends BrowserTest {
     page.getByText("· saved").waitFor();
     page.waitForTimeout(SETTLE_MILLIS);
     page.locator("button", new Page.LocatorOptions().setHasText("Release")).first().click();
-    page.getByText("Not yet").waitFor();
-    page.keyboard().press("Enter");
+    releaseByEnter();
     page.getByText("Take back").waitFor();
     page.waitForTimeout(SETTLE_MILLIS);
     shoot("under-way");

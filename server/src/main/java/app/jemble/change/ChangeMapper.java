@@ -14,9 +14,23 @@ import org.apache.ibatis.annotations.UpdateProvider;
 @Mapper
 interface ChangeMapper {
 
-  /** A change as the history tells it; values are JSON. */
+  /**
+   * A change as the history tells it; values are JSON.
+   *
+   * @param byId the colleague, null when it was the person themself
+   * @param words of the act it belongs to
+   */
   record ChangeRow(
-      long id, long batchId, String field, String before, String after, Instant at, String by) {}
+      long id,
+      long batchId,
+      String field,
+      String before,
+      String after,
+      Instant at,
+      Long byId,
+      String by,
+      String words,
+      boolean undone) {}
 
   /** An act that can be taken back, or has been. */
   record BatchRow(long id, String words, Long byId, Instant undoneAt) {}
@@ -32,6 +46,9 @@ interface ChangeMapper {
 
   @SelectProvider(type = ChangeSql.class, method = "setField", affectData = true)
   long setField(ChangeSql.SetField act);
+
+  @Select("select count(*) from person where id = any(#{people}) and asked_not")
+  long askedNot(@Param("people") Long[] people);
 
   @SelectProvider(type = ChangeSql.class, method = "setTag", affectData = true)
   long setTag(ChangeSql.SetTag act);
@@ -106,7 +123,7 @@ interface ChangeMapper {
   @Select(
       """
       select c.id, c.batch_id, c.field, c.before::text as before, c.after::text as after, b.at,
-             coalesce(a.name, 'Jemble') as by
+             b.by_id, coalesce(a.name, 'the person themself') as by, b.words, b.undone_at is not null as undone
       from change c
       join change_batch b on b.id = c.batch_id
       left join account a on a.id = b.by_id

@@ -25,9 +25,24 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class ChangeService {
 
-  /** A change as people read it. */
+  /**
+   * A change as people read it.
+   *
+   * @param words of the act it belongs to
+   * @param undone whether the act was taken back
+   * @param mayBeUndone whether the colleague who asks may take the act back
+   */
   public record Told(
-      long id, long batchId, String field, String before, String after, Instant at, String by) {}
+      long id,
+      long batchId,
+      String field,
+      String before,
+      String after,
+      Instant at,
+      String by,
+      String words,
+      boolean undone,
+      boolean mayBeUndone) {}
 
   /**
    * What was taken back.
@@ -37,6 +52,7 @@ public class ChangeService {
    */
   public record Undone(String words, long people) {}
 
+  private static final String ASKED_NOT = "asked_not";
   private static final Set<String> NEVER_EMPTY = Set.of("kind", "plan", "status", "joined_on");
 
   private final ChangeMapper mapper;
@@ -81,8 +97,30 @@ public class ChangeService {
     mapper.name(batch, words);
   }
 
-  /** Sets a field of many people; answers how many had another value before. */
+  /**
+   * Sets a field of many people; answers how many had another value before.
+   *
+   * @throws Problem when somebody asked not to be written to, and this would say otherwise
+   */
   public long set(long batch, Field field, FieldValue value, List<Long> people) {
+    if (field.name().equals(ASKED_NOT) && !value.equals(new FieldValue.Flag(true))) {
+      mayBeWrittenTo(people);
+    }
+    return setThemselves(batch, field, value, people);
+  }
+
+  /** To be written to again is for the person to ask; colleagues note the wish, and keep it. */
+  private void mayBeWrittenTo(List<Long> people) {
+    if (mapper.askedNot(people.toArray(Long[]::new)) > 0) {
+      throw Problem.wrong(
+          ASKED_NOT,
+          "Whoever asked not to be written to comes back only themself, by the link in any mail of"
+              + " ours. If it was noted by mistake, take that back in the history.");
+    }
+  }
+
+  /** As {@link #set}, when it is what the person said themself. */
+  public long setThemselves(long batch, Field field, FieldValue value, List<Long> people) {
     if (value.isEmpty() && NEVER_EMPTY.contains(field.name())) {
       throw Problem.wrong(field.name(), field.label() + " cannot be empty.");
     }
@@ -121,6 +159,9 @@ public class ChangeService {
 
   /**
    * Sets a field of several people, each to a value of their own; answers how many changed.
+   *
+   * <p>Tags are added to those there are, and whoever asked not to be written to stays so: what is
+   * brought in may be older than the wish.
    *
    * @param values of each of them in turn, as {@link FieldJson} writes them
    */
@@ -196,8 +237,10 @@ public class ChangeService {
     if (batch.undoneAt() != null) {
       throw Problem.conflict("This has been taken back already.");
     }
-    boolean mine = batch.byId() != null && batch.byId() == me.id();
-    if (!mine && me.role() != Account.Role.ADMINISTRATOR) {
+    if (batch.byId() == null) {
+      throw Problem.conflict("This was the person's own choice; only they can make another.");
+    }
+    if (!mayUndo(me, batch.byId())) {
       throw Problem.forbidden("Only who did this, or an administrator, can take it back.");
     }
     List<String> fields = mapper.fieldsOf(id);
@@ -210,6 +253,11 @@ public class ChangeService {
     long people = mapper.peopleOf(id);
     mapper.undone(id, clock.instant(), me.id());
     return new Undone(batch.words(), people);
+  }
+
+  /** Who did it, or an administrator; what a person chose themself is nobody's else. */
+  private static boolean mayUndo(Account me, Long doneBy) {
+    return doneBy != null && (doneBy == me.id() || me.role() == Account.Role.ADMINISTRATOR);
   }
 
   private void setBack(long batch, String field) {
@@ -233,18 +281,22 @@ public class ChangeService {
 
   /** What was changed of a person after the given change, newest first. */
   public List<Told> history(long person, long since) {
-    return mapper.history(person, since).stream()
-        .map(
-            c ->
-                new Told(
-                    c.id(),
-                    c.batchId(),
-                    c.field(),
-                    json.words(c.before()),
-                    json.words(c.after()),
-                    c.at(),
-                    c.by()))
-        .toList();
+    Account me = accounts.current();
+    return mapper.history(person, since).stream().map(c -> told(c, me)).toList();
+  }
+
+  private Told told(ChangeMapper.ChangeRow change, Account me) {
+    return new Told(
+        change.id(),
+        change.batchId(),
+        change.field(),
+        json.words(change.before()),
+        json.words(change.after()),
+        change.at(),
+        change.by(),
+        change.words(),
+        change.undone(),
+        !change.undone() && me.role().mayWrite() && mayUndo(me, change.byId()));
   }
 
   /** The number of a person's last change. */

@@ -73,7 +73,10 @@ public final class ChangeSql {
    */
   public record SetEach(long batch, Field field, Long[] people, List<String> values) {}
 
-  /** Tags are added to those there are; other values take the place of what there is. */
+  /**
+   * Tags are added to those there are, and whoever asked not to be written to stays so; other
+   * values take the place of what there is.
+   */
   public static String setEach(SetEach act) {
     return set(Settable.of(act.field()), each(Settable.of(act.field())));
   }
@@ -87,12 +90,15 @@ public final class ChangeSql {
 
   private static String each(Settable field) {
     String after =
-        field.field().equals("tags")
-            ? """
+        switch (field.field()) {
+          case "tags" ->
+              """
               to_jsonb(p.tags || array(
                 select t from jsonb_array_elements_text(given.value::jsonb) t
-                where fold(t) <> all(p.tags_key)))"""
-            : "nullif(given.value::jsonb, 'null')";
+                where fold(t) <> all(p.tags_key)))""";
+          case "asked_not" -> "to_jsonb(p.asked_not or coalesce(given.value = 'true', false))";
+          default -> "nullif(given.value::jsonb, 'null')";
+        };
     return "select p.id, %s as before, %s as after".formatted(field.read(), after)
         + """
 

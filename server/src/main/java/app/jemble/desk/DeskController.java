@@ -90,13 +90,14 @@ class DeskController {
 
   @GetMapping
   Desk desk() {
+    long me = accounts.current().id();
     Instant lately = clock.instant().minus(LATELY);
     return new Desk(
         counts(),
-        mapper.decisions(lately.minus(Duration.ofDays(6))),
-        mapper.underWay(),
-        mapper.drafts(),
-        mapper.due(accounts.current().id(), today()));
+        mapper.decisions(lately.minus(Duration.ofDays(6)), me),
+        mapper.underWay(me),
+        mapper.drafts(me),
+        mapper.due(me, today()));
   }
 
   @GetMapping("/counts")

@@ -12,7 +12,8 @@ interface DeskMapper {
 
   @Select(
       """
-      select (select count(*) from mailing where state = 'draft' and not by_rule) as drafts,
+      select (select count(*) from mailing g
+              where state = 'draft' and not by_rule and (not g.private or g.sender_id = #{me})) as drafts,
              (select count(*) from message where state in ('waiting', 'deferred')) as to_leave,
              (select count(*) from response where kind = 'REPLIED' and at > #{lately}) as replies,
              (select count(*) from task
@@ -43,13 +44,14 @@ interface DeskMapper {
       join person p on p.id = s.person_id
       join mailing g on g.id = s.mailing_id
       where s.state in ('in_doubt', 'refused') and s.due_at > #{since}
+        and (not g.private or g.sender_id = #{me})
       group by s.state, g.id
       union all
       select 'held', count(*), min(p.name), g.id, g.name, max(s.due_at), min(s.reason)
       from message s
       join person p on p.id = s.person_id
       join mailing g on g.id = s.mailing_id
-      where s.state = 'held' and g.state = 'released'
+      where s.state = 'held' and g.state = 'released' and (not g.private or g.sender_id = #{me})
       group by g.id
       union all
       select 'unplaced', count(*), min(sender), 0, '', max(received_at), min(subject)
@@ -62,11 +64,12 @@ interface DeskMapper {
       join person p on p.id = r.person_id
       join mailing g on g.id = r.mailing_id
       where r.kind = 'RETURNED_HARD' and r.at > #{since}
+        and (not g.private or g.sender_id = #{me})
       group by g.id
       order by at desc
       limit 8
       """)
-  List<DeskController.Decision> decisions(Instant since);
+  List<DeskController.Decision> decisions(@Param("since") Instant since, @Param("me") long me);
 
   @Select(
       """
@@ -81,21 +84,22 @@ interface DeskMapper {
       from mailing g
       join message s on s.mailing_id = g.id
       where g.state = 'released' and g.answers_mail is null
+        and (not g.private or g.sender_id = #{me})
       group by g.id
       order by (count(*) filter (where s.state in ('waiting', 'deferred')) > 0) desc,
                max(s.sent_at) desc nulls first
       limit 6
       """)
-  List<DeskController.UnderWay> underWay();
+  List<DeskController.UnderWay> underWay(@Param("me") long me);
 
   @Select(
       """
       select g.id, g.name, a.name as writer, g.created_at
       from mailing g
       join account a on a.id = g.created_by
-      where g.state = 'draft' and not g.by_rule
+      where g.state = 'draft' and not g.by_rule and (not g.private or g.sender_id = #{me})
       order by g.created_at desc
       limit 6
       """)
-  List<DeskController.DraftLine> drafts();
+  List<DeskController.DraftLine> drafts(@Param("me") long me);
 }

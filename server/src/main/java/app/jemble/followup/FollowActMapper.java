@@ -2,6 +2,7 @@ package app.jemble.followup;
 
 import java.time.Instant;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -140,17 +141,41 @@ interface FollowActMapper {
       """)
   List<Long> withResponses();
 
+  /** What was taken for a sign, and is none after all, is nothing to act on. */
+  @Delete(
+      """
+      delete from follow_act a
+      using follow_rule f, message s
+      where f.id = a.rule_id and s.id = a.message_id and a.rule_id = #{rule} and a.state = 'due'
+        and not exists (
+          select from response r
+          where r.kind = any(f.on_kinds)
+            and r.message_id in (
+              select coalesce(s.thread_id, s.id)
+              union all
+              select t.id from message t where t.thread_id = coalesce(s.thread_id, s.id)))
+      """)
+  int forgetFalse(long rule);
+
+  /**
+   * Who has responded.
+   *
+   * @param settled what was opened or followed after this may turn out to be software's
+   */
   @Select(
       """
       select a.message_id as message, a.person_id, s.address, s.record_id, a.at as left_at
       from follow_act a
+      join follow_rule f on f.id = a.rule_id
       join message s on s.id = a.message_id
       where a.rule_id = #{rule} and a.state = 'due'
+        and (a.at <= #{settled} or not f.on_kinds && '{OPENED,CLICKED}')
       order by a.at, a.message_id
       limit #{most}
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Candidate> responded(@Param("rule") long rule, @Param("most") int most);
+  List<Candidate> responded(
+      @Param("rule") long rule, @Param("settled") Instant settled, @Param("most") int most);
 
   /** What was to be told could not be: it is tried again. */
   @Update(

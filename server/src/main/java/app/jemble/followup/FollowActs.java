@@ -14,11 +14,13 @@ import app.jemble.core.response.Standing;
 import app.jemble.followup.FollowActMapper.Candidate;
 import app.jemble.followup.FollowActMapper.Standings;
 import app.jemble.followup.RuleDoing.Done;
+import app.jemble.mailing.Departures;
 import app.jemble.mailing.HouseMails;
 import app.jemble.mailing.Mailing;
 import app.jemble.mailing.MailingService;
 import app.jemble.mailing.RuleMailings;
 import app.jemble.response.AwayPeople;
+import app.jemble.response.CountingService;
 import app.jemble.response.UnplacedService;
 import java.time.Clock;
 import java.time.Duration;
@@ -28,7 +30,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -57,6 +58,7 @@ class FollowActs {
   private final HouseMails mails;
   private final UnplacedService unplaced;
   private final AwayPeople awayPeople;
+  private final CountingService counting;
   private final AccountService accounts;
   private final TransactionTemplate transaction;
   private final Clock clock;
@@ -71,6 +73,7 @@ class FollowActs {
       HouseMails mails,
       UnplacedService unplaced,
       AwayPeople awayPeople,
+      CountingService counting,
       AccountService accounts,
       TransactionTemplate transaction,
       Clock clock) {
@@ -83,6 +86,7 @@ class FollowActs {
     this.mails = mails;
     this.unplaced = unplaced;
     this.awayPeople = awayPeople;
+    this.counting = counting;
     this.accounts = accounts;
     this.transaction = transaction;
     this.clock = clock;
@@ -126,13 +130,9 @@ class FollowActs {
       return over;
     }
     List<Long> people = over.stream().map(Candidate::personId).distinct().toList();
-    Map<Long, Optional<Instant>> open = ruleMailings.mayLeave(rule.sendsId(), people, now);
+    Departures open = ruleMailings.departures(rule.sendsId(), people);
     return over.stream()
-        .filter(
-            c ->
-                open.getOrDefault(c.personId(), Optional.of(now))
-                    .filter(at -> !at.isAfter(now))
-                    .isPresent())
+        .filter(c -> open.of(c.personId(), now).filter(at -> !at.isAfter(now)).isPresent())
         .toList();
   }
 
@@ -148,7 +148,9 @@ class FollowActs {
 
   /** Does what is due to those who have responded. */
   void atOnce(long ruleId) {
-    List<Candidate> lot = mapper.responded(ruleId, LOT);
+    mapper.forgetFalse(ruleId);
+    Instant settled = clock.instant().minus(counting.settling());
+    List<Candidate> lot = mapper.responded(ruleId, settled, LOT);
     if (!lot.isEmpty()) {
       decide(ruleId, lot, clock.instant(), this::withoutExceptions);
     }

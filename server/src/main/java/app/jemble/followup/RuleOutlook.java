@@ -6,13 +6,13 @@ import app.jemble.core.followup.WorkingDays;
 import app.jemble.core.response.Standing;
 import app.jemble.followup.FollowRuleMapper.Decided;
 import app.jemble.followup.FollowRuleMapper.ThreadRow;
+import app.jemble.mailing.Departures;
 import app.jemble.mailing.Mailing;
 import app.jemble.mailing.Outlook;
+import app.jemble.mailing.RuleMailings;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -28,8 +28,8 @@ class RuleOutlook {
    * Whom a rule will touch.
    *
    * @param people whom it would be done for, if nobody did anything any more
-   * @param first when the first wait of theirs is over; null when it is not known
-   * @param last when the last one is
+   * @param first when it is done for the first of them; null when it is not known
+   * @param last when it is done for the last
    */
   @Schema(name = "RuleForecast")
   record Forecast(
@@ -44,6 +44,7 @@ class RuleOutlook {
   private final RuleExceptions exceptions;
   private final RuleDoing doing;
   private final Outlook outlook;
+  private final RuleMailings ruleMailings;
   private final AccountService accounts;
 
   RuleOutlook(
@@ -51,11 +52,13 @@ class RuleOutlook {
       RuleExceptions exceptions,
       RuleDoing doing,
       Outlook outlook,
+      RuleMailings ruleMailings,
       AccountService accounts) {
     this.mapper = mapper;
     this.exceptions = exceptions;
     this.doing = doing;
     this.outlook = outlook;
+    this.ruleMailings = ruleMailings;
     this.accounts = accounts;
   }
 
@@ -82,12 +85,15 @@ class RuleOutlook {
       Instant first = before == null ? expected.first() : before.first();
       Instant last = before == null ? expected.last() : before.last();
       Set<Long> excluded = exceptions.among(rule, sender, people);
-      forecasts.put(
-          rule.id(),
-          new Forecast(
-              people.stream().filter(p -> !excluded.contains(p)).toList(),
-              first == null ? null : rule.after().from(first, days),
-              last == null ? null : rule.after().from(last, days)));
+      List<Long> touched = people.stream().filter(p -> !excluded.contains(p)).toList();
+      List<Instant> done =
+          first == null || touched.isEmpty()
+              ? List.of()
+              : Stream.of(first, last)
+                  .map(at -> rule.after().from(at, days))
+                  .flatMap(over -> leaving(rule, touched, over))
+                  .toList();
+      forecasts.put(rule.id(), forecast(touched, done));
     }
     return forecasts;
   }
@@ -108,14 +114,12 @@ class RuleOutlook {
       List<Step> open = steps.stream().filter(s -> !done.containsKey(s.thread())).toList();
       Set<Long> excluded =
           exceptions.among(rule, sender, open.stream().map(Step::personId).distinct().toList());
-      List<Step> will =
-          rule.isStopped()
-              ? List.of()
-              : open.stream()
-                  .filter(s -> rule.whom().means(s.standing()))
-                  .filter(s -> !excluded.contains(s.personId()))
-                  .map(s -> over(rule, s, days))
-                  .toList();
+      List<Step> meant =
+          open.stream()
+              .filter(s -> rule.whom().means(s.standing()))
+              .filter(s -> !excluded.contains(s.personId()))
+              .toList();
+      List<Step> will = rule.isStopped() ? List.of() : done(rule, meant, days);
       goOn.put(rule.id(), Stream.concat(acted(steps, done), will.stream()).toList());
       forecasts.put(rule.id(), forecast(will));
     }
@@ -127,9 +131,28 @@ class RuleOutlook {
     return new Step(row.message(), row.personId(), row.leaves(), Standing.strongest(standings));
   }
 
-  private static Step over(FollowRule rule, Step step, WorkingDays days) {
-    Instant over = rule.after().from(step.since(), days);
-    return new Step(step.thread(), step.personId(), over, step.standing());
+  /** When it is done for each: the wait is over, and what is sent may leave. */
+  private List<Step> done(FollowRule rule, List<Step> steps, WorkingDays days) {
+    Departures open = open(rule, steps.stream().map(Step::personId).distinct().toList());
+    return steps.stream()
+        .map(
+            s -> {
+              Instant over = rule.after().from(s.since(), days);
+              Instant at = open == null ? over : open.of(s.personId(), over).orElse(over);
+              return new Step(s.thread(), s.personId(), at, s.standing());
+            })
+        .toList();
+  }
+
+  /** Null when nothing is sent: that is done at any hour. */
+  private Departures open(FollowRule rule, List<Long> people) {
+    return rule.sendsId() == null ? null : ruleMailings.departures(rule.sendsId(), people);
+  }
+
+  /** When what is due to all of them at once is done for each. */
+  private Stream<Instant> leaving(FollowRule rule, List<Long> people, Instant due) {
+    Departures open = open(rule, people);
+    return open == null ? Stream.of(due) : people.stream().map(p -> open.of(p, due).orElse(due));
   }
 
   /** From what was done for them the next wait counts. */
@@ -141,11 +164,14 @@ class RuleOutlook {
   }
 
   private static Forecast forecast(List<Step> will) {
-    List<Instant> waits = will.stream().map(Step::since).sorted().toList();
     Set<Long> people = will.stream().map(Step::personId).collect(Collectors.toSet());
+    return forecast(List.copyOf(people), will.stream().map(Step::since).toList());
+  }
+
+  private static Forecast forecast(List<Long> people, List<Instant> done) {
     return new Forecast(
-        new ArrayList<>(new HashSet<>(people)),
-        waits.isEmpty() ? null : waits.get(0),
-        waits.isEmpty() ? null : waits.get(waits.size() - 1));
+        people,
+        done.stream().min(Instant::compareTo).orElse(null),
+        done.stream().max(Instant::compareTo).orElse(null));
   }
 }

@@ -143,6 +143,11 @@ class AudienceService {
     return people.records(ids);
   }
 
+  /** The time zones of these people, as they are written. */
+  Map<Long, String> timeZones(List<Long> ids) {
+    return people.timeZones(ids);
+  }
+
   /** How many {@link #each} reads. */
   long size(Mailing mailing) {
     return people.count(filter(mailing), mailing.picks(), asOf(mailing));

@@ -16,14 +16,12 @@ import app.jemble.sending.SendingService;
 import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /**
@@ -131,24 +129,21 @@ public class RuleMailings {
     mapper.remove(id);
   }
 
-  /** When a message that is due may leave: by person, on whichever clock the plan goes. */
-  public Map<Long, Optional<Instant>> mayLeave(long mailingId, List<Long> people, Instant due) {
-    SendPlan plan = plans.of(mailings.find(mailingId));
+  /** When what is due to these people may leave; before the release by the plan it will have. */
+  public Departures departures(long id, List<Long> people) {
+    Mailing mailing = mailings.find(id);
+    SendPlan plan =
+        plans.of(mailing.hasBeenReleased() ? mailing : mailings.find(mailing.followsId()));
     WeeklyHours hours = plan.hours() == null ? sending.hours() : HoursSpan.hours(plan.hours());
     NextOpen open = new NextOpen(hours, sending.daysOff());
     ZoneId house = workspace.current().zoneId();
-    Map<ZoneId, Optional<Instant>> byZone = new HashMap<>();
-    Map<Long, Optional<Instant>> byPerson = new HashMap<>();
-    if (!plan.ownClock()) {
-      people.forEach(
-          p -> byPerson.put(p, byZone.computeIfAbsent(house, zone -> open.at(due, zone))));
-      return byPerson;
+    Map<Long, ZoneId> zones = new HashMap<>();
+    if (plan.ownClock()) {
+      audience
+          .timeZones(people)
+          .forEach((person, zone) -> zones.put(person, Clocks.zone(zone, house)));
     }
-    for (PersonRecord person : audience.records(people)) {
-      ZoneId zone = Clocks.zone(person.timeZone(), house);
-      byPerson.put(person.id(), byZone.computeIfAbsent(zone, z -> open.at(due, z)));
-    }
-    return byPerson;
+    return new Departures(open, house, zones);
   }
 
   /** Whether people can be written to; who is gone is not among them. */

@@ -75,7 +75,7 @@ class OutboxController {
         server.trouble().isEmpty()
             ? null
             : new ServerTrouble(server.trouble(), server.since(), server.triedAt());
-    return new OutboxTally(mapper.tally(mailingId), trouble);
+    return new OutboxTally(mapper.tally(mailingId, accounts.current().id()), trouble);
   }
 
   /**
@@ -94,6 +94,7 @@ class OutboxController {
         state,
         mailingId,
         who == null || who.isBlank() ? null : who.strip(),
+        accounts.current().id(),
         afterDue,
         afterId,
         clock.instant(),
@@ -103,21 +104,21 @@ class OutboxController {
   @PostMapping("/outbox/{id}/withdraw")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void withdraw(@PathVariable long id) {
-    Account who = accounts.currentWriter();
+    Account who = writerOf(id);
     must(mapper.withdraw(id, "withdrawn by " + who.name()));
   }
 
   @PostMapping("/outbox/{id}/try-again")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void tryAgain(@PathVariable long id) {
-    accounts.currentWriter();
+    writerOf(id);
     must(mapper.tryAgain(id, clock.instant()));
   }
 
   @PostMapping("/outbox/{id}/settle")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void settle(@PathVariable long id, @RequestBody Settlement settlement) {
-    accounts.currentWriter();
+    writerOf(id);
     Instant now = clock.instant();
     must(settlement.arrived() ? mapper.settleAsSent(id, now) : mapper.settleAsLost(id, now));
   }
@@ -125,6 +126,7 @@ class OutboxController {
   /** The message exactly as it left (message/rfc822). */
   @GetMapping(value = "/messages/{id}/eml", produces = "message/rfc822")
   ResponseEntity<byte[]> eml(@PathVariable long id) {
+    mustBeOpenTo(accounts.current(), id);
     OutboxListMapper.Copy copy = mapper.copy(id);
     if (copy == null) {
       throw Problem.notFound("This message has not been sent.");
@@ -133,6 +135,19 @@ class OutboxController {
         .header("Content-Disposition", "attachment; filename=\"message-" + id + ".eml\"")
         .contentType(MediaType.valueOf("message/rfc822"))
         .body(copy.mime());
+  }
+
+  private Account writerOf(long message) {
+    Account me = accounts.currentWriter();
+    mustBeOpenTo(me, message);
+    return me;
+  }
+
+  /** A private mailing's messages are its sender's alone. */
+  private void mustBeOpenTo(Account who, long message) {
+    if (!Boolean.TRUE.equals(mapper.isOpenTo(message, who.id()))) {
+      throw Problem.notFound("There is no such message any more, or it is private.");
+    }
   }
 
   private static void must(int changed) {

@@ -15,12 +15,24 @@ interface OutboxListMapper {
 
   @Select(
       """
-      select shown_state as state, count(*) as messages
-      from message
-      where state <> 'sent' and (#{mailingId}::bigint is null or mailing_id = #{mailingId})
-      group by shown_state
+      select s.shown_state as state, count(*) as messages
+      from message s
+      join mailing g on g.id = s.mailing_id
+      where s.state <> 'sent' and (#{mailingId}::bigint is null or s.mailing_id = #{mailingId})
+        and (not g.private or g.sender_id = #{me})
+      group by s.shown_state
       """)
-  List<StateCount> tally(@Param("mailingId") Long mailingId);
+  List<StateCount> tally(@Param("mailingId") Long mailingId, @Param("me") long me);
+
+  /** Whether a colleague may know of a message; null when there is none. */
+  @Select(
+      """
+      select not g.private or g.sender_id = #{me}
+      from message s
+      join mailing g on g.id = s.mailing_id
+      where s.id = #{id}
+      """)
+  Boolean isOpenTo(@Param("id") long id, @Param("me") long me);
 
   @Select(
       """
@@ -31,7 +43,7 @@ interface OutboxListMapper {
       from message s
       join person p on p.id = s.person_id
       join mailing g on g.id = s.mailing_id
-      where s.state <> 'sent'
+      where s.state <> 'sent' and (not g.private or g.sender_id = #{me})
         and (#{state}::text is null or s.shown_state = #{state})
         and (#{mailingId}::bigint is null or s.mailing_id = #{mailingId})
         and (#{who}::text is null or strpos(lower(p.name), lower(#{who})) > 0
@@ -44,6 +56,7 @@ interface OutboxListMapper {
       @Param("state") String state,
       @Param("mailingId") Long mailingId,
       @Param("who") String who,
+      @Param("me") long me,
       @Param("afterDue") Instant afterDue,
       @Param("afterId") Long afterId,
       @Param("now") Instant now,

@@ -73,6 +73,10 @@ interface DoNotWriteMapper {
   @Select("select reason from do_not_write where email_key = #{key} for update")
   String lockedReason(String key);
 
+  /** For what came back an address is on the list; null when it is not, or for something else. */
+  @Select("select reason from do_not_write where email_key = #{key} and by_id is null for update")
+  String whatCameBack(String key);
+
   /** Adds addresses, a column each; those that are there stay as they are. Answers how many. */
   @Insert(
       """

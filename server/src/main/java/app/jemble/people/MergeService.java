@@ -26,6 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 class MergeService implements Undoing {
 
   private static final String MOVED = "moved:";
+  private static final String ASKED_NOT = "asked_not";
 
   private static final Field MERGED_INTO =
       new Field("merged_into", "Merged into", FieldType.NUMBER, List.of(), Set.of());
@@ -92,6 +93,7 @@ class MergeService implements Undoing {
     changes.set(batch, PersonService.ARCHIVED, FieldValue.moment(clock.instant()), away);
     changes.set(batch, MERGED_INTO, new FieldValue.Amount(BigDecimal.valueOf(stays)), away);
     takeOver(batch, stays, other, merge.take() == null ? List.of() : merge.take());
+    keepWish(batch, stays, other);
     return new Merged(batch);
   }
 
@@ -106,7 +108,7 @@ class MergeService implements Undoing {
   /** A value that no two people share is given up by the one before the other takes it. */
   private void takeOver(long batch, long stays, PersonPage.Person other, List<String> take) {
     for (PersonPage.PersonField value : other.fields()) {
-      if (!take.contains(value.name())) {
+      if (!take.contains(value.name()) || value.name().equals(ASKED_NOT)) {
         continue;
       }
       Field field =
@@ -121,6 +123,15 @@ class MergeService implements Undoing {
       String text = field.name().equals("owner") ? mapper.ownerLogin(other.id()) : value.text();
       FieldValue read = workspace.reader(DayOrder.DAY_FIRST).read(field, text);
       changes.set(batch, field, read, List.of(stays));
+    }
+  }
+
+  /** Under whichever name somebody asked not to be written to, it holds for the one who stays. */
+  private void keepWish(long batch, long stays, PersonPage.Person other) {
+    if (other.fields().stream()
+        .anyMatch(f -> f.name().equals(ASKED_NOT) && "true".equals(f.text()))) {
+      Field field = workspace.fields().find(ASKED_NOT).orElseThrow();
+      changes.set(batch, field, new FieldValue.Flag(true), List.of(stays));
     }
   }
 

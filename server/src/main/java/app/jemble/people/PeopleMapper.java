@@ -16,6 +16,12 @@ import org.apache.ibatis.session.ResultHandler;
 @Mapper
 interface PeopleMapper {
 
+  /** A person and the zone they live in. */
+  record InZone(long id, String timeZone) {}
+
+  @Select("select id, time_zone from person where id = any(#{ids}) and time_zone is not null")
+  List<InZone> timeZones(@Param("ids") Long[] ids);
+
   @SelectProvider(type = PeopleSql.class, method = "records")
   @ResultMap(PersonRecordMap.NAME)
   List<PersonRecord> records(PeopleQuery query);

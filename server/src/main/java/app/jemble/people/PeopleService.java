@@ -1,13 +1,16 @@
 package app.jemble.people;
 
 import app.jemble.core.filter.AsOf;
+import app.jemble.core.record.EmailAddress;
 import app.jemble.filter.FilterBody;
 import app.jemble.filter.FilterSql;
 import app.jemble.filter.ListService;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -16,10 +19,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class PeopleService {
 
   private final PeopleMapper mapper;
+  private final DoNotWriteMapper doNotWrite;
   private final ListService lists;
 
-  PeopleService(PeopleMapper mapper, ListService lists) {
+  PeopleService(PeopleMapper mapper, DoNotWriteMapper doNotWrite, ListService lists) {
     this.mapper = mapper;
+    this.doNotWrite = doNotWrite;
     this.lists = lists;
   }
 
@@ -60,6 +65,12 @@ public class PeopleService {
     return mapper.records(PeopleQuery.of(ids));
   }
 
+  /** The time zones of these people, as they are written; of those who have one. */
+  public Map<Long, String> timeZones(List<Long> ids) {
+    return mapper.timeZones(ids.toArray(Long[]::new)).stream()
+        .collect(Collectors.toMap(PeopleMapper.InZone::id, PeopleMapper.InZone::timeZone));
+  }
+
   /** One person's record, or null. */
   public PersonRecord record(long id) {
     return records(List.of(id)).stream().findFirst().orElse(null);
@@ -92,5 +103,14 @@ public class PeopleService {
   /** Puts an address on the do-not-write list; an earlier reason stays. */
   public void doNotWrite(String address, String reason, Instant at, String note) {
     mapper.doNotWrite(address, reason, at, note);
+  }
+
+  /** What put an address on the do-not-write list turned out to be something else. */
+  public void writeAgain(String address, String reason, String note, Instant at, long by) {
+    String key = EmailAddress.key(address);
+    if (reason.equals(doNotWrite.whatCameBack(key))) {
+      doNotWrite.noteLifted(key, note, at, by);
+      doNotWrite.lift(key);
+    }
   }
 }

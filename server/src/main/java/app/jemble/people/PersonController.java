@@ -43,9 +43,18 @@ class PersonController {
       List<ChangeTold> conflicts,
       List<ChangeTold> meanwhile) {}
 
-  /** A change in the history. */
+  /** A change in the history; see ChangeService.Told. */
   record ChangeTold(
-      long id, long act, String field, String before, String after, Instant at, String by) {}
+      long id,
+      long act,
+      String field,
+      String before,
+      String after,
+      Instant at,
+      String by,
+      String words,
+      boolean undone,
+      boolean mayBeUndone) {}
 
   private final PersonPage page;
   private final PersonService people;
@@ -134,7 +143,16 @@ class PersonController {
         .map(
             c ->
                 new ChangeTold(
-                    c.id(), c.batchId(), c.field(), c.before(), c.after(), c.at(), c.by()))
+                    c.id(),
+                    c.batchId(),
+                    c.field(),
+                    c.before(),
+                    c.after(),
+                    c.at(),
+                    c.by(),
+                    c.words(),
+                    c.undone(),
+                    c.mayBeUndone()))
         .toList();
   }
 }

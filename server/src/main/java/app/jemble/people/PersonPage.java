@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.account.AccountService;
 import app.jemble.change.ChangeService;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
@@ -117,6 +118,7 @@ class PersonPage {
   private final ListService lists;
   private final WorkspaceService workspace;
   private final ChangeService changes;
+  private final AccountService accounts;
   private final AskedNow asked;
 
   PersonPage(
@@ -124,11 +126,13 @@ class PersonPage {
       ListService lists,
       WorkspaceService workspace,
       ChangeService changes,
+      AccountService accounts,
       AskedNow asked) {
     this.mapper = mapper;
     this.lists = lists;
     this.workspace = workspace;
     this.changes = changes;
+    this.accounts = accounts;
     this.asked = asked;
   }
 
@@ -156,9 +160,9 @@ class PersonPage {
         mapper.likely(id));
   }
 
-  /** What passed between us after nothing, or before the given place, newest first. */
+  /** What passed between us up to now, or before the given place, newest first. */
   List<Happening> between(long id, Instant before) {
-    return mapper.between(id, before);
+    return mapper.between(id, accounts.current().id(), before);
   }
 
   private static PersonName named(Long id, String name) {

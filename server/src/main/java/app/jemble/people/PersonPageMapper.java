@@ -119,7 +119,10 @@ interface PersonPageMapper {
       """)
   List<PersonPage.Likely> likely(long id);
 
-  /** Messages of a record that became part of this one belong to it as well. */
+  /**
+   * Messages of a record that became part of this one belong to it as well. What is private is its
+   * sender's alone.
+   */
   @Select(
       """
       select *
@@ -128,15 +131,18 @@ interface PersonPageMapper {
         from message s
         join mailing g on g.id = s.mailing_id
         where s.person_id in (select id from person where id = #{id} or merged_into = #{id}) and s.state = 'sent'
+          and (not g.private or g.sender_id = #{me})
         union all
         select r.kind, g.name, r.message_id, r.at, r.detail
         from response r
         join mailing g on g.id = r.mailing_id
         where r.person_id in (select id from person where id = #{id} or merged_into = #{id})
+          and (not g.private or g.sender_id = #{me})
       ) h
       where #{before}::timestamptz is null or h.at < #{before}
       order by h.at desc
       limit 60
       """)
-  List<PersonPage.Happening> between(@Param("id") long id, @Param("before") Instant before);
+  List<PersonPage.Happening> between(
+      @Param("id") long id, @Param("me") long me, @Param("before") Instant before);
 }

@@ -49,6 +49,12 @@ public class WantedValues {
         && accounts.findByLogin(login.text()) == null) {
       throw Problem.wrong("value", "There is no colleague named “" + login.text() + "”.");
     }
+    if (field.name().equals("asked_not") && !value.equals(new FieldValue.Flag(true))) {
+      throw Problem.wrong(
+          "value",
+          "That people asked not to be written to can be noted, not taken back: they come back"
+              + " only themselves.");
+    }
     return value;
   }
 

@@ -183,20 +183,4 @@ interface ConversationMapper {
 
   @Delete("delete from response where id = #{id}")
   int forget(long id);
-
-  /** What filters ask of a message, after a response to it was changed or taken away. */
-  @Update(
-      """
-      update message s
-      set opened = r.kinds && '{OPENED,CLICKED,REPLIED}',
-          clicked = 'CLICKED' = any(r.kinds),
-          replied = 'REPLIED' = any(r.kinds),
-          returned = r.kinds && '{RETURNED_HARD,RETURNED_SOFT}',
-          has_left = 'LEFT' = any(r.kinds)
-      from (
-        select coalesce(array_agg(kind), '{}') as kinds from response where message_id = #{message}
-      ) r
-      where s.id = #{message}
-      """)
-  int recount(long message);
 }

@@ -197,7 +197,6 @@ class ConversationService {
       mapper.take(taken.id(), reply ? ResponseKind.REPLIED : ResponseKind.AUTO_REPLIED);
       inbound.place(mailId, clock.instant(), who.id());
     }
-    service.restand(taken.messageId());
-    mapper.recount(taken.messageId());
+    service.readAnew(taken.messageId(), taken.kind(), who.id());
   }
 }

@@ -13,15 +13,17 @@ interface CountingMapper {
    * By what signs a fetch is software's.
    *
    * @param withinSeconds up to so long after the hand-over
+   * @param burstSeconds who follows all links within so long is software
    * @param agents words with which names in a User-Agent end
    * @param ranges addresses it comes from, as 192.0.2.0/24
    */
-  record CountingRules(int withinSeconds, List<String> agents, List<String> ranges) {}
+  record CountingRules(
+      int withinSeconds, int burstSeconds, List<String> agents, List<String> ranges) {}
 
   @Select(
       """
-      select machine_within_seconds as within_seconds, machine_agents as agents,
-             machine_ranges as ranges
+      select machine_within_seconds as within_seconds, machine_burst_seconds as burst_seconds,
+             machine_agents as agents, machine_ranges as ranges
       from workspace
       where id = 1
       """)
@@ -30,11 +32,13 @@ interface CountingMapper {
   @Update(
       """
       update workspace
-      set machine_within_seconds = #{within}, machine_agents = #{agents}, machine_ranges = #{ranges}
+      set machine_within_seconds = #{within}, machine_burst_seconds = #{burst},
+          machine_agents = #{agents}, machine_ranges = #{ranges}
       where id = 1
       """)
   int change(
       @Param("within") int within,
+      @Param("burst") int burst,
       @Param("agents") String[] agents,
       @Param("ranges") String[] ranges);
 }

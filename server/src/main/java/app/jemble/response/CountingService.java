@@ -14,10 +14,11 @@ import org.springframework.stereotype.Service;
 
 /** By what signs a fetch is taken for software's; administrators tune them. */
 @Service
-class CountingService {
+public class CountingService {
 
   private static final long KNOWN_FOR_NANOS = 1_000_000_000;
   private static final int LONGEST_WITHIN = 600;
+  private static final int LONGEST_BURST = 60;
   private static final int MOST_WORDS = 200;
   private static final int LONGEST_WORD = 100;
 
@@ -40,11 +41,17 @@ class CountingService {
       rules =
           new FetchRules(
               Duration.ofSeconds(counting.withinSeconds()),
+              Duration.ofSeconds(counting.burstSeconds()),
               counting.agents(),
               counting.ranges().stream().flatMap(r -> AddressRange.of(r).stream()).toList());
       readAt = System.nanoTime();
     }
     return rules;
+  }
+
+  /** How long it takes until a click is known to be a person's, or software's after all. */
+  public Duration settling() {
+    return rules().burst();
   }
 
   CountingRules counting() {
@@ -60,8 +67,15 @@ class CountingService {
     if (wanted.withinSeconds() < 0 || wanted.withinSeconds() > LONGEST_WITHIN) {
       throw Problem.wrong("withinSeconds", "Choose 0 to 600 seconds.");
     }
+    if (wanted.burstSeconds() < 0 || wanted.burstSeconds() > LONGEST_BURST) {
+      throw Problem.wrong("burstSeconds", "Choose 0 to 60 seconds.");
+    }
     CountingRules clean =
-        new CountingRules(wanted.withinSeconds(), words(wanted.agents()), words(wanted.ranges()));
+        new CountingRules(
+            wanted.withinSeconds(),
+            wanted.burstSeconds(),
+            words(wanted.agents()),
+            words(wanted.ranges()));
     clean.ranges().stream()
         .filter(range -> AddressRange.of(range).isEmpty())
         .findFirst()
@@ -72,6 +86,7 @@ class CountingService {
             });
     mapper.change(
         clean.withinSeconds(),
+        clean.burstSeconds(),
         clean.agents().toArray(String[]::new),
         clean.ranges().toArray(String[]::new));
     synchronized (this) {

@@ -97,7 +97,7 @@ class LeavingService {
       Field field = workspace.fields().find("asked_not").orElseThrow();
       long batch =
           changes.beginOutside(askedNot ? "Asked for no mail at all" : "Asked to get mail again");
-      changes.set(batch, field, new FieldValue.Flag(askedNot), List.of(person));
+      changes.setThemselves(batch, field, new FieldValue.Flag(askedNot), List.of(person));
     }
   }
 }

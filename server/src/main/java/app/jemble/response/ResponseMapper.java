@@ -180,6 +180,38 @@ interface ResponseMapper {
       @Param("detail") String detail,
       @Param("mailId") Long mailId);
 
+  /** Which links of a message a person seems to have followed, since an instant. */
+  @Select(
+      """
+      select distinct detail from response
+      where message_id = #{id} and kind = 'CLICKED' and at >= #{since}
+      """)
+  List<String> followed(@Param("id") long id, @Param("since") Instant since);
+
+  /** What was opened and followed since an instant was by software after all. */
+  @Update(
+      """
+      update response set kind = 'MACHINE_' || kind
+      where message_id = #{id} and kind in ('OPENED', 'CLICKED') and at >= #{since}
+      """)
+  int takeForSoftware(@Param("id") long id, @Param("since") Instant since);
+
+  /** What filters ask of a message, after a response to it was changed or taken away. */
+  @Update(
+      """
+      update message s
+      set opened = r.kinds && '{OPENED,CLICKED,REPLIED}',
+          clicked = 'CLICKED' = any(r.kinds),
+          replied = 'REPLIED' = any(r.kinds),
+          returned = r.kinds && '{RETURNED_HARD,RETURNED_SOFT}',
+          has_left = 'LEFT' = any(r.kinds)
+      from (
+        select coalesce(array_agg(kind), '{}') as kinds from response where message_id = #{message}
+      ) r
+      where s.id = #{message}
+      """)
+  int recount(long message);
+
   @Select("select distinct kind from response where message_id = #{id}")
   List<ResponseKind> kinds(long id);
 
@@ -193,6 +225,16 @@ interface ResponseMapper {
       where id = #{id} and (standing <> #{standing} or state = 'in_doubt')
       """)
   int stand(@Param("id") long id, @Param("standing") String standing);
+
+  /** Whether a response of a kind came to any message to an address. */
+  @Select(
+      """
+      select exists (
+        select from response r
+        join message s on s.id = r.message_id
+        where lower(s.address) = lower(#{address}) and s.sent_at is not null and r.kind = #{kind})
+      """)
+  boolean came(@Param("address") String address, @Param("kind") ResponseKind kind);
 
   @Select(
       """

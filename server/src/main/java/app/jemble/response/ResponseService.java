@@ -118,7 +118,22 @@ class ResponseService {
     }
     boolean machine = isMachine(message.handedOver(), agent, address);
     note(message, machine ? ResponseKind.MACHINE_CLICKED : ResponseKind.CLICKED, target, null);
+    if (!machine) {
+      judgeBurst(message);
+    }
     return Optional.of(target);
+  }
+
+  /** With the last of all links it shows that none of them was followed by a reader. */
+  private void judgeBurst(Answered message) {
+    Set<String> links = new TreeSet<>(message.links());
+    links.remove("");
+    Instant since = clock.instant().minus(counting.rules().burst());
+    if (FetchJudge.isBurst(links, mapper.followed(message.id(), since))) {
+      mapper.takeForSoftware(message.id(), since);
+      restand(message.id());
+      mapper.recount(message.id());
+    }
   }
 
   /** The message of a token; empty when it has not left, or is none of ours. */
@@ -159,6 +174,24 @@ class ResponseService {
     }
   }
 
+  /** A colleague says of a mail what it is; its message stands as if that had been known before. */
+  void readAnew(long messageId, ResponseKind before, long by) {
+    restand(messageId);
+    mapper.recount(messageId);
+    Answered message = mapper.byId(messageId);
+    String stood =
+        switch (before) {
+          case RETURNED_HARD -> mapper.came(message.address(), before) ? null : "hard return";
+          case COMPLAINED -> mapper.came(message.address(), before) ? null : "complaint";
+          case RETURNED_SOFT -> returnsTooOften(message) ? null : "soft returns";
+          default -> null;
+        };
+    if (stood != null) {
+      people.writeAgain(
+          message.address(), stood, "What came back was read anew.", clock.instant(), by);
+    }
+  }
+
   /** Where a message stands follows from all responses to it. */
   void restand(long messageId) {
     Set<ResponseKind> kinds = EnumSet.noneOf(ResponseKind.class);
@@ -167,9 +200,14 @@ class ResponseService {
   }
 
   private void countSoftReturns(Answered message, Instant now, String detail) {
-    if (mapper.softReturns(message.address(), now.minus(SOFT_PERIOD)) >= SOFT_RETURNS) {
+    if (returnsTooOften(message)) {
       people.doNotWrite(message.address(), "soft returns", now, detail);
     }
+  }
+
+  private boolean returnsTooOften(Answered message) {
+    Instant since = clock.instant().minus(SOFT_PERIOD);
+    return mapper.softReturns(message.address(), since) >= SOFT_RETURNS;
   }
 
   private boolean isMachine(Instant handedOver, String agent, String address) {

@@ -242,6 +242,26 @@ public class ImportTest extends ServerTest {
     assertThat(reach("Hana")).isEqualTo("READY");
   }
 
+  /** A file may be older than what somebody asked since: it adds a wish, and takes none back. */
+  @Test
+  public void aFileTakesBackNoWishNotToBeWrittenTo() {
+    String head = "email,first name,Asked not to be written to\n";
+    run(checked(head + "wish@import.example,Wim,yes\nopen@import.example,Olga,no\n"));
+    assertThat(reach("Wim")).isEqualTo("ASKED_NOT");
+    assertThat(reach("Olga")).isEqualTo("READY");
+    long again = upload(head + "wish@import.example,Wim,no\nopen@import.example,Olga,yes\n");
+    assertCounts(check(again), 0, 1, 1, 0);
+    run(again);
+    assertThat(reach("Wim")).isEqualTo("ASKED_NOT");
+    assertThat(reach("Olga")).isEqualTo("ASKED_NOT");
+  }
+
+  private long checked(String file) {
+    long id = upload(file);
+    check(id);
+    return id;
+  }
+
   private String reach(String firstName) {
     return sql.sql(
             "select reach from person where first_name = ? and email ilike '%@import.example'")

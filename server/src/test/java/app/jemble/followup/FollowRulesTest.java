@@ -1,144 +1,27 @@
 package app.jemble.followup;
 
+import static app.jemble.followup.RuleBodies.SEND;
+import static app.jemble.followup.RuleBodies.atOnce;
+import static app.jemble.followup.RuleBodies.tagged;
+import static app.jemble.followup.RuleBodies.task;
+import static app.jemble.followup.RuleBodies.waiting;
+import static app.jemble.followup.RuleBodies.with;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
 import app.jemble.Eventually;
-import app.jemble.ServerTest;
-import app.jemble.response.Arrivals;
-import java.time.DayOfWeek;
+import app.jemble.Mails;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
 /** Rules of a mailing: written before release, acted on when waits are over, changed, stopped. */
-public class FollowRulesTest extends ServerTest {
-
-  private static final ZoneId HOUSE = ZoneId.of("Europe/London");
-
-  private Arrivals arrivals;
-
-  @Override
-  protected int people() {
-    return 3;
-  }
-
-  @Override
-  protected Duration readersDay() {
-    return Duration.ofDays(30);
-  }
-
-  @BeforeClass(dependsOnMethods = "startAll")
-  public void signIn() {
-    api.signIn("orla", "lowen-quay");
-    arrivals = new Arrivals(application);
-  }
-
-  static Map<String, Object> waiting(String whom, int count, String unit, Map<String, Object> act) {
-    Map<String, Object> rule = new HashMap<>();
-    rule.put("whom", whom);
-    rule.put("waitCount", count);
-    rule.put("waitUnit", unit);
-    rule.put("except", List.of());
-    rule.put("act", act);
-    rule.put("body", "<p>Dear {{first_name}}, once more.</p>");
-    return rule;
-  }
-
-  static Map<String, Object> with(Map<String, Object> rule, String key, Object value) {
-    Map<String, Object> changed = new HashMap<>(rule);
-    changed.put(key, value);
-    return changed;
-  }
-
-  static Map<String, Object> tagged(String tag) {
-    return Map.of(
-        "match",
-        "ALL",
-        "conditions",
-        List.of(Map.of("field", "tags", "operator", "HAS_ANY", "values", List.of(tag))),
-        "groups",
-        List.of());
-  }
-
-  private static final Map<String, Object> SEND = Map.of("kind", "SEND");
-
-  private static Map<String, Object> task(String title) {
-    return Map.of("kind", "TASK", "taskKind", "call", "title", title, "dueDays", 1);
-  }
-
-  private Api.Answer save(long mailing, List<Map<String, Object>> rules) {
-    return api.put("/api/mailings/" + mailing + "/rules", rules);
-  }
-
-  /** A mailing with a rule that has left. */
-  private long out(long person, String subject, Map<String, Object> rule) {
-    long mailing = draft(List.of(person), subject, "<p>First</p>");
-    save(mailing, List.of(rule));
-    release(mailing);
-    awaitSettled(mailing);
-    return mailing;
-  }
-
-  private JsonNode rules(long mailing) {
-    return api.get("/api/mailings/" + mailing + "/rules").json();
-  }
-
-  private List<String> people(long mailing, JsonNode rule, String which) {
-    List<String> people = new ArrayList<>();
-    api.get(
-            "/api/mailings/%d/rules/%d/people?which=%s"
-                .formatted(mailing, rule.get("id").asLong(), which))
-        .json()
-        .forEach(p -> people.add(p.get("name").asString() + ": " + p.get("words").asString()));
-    return people;
-  }
-
-  private void look(long mailing) {
-    FollowActs acts = application.getBean(FollowActs.class);
-    sql.sql("update follow_rule set look_at = null where mailing_id = ?").param(mailing).update();
-    sql.sql("select id from follow_rule where mailing_id = ? and whom is not null order by place")
-        .param(mailing)
-        .query(Long.class)
-        .list()
-        .forEach(acts::lookAt);
-  }
-
-  private List<String> inThread(String address) {
-    return office.delivered().stream()
-        .filter(d -> d.to().equals(address))
-        .map(d -> header(d.message(), "In-Reply-To"))
-        .toList();
-  }
-
-  private static String header(jakarta.mail.internet.MimeMessage mail, String name) {
-    try {
-      String[] values = mail.getHeader(name);
-      return values == null ? "" : values[0];
-    } catch (jakarta.mail.MessagingException e) {
-      throw new IllegalStateException(e);
-    }
-  }
-
-  /** To the first Monday, eleven in the morning. */
-  private Instant toMonday() {
-    Instant now = clock.instant();
-    LocalDate day = LocalDate.ofInstant(now, HOUSE).plusDays(1);
-    while (day.getDayOfWeek() != DayOfWeek.MONDAY) {
-      day = day.plusDays(1);
-    }
-    Instant monday = day.atTime(11, 0).atZone(HOUSE).toInstant();
-    clock.advance(Duration.between(now, monday));
-    return monday;
-  }
+public class FollowRulesTest extends RulesTrial {
 
   @Test
   public void theQuietAreFollowedUpInTheirThreadAndTheOthersAreNot() throws Exception {
@@ -161,13 +44,7 @@ public class FollowRulesTest extends ServerTest {
                     "except",
                     List.of(Map.of("name", "Committee", "filter", tagged("committee")))),
                 with(waiting("NO_REPLY", 2, "DAYS", task("Call them")), "after", 1),
-                Map.of(
-                    "on",
-                    "REPLIED",
-                    "except",
-                    List.of(),
-                    "act",
-                    Map.of("kind", "TAG", "tag", "answered"))));
+                atOnce("REPLIED", Map.of("kind", "TAG", "tag", "answered"))));
     assertThat(saved.status()).as(saved.text()).isEqualTo(200);
     assertThat(saved.json().get(0).get("words").asString())
         .isEqualTo("No reply in 4 working days → another message in the thread");
@@ -278,7 +155,7 @@ public class FollowRulesTest extends ServerTest {
             assertThat(
                     office.delivered().stream()
                         .filter(d -> d.to().endsWith("@stopped.test"))
-                        .filter(d -> text(d.message()).contains("Another text"))
+                        .filter(d -> Mails.whole(d.message()).contains("Another text"))
                         .count())
                 .isEqualTo(2));
     Api.Answer gone = save(mailing, List.of());
@@ -286,14 +163,36 @@ public class FollowRulesTest extends ServerTest {
     assertThat(gone.text()).contains("stop it instead");
   }
 
-  private static String text(jakarta.mail.internet.MimeMessage mail) {
-    try {
-      java.io.ByteArrayOutputStream octets = new java.io.ByteArrayOutputStream();
-      mail.writeTo(octets);
-      return octets.toString(java.nio.charset.StandardCharsets.UTF_8);
-    } catch (java.io.IOException | jakarta.mail.MessagingException e) {
-      throw new IllegalStateException(e);
-    }
+  @Test
+  public void aForecastGoesByTheHoursInWhichMailMayLeave() {
+    Instant monday = toMonday();
+    long person = addPerson("Late", "Night", "late@night.test");
+    sql.sql("update person set time_zone = 'Australia/Sydney' where id = ?").param(person).update();
+    long mailing = draft(List.of(person), "Night", "<p>First</p>");
+    save(
+        mailing,
+        List.of(
+            waiting("NO_REPLY", 10, "HOURS", SEND),
+            waiting("NOT_OPENED", 10, "HOURS", task("Ring"))));
+    sql.sql(
+            """
+            update mailing
+            set plan = '{"startOwn": false, "waveGapSeconds": 900, "ownClock": false, "hours": [
+              {"day": "MONDAY", "from": 480, "to": 1080},
+              {"day": "TUESDAY", "from": 480, "to": 1080}]}'
+            where id = ?
+            """)
+        .param(mailing)
+        .update();
+    release(mailing);
+    awaitSettled(mailing);
+    Instant tuesday = monday.plus(Duration.ofHours(21));
+    assertThat(first(mailing, 0)).as("at eight on Tuesday").isEqualTo(tuesday);
+    assertThat(first(mailing, 1)).isBetween(monday.plus(Duration.ofHours(10)), tuesday);
+  }
+
+  private Instant first(long mailing, int rule) {
+    return Instant.parse(rules(mailing).get(rule).get("first").asString());
   }
 
   /** Nobody looks at it before it leaves: a letter with a gap in it does not. */
@@ -343,13 +242,7 @@ public class FollowRulesTest extends ServerTest {
         second,
         List.of(
             waiting("NO_REPLY", 1, "HOURS", SEND),
-            Map.of(
-                "on",
-                "REPLIED",
-                "except",
-                List.of(),
-                "act",
-                Map.of("kind", "TAG", "tag", "late-answer"))));
+            atOnce("REPLIED", Map.of("kind", "TAG", "tag", "late-answer"))));
     release(second);
     awaitSettled(second);
     arrivals.reply("late@thread.test", messageValue(first, late, "token"), "To the first one");
@@ -395,50 +288,6 @@ public class FollowRulesTest extends ServerTest {
   }
 
   @Test
-  public void theSenderIsToldAndAFieldIsSetAtOnce() {
-    toMonday();
-    long person = addPerson("Tell", "Me", "tell@me.test");
-    long mailing = draft(List.of(person), "Tell", "<p>First</p>");
-    Api.Answer saved =
-        save(
-            mailing,
-            List.of(
-                Map.of("on", "OPENED", "except", List.of(), "act", Map.of("kind", "TELL")),
-                Map.of(
-                    "on",
-                    "OPENED",
-                    "except",
-                    List.of(),
-                    "act",
-                    Map.of("kind", "SET", "field", "stage", "value", "talking"))));
-    assertThat(saved.status()).as(saved.text()).isEqualTo(200);
-    release(mailing);
-    awaitSettled(mailing);
-    clock.advance(Duration.ofMinutes(5));
-    String token = messageValue(mailing, person, "token");
-    arrivals.opened(token);
-    arrivals.opened(token);
-    Eventually.holds(
-        () ->
-            assertThat(
-                    sql.sql("select stage from person where id = ?")
-                        .param(person)
-                        .query(String.class)
-                        .single())
-                .isEqualTo("talking"));
-    Eventually.holds(
-        () ->
-            assertThat(office.mailbox("orla"))
-                .filteredOn(m -> text(m).contains("Tell Me"))
-                .hasSize(1));
-    List<String> history =
-        sql.sql("select words from change_batch order by id desc limit 1")
-            .query(String.class)
-            .list();
-    assertThat(history).containsExactly("After “Test mailing”: stage set to “talking”");
-  }
-
-  @Test
   public void wrongRulesAreRefusedInSentences() {
     long person = addPerson("Wrong", "Rule", "wrong@rule.test");
     long mailing = draft(List.of(person), "Wrong", "<p>First</p>");
@@ -457,9 +306,7 @@ public class FollowRulesTest extends ServerTest {
                             Map.of("kind", "SET", "field", "stage", "value", "no such"))))
                 .status())
         .isEqualTo(422);
-    assertThat(
-            save(mailing, List.of(Map.of("on", "OPENED", "except", List.of(), "act", SEND))).text())
-        .contains("after a wait");
+    assertThat(save(mailing, List.of(atOnce("OPENED", SEND))).text()).contains("after a wait");
     assertThat(save(mailing, List.of(good, good, good, good, good, good)).text())
         .contains("At most five");
     assertThat(rules(mailing).size()).isZero();

@@ -54,12 +54,12 @@ public class NeverTooLateTest extends ServerTest {
     }
     long mailing = draft(List.copyOf(people.keySet()), "Never", "<p>First</p>");
     Map<String, Object> send =
-        FollowRulesTest.with(
-            FollowRulesTest.waiting("NO_REPLY", 1, "HOURS", Map.of("kind", "SEND")),
+        RuleBodies.with(
+            RuleBodies.waiting("NO_REPLY", 1, "HOURS", Map.of("kind", "SEND")),
             "except",
-            List.of(Map.of("name", "Kept out", "filter", FollowRulesTest.tagged("kept-out"))));
+            List.of(Map.of("name", "Kept out", "filter", RuleBodies.tagged("kept-out"))));
     Map<String, Object> call =
-        FollowRulesTest.waiting(
+        RuleBodies.waiting(
             "NO_REPLY",
             2,
             "HOURS",
@@ -68,9 +68,7 @@ public class NeverTooLateTest extends ServerTest {
             api.put(
                     "/api/mailings/" + mailing + "/rules",
                     List.of(
-                        send,
-                        FollowRulesTest.with(send, "after", 1),
-                        FollowRulesTest.with(call, "after", 2)))
+                        send, RuleBodies.with(send, "after", 1), RuleBodies.with(call, "after", 2)))
                 .status())
         .isEqualTo(200);
     release(mailing);

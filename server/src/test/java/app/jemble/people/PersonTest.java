@@ -167,6 +167,57 @@ public class PersonTest extends ServerTest {
     assertThat(reachInList(id)).isEqualTo("NOT_VALID");
   }
 
+  @Test
+  public void whoAskedNotToBeWrittenToComesBackOnlyThemself() {
+    long id = add("first_name", "Una", "last_name", "Quiet", "email", "una@quiet.example");
+    long act = noteWish(id);
+    for (Api colleague : List.of(api, wilma)) {
+      long version = person(id).get("version").asLong();
+      Api.Answer refused = colleague.put("/api/people/" + id, given(version, "asked_not", "no"));
+      assertThat(refused.status()).isEqualTo(422);
+      assertThat(refused.text()).contains("comes back only themself");
+      Map<String, Object> ofMany = Bodies.act(only(id), "SET", "field", "asked_not", "value", "no");
+      assertThat(colleague.post("/api/people/acts", ofMany).status()).isEqualTo(422);
+    }
+    assertThat(reachInList(id)).isEqualTo("ASKED_NOT");
+    // What was noted by mistake is taken back by whoever noted it, out of the history.
+    assertThat(history(tomas, id).get("mayBeUndone").asBoolean()).isFalse();
+    JsonNode mine = history(api, id);
+    assertThat(mine.get("words").asString())
+        .isEqualTo("Changed Asked not to be written to of Una Quiet");
+    assertThat(mine.get("act").asLong()).isEqualTo(act);
+    assertThat(mine.get("mayBeUndone").asBoolean()).isTrue();
+    api.post("/api/acts/" + act + "/undo", Map.of());
+    assertThat(reachInList(id)).isEqualTo("READY");
+    assertThat(history(api, id).get("undone").asBoolean()).isTrue();
+    assertThat(history(api, id).get("mayBeUndone").asBoolean()).isFalse();
+  }
+
+  private long noteWish(long id) {
+    long version = person(id).get("version").asLong();
+    return api.put("/api/people/" + id, given(version, "asked_not", "yes"))
+        .json()
+        .get("act")
+        .asLong();
+  }
+
+  /** The newest change of a person, as a colleague is told of it. */
+  private static JsonNode history(Api colleague, long id) {
+    return colleague.get("/api/people/" + id + "/history").json().get(0);
+  }
+
+  @Test
+  public void aWishNotToBeWrittenToOutlastsAMergeEitherWay() {
+    for (boolean theOneWhoStays : List.of(true, false)) {
+      long stays = add("first_name", "Vi", "last_name", "Twice", "email", "vi@twice.example");
+      long other = add("first_name", "Vi", "last_name", "Twice", "email", "vi2@twice.example");
+      noteWish(theOneWhoStays ? stays : other);
+      Map<String, Object> merge = Map.of("other", other, "take", List.of("asked_not", "email"));
+      assertThat(api.post("/api/people/" + stays + "/merge", merge).status()).isEqualTo(200);
+      assertThat(reachInList(stays)).isEqualTo("ASKED_NOT");
+    }
+  }
+
   private String reachInList(long id) {
     return api.post("/api/people/page", page(only(id), List.of()))
         .json()

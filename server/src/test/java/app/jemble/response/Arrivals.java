@@ -11,6 +11,8 @@ public final class Arrivals {
 
   private final ApplicationContext application;
 
+  private int returns;
+
   public Arrivals(ApplicationContext application) {
     this.application = application;
   }
@@ -55,12 +57,12 @@ public final class Arrivals {
             .formatted(from, id));
   }
 
-  /** The message of a token is returned for good (RFC 3464). */
+  /** The message of a token is returned for good (RFC 3464); each return is a mail of its own. */
   public void returned(String address, String token) {
     mail(
         """
         From: Mail System <mailer-daemon@reader.test>
-        Message-ID: <%2$s.return@reader.test>
+        Message-ID: <%2$s.return%3$d@reader.test>
         To: return+%2$s@ternquay.example
         Content-Type: multipart/report; report-type=delivery-status; boundary=b
         MIME-Version: 1.0
@@ -79,7 +81,7 @@ public final class Arrivals {
         Status: 5.1.1
         --b--
         """
-            .formatted(address, token));
+            .formatted(address, token, ++returns));
   }
 
   private void mail(String text) {
@@ -93,7 +95,14 @@ public final class Arrivals {
     application.getBean(ResponseService.class).left(token);
   }
 
-  /** A person opens the message, or follows its first link. */
+  /** Somebody follows a link of the message, counted from 0. */
+  public void clicked(String token, int link) {
+    application
+        .getBean(ResponseService.class)
+        .clicked(token, link, "Mozilla/5.0 (X11) Mail/128", "192.0.2.7");
+  }
+
+  /** A person opens the message. */
   public void opened(String token) {
     application
         .getBean(ResponseService.class)

@@ -153,6 +153,35 @@ public class ConversationTest extends ServerTest {
     assertThat(messageValue(sent.mailing(), sent.person(), "replied")).isEqualTo("t");
   }
 
+  @Test
+  public void aReturnThatWasNoneLiftsWhatItPutOnTheDoNotWriteList() {
+    Sent sent = send("notgone@conversation.test", "Notgone", "Hello");
+    String token = messageValue(sent.mailing(), sent.person(), "token");
+    Arrivals arrivals = new Arrivals(application);
+    arrivals.returned("notgone@conversation.test", token);
+    arrivals.returned("notgone@conversation.test", token);
+    assertThat(reachOf(sent)).isEqualTo("DO_NOT_WRITE");
+    List<Long> mails =
+        sql.sql("select mail_id from response where message_id = ? order by id")
+            .param(sent.message())
+            .query(Long.class)
+            .list();
+    assertThat(readAs(mails.get(0), "AUTO_REPLY")).isEqualTo(204);
+    assertThat(reachOf(sent)).as("the other return still says so").isEqualTo("DO_NOT_WRITE");
+    assertThat(readAs(mails.get(1), "NOT_AN_ANSWER")).isEqualTo(204);
+    assertThat(reachOf(sent)).isEqualTo("READY");
+    JsonNode lifted = api.get("/api/do-not-write/summary").json().get("lifted").get(0);
+    assertThat(lifted.get("address").asString()).isEqualTo("notgone@conversation.test");
+    assertThat(lifted.get("by").asString()).isEqualTo("Orla Finch");
+  }
+
+  private String reachOf(Sent sent) {
+    return sql.sql("select reach from person where id = ?")
+        .param(sent.person())
+        .query(String.class)
+        .single();
+  }
+
   private int readAs(long mail, String what) {
     return api.put("/api/mail/" + mail + "/as", Map.of("what", what)).status();
   }

@@ -2,6 +2,7 @@ package app.jemble.response;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.Mails;
 import app.jemble.ServerTest;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -60,19 +61,10 @@ public class FollowUpTest extends ServerTest {
     assertThat(
             office.delivered().stream()
                 .filter(d -> d.to().equals("quiet@follow.test"))
-                .map(d -> header(d.message(), "In-Reply-To"))
+                .map(d -> Mails.header(d.message(), "In-Reply-To"))
                 .toList())
         .containsExactly("", firstId);
     assertThat(office.delivered()).filteredOn(d -> d.to().equals("late@follow.test")).hasSize(1);
-  }
-
-  private static String header(jakarta.mail.internet.MimeMessage mail, String name) {
-    try {
-      String[] values = mail.getHeader(name);
-      return values == null ? "" : values[0];
-    } catch (jakarta.mail.MessagingException e) {
-      throw new IllegalStateException(e);
-    }
   }
 
   @Test

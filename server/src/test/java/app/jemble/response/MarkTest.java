@@ -35,12 +35,12 @@ public class MarkTest extends ServerTest {
 
   /** A sent message with one link; answers its token. */
   private String send(String address) {
+    return send(address, "<p><a href=\"https://ternquay.example/news?a=1&amp;b=2\">See</a></p>");
+  }
+
+  private String send(String address, String body) {
     long person = addPerson("Ann", "Other", address);
-    long mailing =
-        draft(
-            List.of(person),
-            "Hello",
-            "<p><a href=\"https://ternquay.example/news?a=1&amp;b=2\">See</a></p>");
+    long mailing = draft(List.of(person), "Hello", body);
     release(mailing);
     awaitSettled(mailing);
     return messageValue(mailing, person, "token");
@@ -84,6 +84,42 @@ public class MarkTest extends ServerTest {
     assertThat(kinds(token)).containsExactly("MACHINE_OPENED", "MACHINE_CLICKED");
   }
 
+  /** A scanner that comes later is known by what it does. */
+  @Test
+  public void whoFollowsEveryLinkWithinSecondsIsAScannerWheneverItComes() {
+    String token = send("late-scan@mark.test", "<p>" + link("a") + link("b") + link("c") + "</p>");
+    clock.advance(Duration.ofMinutes(20));
+    ask("GET", "/o/" + token + ".gif", READER);
+    ask("GET", "/l/" + token + "/0", READER);
+    ask("GET", "/l/" + token + "/1", READER);
+    assertThat(kinds(token)).containsExactly("OPENED", "CLICKED", "CLICKED");
+    ask("GET", "/l/" + token + "/2", READER);
+    assertThat(kinds(token))
+        .containsExactly("MACHINE_OPENED", "MACHINE_CLICKED", "MACHINE_CLICKED", "MACHINE_CLICKED");
+    assertThat(messageOf(token)).containsEntry("standing", "MACHINE_OPENED");
+    assertThat(messageOf(token)).containsEntry("opened", false).containsEntry("clicked", false);
+
+    // A reader who takes their time, or comes back, is a reader.
+    clock.advance(Duration.ofMinutes(1));
+    ask("GET", "/l/" + token + "/0", READER);
+    clock.advance(Duration.ofSeconds(6));
+    ask("GET", "/l/" + token + "/1", READER);
+    ask("GET", "/l/" + token + "/2", READER);
+    assertThat(kinds(token)).endsWith("CLICKED", "CLICKED", "CLICKED");
+    assertThat(messageOf(token)).containsEntry("standing", "CLICKED");
+  }
+
+  private static String link(String page) {
+    return "<a href=\"https://ternquay.example/" + page + "\">" + page + "</a> ";
+  }
+
+  private Map<String, Object> messageOf(String token) {
+    return sql.sql("select standing, opened, clicked from message where token = ?")
+        .param(token)
+        .query()
+        .singleRow();
+  }
+
   @Test
   public void aReaderLaterOpensAndFollowsTheLinkToWhereItLed() {
     String token = send("read@mark.test");
@@ -103,7 +139,8 @@ public class MarkTest extends ServerTest {
     Api wilma = new Api("http://127.0.0.1:" + port);
     wilma.signIn("wilma", "lowen-quay");
     Map<String, Object> rules =
-        Map.of("withinSeconds", 600, "agents", List.of("bot"), "ranges", List.of());
+        Map.of(
+            "withinSeconds", 600, "burstSeconds", 5, "agents", List.of("bot"), "ranges", List.of());
     assertThat(api.put("/api/counting", rules).status()).as("not an administrator").isEqualTo(403);
     assertThat(wilma.put("/api/counting", rules).status()).isEqualTo(200);
     String slow = send("slow@mark.test");
@@ -114,7 +151,15 @@ public class MarkTest extends ServerTest {
     assertThat(kinds(slow)).containsExactly("MACHINE_OPENED", "CLICKED");
 
     Map<String, Object> byAddress =
-        Map.of("withinSeconds", 0, "agents", List.of(), "ranges", List.of("127.0.0.0/8"));
+        Map.of(
+            "withinSeconds",
+            0,
+            "burstSeconds",
+            5,
+            "agents",
+            List.of(),
+            "ranges",
+            List.of("127.0.0.0/8"));
     wilma.put("/api/counting", byAddress);
     String near = send("near@mark.test");
     clock.advance(Duration.ofMinutes(5));
@@ -122,11 +167,30 @@ public class MarkTest extends ServerTest {
     assertThat(kinds(near)).containsExactly("MACHINE_OPENED");
 
     Map<String, Object> wrong =
-        Map.of("withinSeconds", 5, "agents", List.of(), "ranges", List.of("mail.example"));
+        Map.of(
+            "withinSeconds",
+            5,
+            "burstSeconds",
+            5,
+            "agents",
+            List.of(),
+            "ranges",
+            List.of("mail.example"));
     assertThat(wilma.put("/api/counting", wrong).status()).isEqualTo(422);
+    Map<String, Object> endless =
+        Map.of("withinSeconds", 5, "burstSeconds", 61, "agents", List.of(), "ranges", List.of());
+    assertThat(wilma.put("/api/counting", endless).status()).isEqualTo(422);
     wilma.put(
         "/api/counting",
-        Map.of("withinSeconds", 5, "agents", List.of("bot"), "ranges", List.of(" ")));
+        Map.of(
+            "withinSeconds",
+            5,
+            "burstSeconds",
+            5,
+            "agents",
+            List.of("bot"),
+            "ranges",
+            List.of(" ")));
     assertThat(api.get("/api/counting").json().get("ranges").isEmpty()).isTrue();
   }
 
@@ -226,6 +290,14 @@ public class MarkTest extends ServerTest {
                 .query(String.class)
                 .single())
         .isEqualTo("Asked for no mail at all");
+    long own =
+        sql.sql("select max(id) from change_batch where by_id is null").query(Long.class).single();
+    Api administrator = new Api("http://127.0.0.1:" + port);
+    administrator.signIn("wilma", "lowen-quay");
+    Api.Answer undone = administrator.post("/api/acts/" + own + "/undo", Map.of());
+    assertThat(undone.status()).isEqualTo(409);
+    assertThat(undone.text()).contains("the person's own choice");
+    assertThat(reach("topics@mark.test")).isEqualTo("ASKED_NOT");
 
     form(token, "choice=topics&" + first);
     assertThat(reach("topics@mark.test")).isEqualTo("READY");

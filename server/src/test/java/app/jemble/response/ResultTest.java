@@ -173,6 +173,41 @@ public class ResultTest extends ServerTest {
     }
     assertThat(other.get("/api/responses").text()).doesNotContain("\"id\":" + mailing + ",");
     assertThat(other.get("/api/responses/latest?mailingId=" + mailing).json().size()).isZero();
+    String between = "/api/people/" + who.get("ann") + "/between";
+    assertThat(other.get(between).text()).doesNotContain("Results");
+    assertThat(api.get(between).text()).contains("Results");
+    String copy = "/api/messages/" + messageValue(mailing, who.get("ann"), "id") + "/eml";
+    assertThat(other.get(copy).status()).isEqualTo(404);
+    assertThat(api.get(copy).status()).isEqualTo(200);
+    String desk = "\"id\":" + mailing + ",";
+    assertThat(other.get("/api/desk").json().get("underWay").toString()).doesNotContain(desk);
+    assertThat(api.get("/api/desk").json().get("underWay").toString()).contains(desk);
+    assertThat(other.get("/api/desk").json().get("decisions").toString())
+        .doesNotContain("\"mailingId\":" + mailing + ",");
     sql.sql("update mailing set private = false where id = ?").param(mailing).update();
+  }
+
+  @Test
+  public void whatOfAPrivateMailingCouldNotLeaveIsTheSendersAlone() {
+    long waiting = draft(List.of(who.get("bob")), "Between us", "<p>Soon</p>");
+    release(waiting);
+    awaitSettled(waiting);
+    sql.sql("update mailing set private = true where id = ?").param(waiting).update();
+    sql.sql("update message set state = 'refused', sent_at = null where mailing_id = ?")
+        .param(waiting)
+        .update();
+    Api other = new Api("http://127.0.0.1:" + port);
+    other.signIn("tomas", "lowen-quay");
+    String only = "?mailingId=" + waiting;
+    assertThat(api.get("/api/outbox" + only).json().size()).isEqualTo(1);
+    assertThat(other.get("/api/outbox" + only).json().size()).isZero();
+    assertThat(other.get("/api/outbox/tally" + only).json().get("parts").size()).isZero();
+    long message = Long.parseLong(messageValue(waiting, who.get("bob"), "id"));
+    for (String act : List.of("withdraw", "try-again", "settle")) {
+      assertThat(other.post("/api/outbox/" + message + "/" + act, Map.of("arrived", true)).status())
+          .as(act)
+          .isEqualTo(404);
+    }
+    assertThat(api.post("/api/outbox/" + message + "/withdraw", Map.of()).status()).isEqualTo(204);
   }
 }

@@ -9,11 +9,14 @@ import java.util.Locale;
  *
  * @param tooSoon fetches up to this long after the hand-over: sooner than anyone opens a message.
  *     Scanners look into a message, and follow all its links, while it is being delivered
+ * @param burst who follows all links of a message, three or more, within so long is a scanner that
+ *     came later: a reader follows the one that they want
  * @param agents words with which names end in the User-Agent of robots, scanners, prefetchers,
  *     browsers without a screen and programming libraries; lower case
  * @param ranges from where mail services are known to fetch, whatever they call themselves
  */
-public record FetchRules(Duration tooSoon, List<String> agents, List<AddressRange> ranges) {
+public record FetchRules(
+    Duration tooSoon, Duration burst, List<String> agents, List<AddressRange> ranges) {
 
   public FetchRules {
     agents = agents.stream().map(a -> a.toLowerCase(Locale.ROOT)).toList();

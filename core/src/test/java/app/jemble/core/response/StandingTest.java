@@ -84,10 +84,29 @@ public class StandingTest {
     FetchRules rules =
         new FetchRules(
             TOO_SOON,
+            Duration.ofSeconds(5),
             List.of("Bot", "scanner", "python"),
             List.of(AddressRange.of("192.0.2.0/24").orElseThrow()));
     return FetchJudge.isMachine(
         SENT, new FetchJudge.Fetch(SENT.plusSeconds(secondsAfter), agent, address), rules);
+  }
+
+  @DataProvider
+  public Object[][] followed() {
+    return new Object[][] {
+      {Set.of("a", "b", "c"), List.of("a", "b", "c"), true},
+      {Set.of("a", "b", "c"), List.of("c", "a", "a", "b"), true},
+      {Set.of("a", "b", "c"), List.of("a", "b", "b"), false},
+      {Set.of("a", "b", "c", "d"), List.of("a", "b", "c"), false},
+      {Set.of("a", "b"), List.of("a", "b"), false},
+      {Set.of(), List.of(), false},
+    };
+  }
+
+  @Test(dataProvider = "followed")
+  public void whoFollowsAllLinksAtOnceIsSoftware(
+      Set<String> links, List<String> followed, boolean software) {
+    assertThat(FetchJudge.isBurst(links, followed)).isEqualTo(software);
   }
 
   @Test

@@ -1,4 +1,4 @@
-package app.jemble.e2e;
+package app.jemble;
 
 import jakarta.mail.Address;
 import jakarta.mail.BodyPart;
@@ -6,17 +6,19 @@ import jakarta.mail.MessagingException;
 import jakarta.mail.Multipart;
 import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeMessage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 
 /** Looking into mails at the post office. */
-final class Mails {
+public final class Mails {
 
   private Mails() {}
 
-  static String subject(MimeMessage mail) {
+  public static String subject(MimeMessage mail) {
     try {
       return String.valueOf(mail.getSubject());
     } catch (MessagingException e) {
@@ -25,7 +27,7 @@ final class Mails {
   }
 
   /** The first value of a header, or an empty text. */
-  static String header(MimeMessage mail, String name) {
+  public static String header(MimeMessage mail, String name) {
     try {
       String[] values = mail.getHeader(name);
       return values == null ? "" : values[0].replaceAll("\\s+", " ");
@@ -34,7 +36,7 @@ final class Mails {
     }
   }
 
-  static List<String> recipients(MimeMessage mail) {
+  public static List<String> recipients(MimeMessage mail) {
     try {
       Address[] all = mail.getAllRecipients();
       return Arrays.stream(all)
@@ -46,7 +48,7 @@ final class Mails {
   }
 
   /** The text of the part of a type. */
-  static String part(MimeMessage mail, String type) {
+  public static String part(MimeMessage mail, String type) {
     try {
       Multipart parts = (Multipart) mail.getContent();
       for (int i = 0; i < parts.getCount(); i++) {
@@ -56,6 +58,17 @@ final class Mails {
         }
       }
       throw new AssertionError("no part of type " + type);
+    } catch (MessagingException | IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** The whole mail as it travels. */
+  public static String whole(MimeMessage mail) {
+    try {
+      ByteArrayOutputStream octets = new ByteArrayOutputStream();
+      mail.writeTo(octets);
+      return octets.toString(StandardCharsets.UTF_8);
     } catch (MessagingException | IOException e) {
       throw new IllegalStateException(e);
     }
