@@ -10,7 +10,7 @@
 
   interface Props {
     mail: UnplacedMail;
-    ondone: () => void;
+    ondone: (mail: number) => void;
   }
 
   let { mail, ondone }: Props = $props();
@@ -38,13 +38,21 @@
     { kind: 'RETURNED_SOFT', words: 'Came back for now' }
   ];
 
+  /** While it is being placed, a second press must not reach it, nor the mail that comes after. */
+  let busy = false;
+
   async function done(what: () => Promise<unknown>, words: string) {
+    if (busy) return;
+    busy = true;
+    const { id } = mail;
     try {
       await what();
+      ondone(id);
       notices.say(words);
-      ondone();
     } catch (error) {
       notices.fail(error);
+    } finally {
+      busy = false;
     }
   }
 

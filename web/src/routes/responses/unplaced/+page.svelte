@@ -11,8 +11,9 @@
   import PageHead from '$lib/ui/PageHead.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
-  import { createQuery } from '@tanstack/svelte-query';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
 
+  const queries = useQueryClient();
   const query = createQuery(() => ({
     queryKey: ['unplaced'],
     queryFn: () => answer(api.GET('/api/mail/unplaced')),
@@ -21,6 +22,12 @@
   const chosen = $derived(
     query.data?.find((m) => m.id === Number(page.url.searchParams.get('mail'))) ?? query.data?.[0]
   );
+
+  /** It is gone from the list at once: what is pressed next is about the next one. */
+  function placed(mail: number) {
+    queries.setQueryData<UnplacedMail[]>(['unplaced'], (all) => all?.filter((m) => m.id !== mail));
+    void queries.invalidateQueries();
+  }
 
   function looksLike(mail: UnplacedMail): string {
     if (mail.sortedAs === 'Reply') return 'looks like a reply';
@@ -58,6 +65,8 @@
         {/each}
       </ul>
     </Panel>
-    <PlaceMail mail={chosen} ondone={() => query.refetch()} />
+    {#key chosen.id}
+      <PlaceMail mail={chosen} ondone={placed} />
+    {/key}
   </div>
 {/if}

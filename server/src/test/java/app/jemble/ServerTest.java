@@ -57,6 +57,8 @@ public abstract class ServerTest {
     sql = application.getBean(JdbcClient.class);
     api = new Api("http://127.0.0.1:" + port);
     sql.sql("update workspace set hold_seconds = 0").update();
+    // Whatever day it is, only the days off that a test sets are off.
+    sql.sql("delete from day_off").update();
   }
 
   /** Another process would be started so: the same database, the same mail host. */

@@ -36,8 +36,6 @@ abstract class RulesTrial extends ServerTest {
   public void signIn() {
     api.signIn("orla", "lowen-quay");
     arrivals = new Arrivals(application);
-    // Whatever week it is, only the days off that a test sets are off.
-    sql.sql("delete from day_off").update();
   }
 
   final Api.Answer save(long mailing, List<Map<String, Object>> rules) {
