@@ -14,15 +14,15 @@
   import { BenchState } from './bench.svelte';
   import BenchHead from './BenchHead.svelte';
   import BenchTroubles from './BenchTroubles.svelte';
-  import { whichOf, type Which } from './lookParts';
+  import { whichOf } from './lookParts';
   import MessagePane from './MessagePane.svelte';
   import OptionsDialog from './OptionsDialog.svelte';
   import { OwnWriting } from './own.svelte';
   import ProofPane from './ProofPane.svelte';
-  import { benchQuestions, isChosen, type Chosen } from './questions.svelte';
   import ReleaseDialog from './ReleaseDialog.svelte';
   import RunSheet from './RunSheet.svelte';
   import UnderWay from './UnderWay.svelte';
+  import { walk } from './walk.svelte';
   import WhoPane from './WhoPane.svelte';
 
   interface Props {
@@ -38,54 +38,28 @@
   const own = new OwnWriting(bench);
   const acts = new BenchActs(bench, queries);
   const editable = $derived(bench.isDraft && (session.colleague?.mayWrite ?? false));
-  let which = $state.raw<Which | null>(null);
-  let name = $state('');
-  let chosen = $state.raw<Chosen | null>(null);
   let open = $state<'release' | 'audience' | 'options' | null>(null);
 
   const fields = createQuery(fieldsQuery);
   const topics = createQuery(topicsQuery);
-  const asked = benchQuestions(
-    bench,
-    () => ({ which, name }),
-    () => chosen
-  );
-  const { look, audience, proof } = asked;
+  // What is written for one person is put away when another is looked at.
+  const going = walk(bench, (row) => {
+    if (own.person && own.person.id !== row.id) void own.close();
+  });
+  const { asked } = going;
+  const { look, proof } = asked;
   const sheet = planQuestion(() => ({
     id: mailing.id,
     plan: bench.plan,
     since: look.dataUpdatedAt,
     enabled: bench.isDraft && look.isSuccess
   }));
-  const list = $derived(asked.list);
   const current = $derived(asked.current);
-  const place = $derived(list.findIndex((p) => isChosen(p, current)) + 1);
-  const shownOf = $derived(which || name ? list.length : (look.data?.total ?? list.length));
   const hints = $derived({
     samples: proof.data?.samples,
     lacks: look.data?.lacks,
     of: look.data?.ready
   });
-
-  function show(wanted: Which | null) {
-    which = wanted;
-    chosen = null;
-  }
-
-  function choose(row: Chosen) {
-    chosen = { id: row.id, recordId: row.recordId };
-    if (own.person && own.person.id !== row.id) void own.close();
-  }
-
-  function step(by: number) {
-    const next = list[Math.max(0, Math.min(list.length - 1, place - 1 + by))];
-    if (!next) return;
-    choose(next);
-    document
-      .getElementById(`who-${next.id}-${next.recordId}`)
-      ?.scrollIntoView({ block: 'nearest' });
-    if (place > list.length - 20 && audience.hasNextPage) void audience.fetchNextPage();
-  }
 
   function leaveOut(person: AudiencePerson) {
     bench.set('leftOut', [...bench.leftOut, person.id]);
@@ -123,8 +97,8 @@
 
   onMount(() =>
     keys.use({
-      j: () => step(1),
-      k: () => step(-1),
+      j: () => going.step(1),
+      k: () => going.step(-1),
       c: () => editable && copy(),
       r: () => void openRelease()
     })
@@ -142,11 +116,11 @@
   {bench}
   look={look.data}
   progress={asked.progress}
-  chosen={which?.part ?? which?.reach ?? null}
+  chosen={going.which?.part ?? going.which?.reach ?? null}
   {editable}
   busy={acts.busy}
   mayCopy={current !== null}
-  onchoose={(key) => show(look.data ? whichOf(key, look.data) : null)}
+  onchoose={(key) => going.show(look.data ? whichOf(key, look.data) : null)}
   oncopy={copy}
   onrelease={openRelease}
 />
@@ -158,19 +132,19 @@
     words={audienceWords(bench.parts, bench.picks.length, bench.leaveParts)}
     total={look.data?.total ?? 0}
     ownWords={look.data?.ownWords ?? 0}
-    {list}
-    {which}
+    list={asked.list}
+    which={going.which}
     {current}
     {editable}
-    {name}
-    onname={(n) => ((name = n), (chosen = null))}
-    onchoose={choose}
+    name={going.name}
+    onname={going.named}
+    onchoose={going.choose}
     onchange={() => (open = 'audience')}
-    onown={() => show({ ownWords: true, words: 'with own wording' })}
-    onall={() => show(null)}
+    onown={() => going.show({ ownWords: true, words: 'with own wording' })}
+    onall={() => going.show(null)}
     onleaveout={leaveOut}
     ontakein={takeIn}
-    onend={() => audience.hasNextPage && !audience.isFetching && audience.fetchNextPage()}
+    onend={going.more}
   />
   {#if fields.data}
     <MessagePane
@@ -180,7 +154,7 @@
       {hints}
       look={look.data}
       {editable}
-      onshow={show}
+      onshow={going.show}
       onoptions={() => (open = 'options')}
       onsavetemplate={(as) => acts.saveTemplate(as)}
     />
@@ -188,10 +162,10 @@
   <ProofPane
     proof={proof.data}
     error={proof.error}
-    {place}
-    of={shownOf}
+    place={going.place}
+    of={going.of}
     {editable}
-    onstep={step}
+    onstep={going.step}
     onmended={() => bench.refresh()}
     onown={writeOwn}
     ondropown={() => proof.data && own.drop(proof.data.personId, proof.data.toName)}

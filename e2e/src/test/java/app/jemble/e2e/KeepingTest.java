@@ -116,6 +116,14 @@ public class KeepingTest extends BrowserTest {
     dialog().getByText("Put mine over it").click();
     assertThat(page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Source: Open day"))))
         .isVisible();
+    page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Take back “Changed Source of .*")))
+        .first()
+        .click();
+    assertAccessible("taking a change back");
+    dialog().getByText("Take it back").click();
+    assertThat(page.getByText(Pattern.compile("^Taken back: Changed Source of"))).isVisible();
+    assertThat(page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Source: Word of mouth"))))
+        .isVisible();
     startChange("E-mail");
     page.keyboard().press("Control+a");
     page.keyboard().type("nobody@nowhere");

@@ -64,6 +64,22 @@ interface KeptFilterMapper {
       @Param("shared") boolean shared,
       @Param("owner") long owner);
 
+  /** A filter as it is stored. */
+  record Stored(long id, String filter) {}
+
+  @Select(
+      """
+      select id, filter::text as filter
+      from kept_filter
+      where jsonb_path_exists(filter, '$.**.field ? (@ == "list")')
+      order by id
+      for update
+      """)
+  List<Stored> aboutLists();
+
+  @Update("update kept_filter set filter = #{filter}::jsonb where id = #{id}")
+  int write(@Param("id") long id, @Param("filter") String filter);
+
   @Delete("delete from kept_filter where id = #{id} and owner_id = #{owner}")
   int remove(@Param("id") long id, @Param("owner") long owner);
 

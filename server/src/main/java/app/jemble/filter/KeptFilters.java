@@ -3,6 +3,7 @@ package app.jemble.filter;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.record.Related;
+import app.jemble.list.RenamedList;
 import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -16,7 +17,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** Filters kept under a name, one's own or shared, and how each colleague has set up a list. */
 @Service
-class KeptFilters {
+class KeptFilters implements RenamedList.Follower {
 
   /** The lists that have filters. */
   private static final Map<String, Related> SUBJECTS =
@@ -184,5 +185,12 @@ class KeptFilters {
       throw Problem.wrong("widths", "A column is 40 to " + WIDEST + " pixels wide.");
     }
     return new Layout(layout.columns(), widths, layout.sortBy(), layout.descending());
+  }
+
+  @Override
+  public void follow(RenamedList list) {
+    for (KeptFilterMapper.Stored kept : mapper.aboutLists()) {
+      mapper.write(kept.id(), list.in(kept.filter(), json));
+    }
   }
 }

@@ -149,4 +149,20 @@ interface FollowRuleMapper {
       limit #{most}
       """)
   List<Touched> named(@Param("people") Long[] people, @Param("most") int most);
+
+  /** Who is left out of a rule, as it is stored. */
+  record StoredExceptions(long id, String parts) {}
+
+  @Select(
+      """
+      select id, except_parts::text as parts
+      from follow_rule
+      where jsonb_path_exists(except_parts, '$.**.field ? (@ == "list")')
+      order by id
+      for update
+      """)
+  List<StoredExceptions> aboutLists();
+
+  @Update("update follow_rule set except_parts = #{parts}::jsonb where id = #{id}")
+  int except(@Param("id") long id, @Param("parts") String parts);
 }

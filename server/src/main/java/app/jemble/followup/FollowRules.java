@@ -10,8 +10,6 @@ import app.jemble.mailing.Mailing;
 import app.jemble.mailing.MailingService;
 import app.jemble.mailing.RuleMailings;
 import app.jemble.mailing.WithRelease;
-import app.jemble.people.WantedValues;
-import app.jemble.task.TaskService;
 import app.jemble.workspace.Problem;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -28,9 +26,6 @@ import tools.jackson.databind.ObjectMapper;
 /** The rules of mailings: written before release, changed and stopped at any time. */
 @Service
 class FollowRules implements WithRelease {
-
-  static final int MOST_WAITING = 5;
-  static final int MOST_AT_ONCE = 5;
 
   /**
    * A rule as it is wanted.
@@ -57,8 +52,7 @@ class FollowRules implements WithRelease {
   private final MailingService mailings;
   private final RuleMailings ruleMailings;
   private final AudienceParts parts;
-  private final TaskService tasks;
-  private final WantedValues wantedValues;
+  private final RuleReading reading;
   private final AccountService accounts;
   private final ObjectMapper json;
   private final Clock clock;
@@ -68,8 +62,7 @@ class FollowRules implements WithRelease {
       MailingService mailings,
       RuleMailings ruleMailings,
       AudienceParts parts,
-      TaskService tasks,
-      WantedValues wantedValues,
+      RuleReading reading,
       AccountService accounts,
       ObjectMapper json,
       Clock clock) {
@@ -77,8 +70,7 @@ class FollowRules implements WithRelease {
     this.mailings = mailings;
     this.ruleMailings = ruleMailings;
     this.parts = parts;
-    this.tasks = tasks;
-    this.wantedValues = wantedValues;
+    this.reading = reading;
     this.accounts = accounts;
     this.json = json;
     this.clock = clock;
@@ -104,7 +96,7 @@ class FollowRules implements WithRelease {
     accounts.currentWriter();
     Mailing mailing = changeable(mailingId);
     mapper.lock(mailingId);
-    mustBeFew(wanted);
+    RuleReading.mustBeFew(wanted);
     Map<Long, FollowRule> known =
         mapper.of(mailingId).stream().collect(Collectors.toMap(FollowRule::id, r -> r));
     Set<Long> kept = new HashSet<>();
@@ -138,14 +130,6 @@ class FollowRules implements WithRelease {
     return mailing;
   }
 
-  private static void mustBeFew(List<Wanted> wanted) {
-    long waiting = wanted.stream().filter(w -> w.whom() != null).count();
-    if (waiting > MOST_WAITING || wanted.size() - waiting > MOST_AT_ONCE) {
-      throw Problem.wrong(
-          "rules", "At most five rules wait, and at most five act at once on a response.");
-    }
-  }
-
   private long keep(
       Mailing mailing,
       int place,
@@ -153,7 +137,7 @@ class FollowRules implements WithRelease {
       FollowRule before,
       List<Long> ids,
       List<Wanted> all) {
-    RuleAct act = sound(want);
+    RuleAct act = reading.act(want);
     Long sends = sends(mailing, want, act, before);
     FollowRule rule =
         new FollowRule(
@@ -163,7 +147,7 @@ class FollowRules implements WithRelease {
             want.whom(),
             want.whom() == null ? null : want.waitCount(),
             want.whom() == null ? null : want.waitUnit(),
-            after(want, place, ids, all),
+            RuleReading.after(want, place, ids, all),
             want.whom() == null
                 ? want.on().kinds().stream().map(ResponseKind::name).sorted().toList()
                 : List.of(),
@@ -212,70 +196,6 @@ class FollowRules implements WithRelease {
       }
       ruleMailings.remove(before.sendsId());
     }
-  }
-
-  private static Long after(Wanted want, int place, List<Long> ids, List<Wanted> all) {
-    if (want.whom() == null || want.after() == null) {
-      return null;
-    }
-    boolean waits =
-        want.after() >= 1 && want.after() < place && all.get(want.after() - 1).whom() != null;
-    if (!waits) {
-      throw Problem.wrong("after", "A rule can only wait from what an earlier one did.");
-    }
-    return ids.get(want.after() - 1);
-  }
-
-  /** What a rule does, once all of it is found sound. */
-  private RuleAct sound(Wanted want) {
-    RuleAct act = want.act();
-    if (act == null || act.kind() == null) {
-      throw Problem.wrong("act", "Say what is to be done.");
-    }
-    if (want.whom() == null) {
-      if (want.on() == null) {
-        throw Problem.wrong("on", "Say at which response it is to be done.");
-      }
-      if (act.kind() == RuleAct.Kind.SEND) {
-        throw Problem.wrong("act", "Another message is sent after a wait, not at once.");
-      }
-    } else if (want.waitUnit() == null
-        || want.waitCount() == null
-        || want.waitCount() < 1
-        || want.waitCount() > After.MOST) {
-      throw Problem.wrong("waitCount", "Say how long to wait: 1 to 1,000 hours or days.");
-    }
-    return switch (act.kind()) {
-      case SEND, TELL -> new RuleAct(act.kind(), null, null, null, null, null, null, null);
-      case TASK -> task(act);
-      case TAG ->
-          new RuleAct(act.kind(), null, null, null, null, WantedValues.tag(act.tag()), null, null);
-      case SET -> set(act);
-    };
-  }
-
-  private RuleAct task(RuleAct act) {
-    if (act.dueDays() != null && (act.dueDays() < 0 || act.dueDays() > After.MOST)) {
-      throw Problem.wrong("dueDays", "A task is due in 0 to 1,000 working days.");
-    }
-    TaskService.Draft task =
-        tasks.sound(new TaskService.Draft(act.taskKind(), act.title(), null, act.owner()));
-    return new RuleAct(
-        act.kind(), task.kind(), task.title(), act.dueDays(), task.owner(), null, null, null);
-  }
-
-  private RuleAct set(RuleAct act) {
-    var field = wantedValues.field(act.field());
-    wantedValues.value(field, act.value());
-    return new RuleAct(
-        act.kind(),
-        null,
-        null,
-        null,
-        null,
-        null,
-        field.name(),
-        act.value() == null ? "" : act.value().strip());
   }
 
   private void remove(FollowRule rule) {

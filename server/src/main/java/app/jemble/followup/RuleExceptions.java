@@ -4,6 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
+import app.jemble.list.RenamedList;
 import app.jemble.mailing.AudienceParts;
 import app.jemble.mailing.MailingService;
 import app.jemble.outbox.LastLook;
@@ -13,10 +14,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.ObjectMapper;
 
 /** Who is left out of rules; asked when they act, and again as what they send leaves. */
 @Component
-class RuleExceptions implements LastLook {
+class RuleExceptions implements LastLook, RenamedList.Follower {
 
   private final FollowRuleMapper rules;
   private final AudienceParts parts;
@@ -24,6 +26,7 @@ class RuleExceptions implements LastLook {
   private final MailingService mailings;
   private final AccountService accounts;
   private final AskedNow asked;
+  private final ObjectMapper json;
 
   RuleExceptions(
       FollowRuleMapper rules,
@@ -31,13 +34,15 @@ class RuleExceptions implements LastLook {
       PeopleService people,
       MailingService mailings,
       AccountService accounts,
-      AskedNow asked) {
+      AskedNow asked,
+      ObjectMapper json) {
     this.rules = rules;
     this.parts = parts;
     this.people = people;
     this.mailings = mailings;
     this.accounts = accounts;
     this.asked = asked;
+    this.json = json;
   }
 
   /** Of these people, those the rule leaves out. */
@@ -62,5 +67,12 @@ class RuleExceptions implements LastLook {
     Account sender = accounts.find(mailings.found(rule.mailingId()).senderId());
     among(rule, sender, whom).forEach(person -> not.put(person, "is among those left out"));
     return not;
+  }
+
+  @Override
+  public void follow(RenamedList list) {
+    for (FollowRuleMapper.StoredExceptions stored : rules.aboutLists()) {
+      rules.except(stored.id(), list.in(stored.parts(), json));
+    }
   }
 }

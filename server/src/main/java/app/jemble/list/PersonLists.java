@@ -6,6 +6,7 @@ import app.jemble.change.Undoing;
 import app.jemble.workspace.Problem;
 import java.time.Clock;
 import java.util.List;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -22,13 +23,19 @@ public class PersonLists implements Undoing {
   private final PersonListMapper mapper;
   private final ChangeService changes;
   private final AccountService accounts;
+  private final ObjectProvider<RenamedList.Follower> followers;
   private final Clock clock;
 
   PersonLists(
-      PersonListMapper mapper, ChangeService changes, AccountService accounts, Clock clock) {
+      PersonListMapper mapper,
+      ChangeService changes,
+      AccountService accounts,
+      ObjectProvider<RenamedList.Follower> followers,
+      Clock clock) {
     this.mapper = mapper;
     this.changes = changes;
     this.accounts = accounts;
+    this.followers = followers;
     this.clock = clock;
   }
 
@@ -55,15 +62,17 @@ public class PersonLists implements Undoing {
     }
   }
 
+  /** Filters that ask for the list go on asking for it. */
   @Transactional
   public void rename(long id, String name) {
     accounts.currentWriter();
-    name(id);
+    RenamedList renamed = new RenamedList(name(id), sound(name));
     try {
-      mapper.rename(id, sound(name));
+      mapper.rename(id, renamed.after());
     } catch (DuplicateKeyException taken) {
       throw taken(name);
     }
+    followers.forEach(f -> f.follow(renamed));
   }
 
   /** Does away with a list; the people stay. */

@@ -3,6 +3,7 @@ package app.jemble.mailing;
 import app.jemble.core.filter.Filter;
 import app.jemble.core.filter.FilterSentence;
 import app.jemble.filter.FilterBody;
+import app.jemble.list.RenamedList;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
@@ -13,7 +14,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** The parts that an audience is made of, as they are stored: whoever is in any of them is in. */
 @Component
-public class AudienceParts {
+public class AudienceParts implements RenamedList.Follower {
 
   /**
    * One part.
@@ -23,10 +24,12 @@ public class AudienceParts {
   @Schema(name = "AudiencePart")
   public record Part(@Schema(nullable = true) String name, FilterBody filter) {}
 
+  private final MailingMapper mailings;
   private final WorkspaceService workspace;
   private final ObjectMapper json;
 
-  AudienceParts(WorkspaceService workspace, ObjectMapper json) {
+  AudienceParts(MailingMapper mailings, WorkspaceService workspace, ObjectMapper json) {
+    this.mailings = mailings;
     this.workspace = workspace;
     this.json = json;
   }
@@ -70,5 +73,18 @@ public class AudienceParts {
       words.add(String.format("%,d picked by hand", picks));
     }
     return String.join(", and ", words);
+  }
+
+  /** Whoever writes at a mailing meanwhile is told that it was changed elsewhere. */
+  @Override
+  public void follow(RenamedList list) {
+    for (MailingMapper.StoredParts stored : mailings.aboutLists()) {
+      MailingMapper.StoredParts renamed =
+          new MailingMapper.StoredParts(
+              stored.id(), list.in(stored.parts(), json), list.in(stored.leaveParts(), json));
+      if (!renamed.equals(stored)) {
+        mailings.writeParts(renamed);
+      }
+    }
   }
 }

@@ -198,6 +198,28 @@ interface MailingMapper {
   @Update("update mailing set plan = #{plan}::jsonb, paused_at = null where id = #{id}")
   int goOn(@Param("id") long id, @Param("plan") String plan);
 
+  /** The parts of a mailing's audience and those it leaves out, as they are stored. */
+  record StoredParts(long id, String parts, String leaveParts) {}
+
+  @Select(
+      """
+      select id, audience_parts::text as parts, leave_parts::text as leave_parts
+      from mailing
+      where jsonb_path_exists(audience_parts || leave_parts, '$.**.field ? (@ == "list")')
+      order by id
+      for update
+      """)
+  List<StoredParts> aboutLists();
+
+  @Update(
+      """
+      update mailing
+      set audience_parts = #{parts}::jsonb, leave_parts = #{leaveParts}::jsonb,
+          version = version + 1
+      where id = #{id}
+      """)
+  int writeParts(StoredParts parts);
+
   @Update(
       "update mailing set state = 'withdrawn', version = version + 1 where id = #{id} and state = 'released'")
   int withdraw(long id);

@@ -1,11 +1,9 @@
 package app.jemble.mailing;
 
-import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.reach.Reach;
 import app.jemble.outbox.NewMessage;
 import app.jemble.outbox.OutboxService;
 import app.jemble.outbox.OutboxService.ThreadEnd;
-import app.jemble.people.PersonRecord;
 import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
 import jakarta.annotation.PreDestroy;
@@ -36,7 +34,7 @@ class ReleaseWriter {
   private final MailingMapper mailings;
   private final AudienceService audience;
   private final LetterService letters;
-  private final FrozenValues frozen;
+  private final MessageMaker maker;
   private final PlanService plans;
   private final OutboxService outbox;
   private final WorkspaceService workspace;
@@ -50,7 +48,7 @@ class ReleaseWriter {
       MailingMapper mailings,
       AudienceService audience,
       LetterService letters,
-      FrozenValues frozen,
+      MessageMaker maker,
       PlanService plans,
       OutboxService outbox,
       WorkspaceService workspace,
@@ -60,7 +58,7 @@ class ReleaseWriter {
     this.mailings = mailings;
     this.audience = audience;
     this.letters = letters;
-    this.frozen = frozen;
+    this.maker = maker;
     this.plans = plans;
     this.outbox = outbox;
     this.workspace = workspace;
@@ -132,7 +130,12 @@ class ReleaseWriter {
       AudienceService.Reader reader = readers.get(i);
       if (reader != null && reader.reach() == Reach.READY) {
         messages.add(
-            message(job, reader, Instant.ofEpochSecond(job.noted().dueSeconds()[from + i])));
+            maker.make(
+                job.letter(),
+                reader,
+                job.threads().get(reader.person().id()),
+                job.house().returnDomain(),
+                Instant.ofEpochSecond(job.noted().dueSeconds()[from + i])));
       }
     }
     return messages;
@@ -145,28 +148,6 @@ class ReleaseWriter {
             mapper.written(id, plans.afterHold(clock.instant()));
           }
         });
-  }
-
-  private NewMessage message(Job job, AudienceService.Reader reader, Instant due) {
-    PersonRecord person = reader.person();
-    ThreadEnd thread = job.threads().get(person.id());
-    String returnDomain = job.house().returnDomain();
-    ThreadPlace place =
-        thread == null
-            ? ThreadPlace.NEW
-            : ThreadPlace.following(
-                "<" + thread.token() + "@" + returnDomain + ">", thread.referenceIds());
-    return new NewMessage(
-        person.id(),
-        person.email().strip(),
-        person.name(),
-        workspace.newToken(),
-        frozen.freeze(person, job.letter().fields(person.id()), reader.values()),
-        thread == null ? null : thread.messageId(),
-        thread == null ? null : thread.threadId(),
-        place,
-        reader.about().id(),
-        due);
   }
 
   @PreDestroy

@@ -1,7 +1,6 @@
 package app.jemble.mailing;
 
 import app.jemble.core.message.SafeHtml;
-import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.NextOpen;
 import app.jemble.core.pace.WeeklyHours;
@@ -10,7 +9,6 @@ import app.jemble.mailing.AudienceService.Reader;
 import app.jemble.outbox.NewMessage;
 import app.jemble.outbox.OutboxService;
 import app.jemble.outbox.OutboxService.ThreadEnd;
-import app.jemble.people.PersonRecord;
 import app.jemble.sending.HoursSpan;
 import app.jemble.sending.SendingService;
 import app.jemble.workspace.Problem;
@@ -45,7 +43,7 @@ public class RuleMailings {
   private final MailingMapper mailings;
   private final AudienceService audience;
   private final LetterService letters;
-  private final FrozenValues frozen;
+  private final MessageMaker maker;
   private final PlanService plans;
   private final SendingService sending;
   private final OutboxService outbox;
@@ -57,7 +55,7 @@ public class RuleMailings {
       MailingMapper mailings,
       AudienceService audience,
       LetterService letters,
-      FrozenValues frozen,
+      MessageMaker maker,
       PlanService plans,
       SendingService sending,
       OutboxService outbox,
@@ -67,7 +65,7 @@ public class RuleMailings {
     this.mailings = mailings;
     this.audience = audience;
     this.letters = letters;
-    this.frozen = frozen;
+    this.maker = maker;
     this.plans = plans;
     this.sending = sending;
     this.outbox = outbox;
@@ -174,6 +172,7 @@ public class RuleMailings {
                 due.stream().map(Due::personId).toList(), due.stream().map(Due::recordId).toList());
     List<NewMessage> messages = new ArrayList<>();
     Map<Long, String> not = new HashMap<>();
+    String returnDomain = workspace.current().returnDomain();
     for (int i = 0; i < due.size(); i++) {
       long message = due.get(i).message();
       Reader reader = readers.get(i);
@@ -184,7 +183,7 @@ public class RuleMailings {
       }
       List<String> missing = missing(letter, reader);
       if (missing.isEmpty()) {
-        messages.add(message(letter, reader, end));
+        messages.add(maker.make(letter, reader, end, returnDomain, clock.instant()));
       } else {
         not.put(message, "has no " + String.join(", no ", missing));
       }
@@ -199,21 +198,5 @@ public class RuleMailings {
         .map(label -> label.toLowerCase(Locale.ROOT))
         .distinct()
         .toList();
-  }
-
-  private NewMessage message(Letter letter, Reader reader, ThreadEnd end) {
-    PersonRecord person = reader.person();
-    String before = "<" + end.token() + "@" + workspace.current().returnDomain() + ">";
-    return new NewMessage(
-        person.id(),
-        person.email().strip(),
-        person.name(),
-        workspace.newToken(),
-        frozen.freeze(person, letter.fields(person.id()), reader.values()),
-        end.messageId(),
-        end.threadId(),
-        ThreadPlace.following(before, end.referenceIds()),
-        reader.about().id(),
-        clock.instant());
   }
 }

@@ -28,14 +28,14 @@ class AbandonedHandovers {
   /** The database may still be at work on what a killed process said last. */
   private static final Duration KEPT = Duration.ofMinutes(1);
 
-  private final OutboxMapper mapper;
+  private final HandoverMapper mapper;
   private final Departures departures;
   private final JournalFolder journals;
   private final Clock clock;
   private final Map<Path, Long> firstSeen = new HashMap<>();
 
   AbandonedHandovers(
-      OutboxMapper mapper, Departures departures, JournalFolder journals, Clock clock) {
+      HandoverMapper mapper, Departures departures, JournalFolder journals, Clock clock) {
     this.mapper = mapper;
     this.departures = departures;
     this.journals = journals;
@@ -61,7 +61,7 @@ class AbandonedHandovers {
 
   private void settle(HandoverJournal.Left left) throws IOException {
     List<Ended> ends = new ArrayList<>();
-    for (OutboxMapper.InHand message : mapper.inHand(left.worker())) {
+    for (HandoverMapper.InHand message : mapper.inHand(left.worker())) {
       left.fate(message.id(), message.tries())
           .ifPresentOrElse(
               ends::add,

@@ -24,7 +24,7 @@ class CapGuard {
 
   private static final long KNOWN_FOR_NANOS = 1_000_000_000;
 
-  private final OutboxMapper mapper;
+  private final HandoverMapper mapper;
   private final SendingService sending;
   private final WorkspaceService workspace;
   private final Map<Long, Long> senders = new ConcurrentHashMap<>();
@@ -35,7 +35,7 @@ class CapGuard {
   private List<CapToday> caps = List.of();
   private long capsReadAt = Long.MIN_VALUE / 2;
 
-  CapGuard(OutboxMapper mapper, SendingService sending, WorkspaceService workspace) {
+  CapGuard(HandoverMapper mapper, SendingService sending, WorkspaceService workspace) {
     this.mapper = mapper;
     this.sending = sending;
     this.workspace = workspace;
@@ -46,7 +46,7 @@ class CapGuard {
    * caller's transaction: where a cap is nearly used up, workers of all processes count one after
    * another.
    */
-  Map<Long, String> over(List<OutboxMapper.Claimed> claimed, Instant now) {
+  Map<Long, String> over(List<HandoverMapper.Claimed> claimed, Instant now) {
     List<CapToday> scarce =
         caps().stream()
             .filter(cap -> claimed.stream().anyMatch(m -> cap.binds(sender(m))) && !isAmple(cap))
@@ -90,7 +90,7 @@ class CapGuard {
     return caps;
   }
 
-  private long sender(OutboxMapper.Claimed message) {
+  private long sender(HandoverMapper.Claimed message) {
     return senders.computeIfAbsent(message.mailingId(), mapper::sender);
   }
 }

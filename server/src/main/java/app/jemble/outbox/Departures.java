@@ -32,14 +32,14 @@ class Departures {
   private static final int MOST_OCTETS = 16 << 20;
 
   /** A message ready to be given away. */
-  record Ready(OutboxMapper.Claimed message, byte[] mime, OutgoingMessage outgoing) {
+  record Ready(HandoverMapper.Claimed message, byte[] mime, OutgoingMessage outgoing) {
 
     Envelope envelope() {
       return new Envelope(outgoing.returnAddress(), message.address());
     }
   }
 
-  private final OutboxMapper mapper;
+  private final HandoverMapper mapper;
   private final DueQueue due;
   private final CapGuard caps;
   private final StayGuard stays;
@@ -54,7 +54,7 @@ class Departures {
   private long askedAt = Long.MIN_VALUE / 2;
 
   Departures(
-      OutboxMapper mapper,
+      HandoverMapper mapper,
       DueQueue due,
       CapGuard caps,
       StayGuard stays,
@@ -108,8 +108,8 @@ class Departures {
     Instant now = clock.instant();
     List<Ready> ready = new ArrayList<>();
     int octets = 0;
-    List<OutboxMapper.Claimed> claimed = withinCaps(withoutStopped(due.claim(now, most)), now);
-    for (OutboxMapper.Claimed message : claimed) {
+    List<HandoverMapper.Claimed> claimed = withinCaps(withoutStopped(due.claim(now, most)), now);
+    for (HandoverMapper.Claimed message : claimed) {
       if (octets < MOST_OCTETS) {
         Ready written = write(message, now);
         if (written != null) {
@@ -122,7 +122,7 @@ class Departures {
     return ready;
   }
 
-  private List<OutboxMapper.Claimed> withoutStopped(List<OutboxMapper.Claimed> claimed) {
+  private List<HandoverMapper.Claimed> withoutStopped(List<HandoverMapper.Claimed> claimed) {
     Map<Long, String> stopped = stays.stopped(claimed);
     stopped.forEach(mapper::stop);
     return stopped.isEmpty()
@@ -130,7 +130,8 @@ class Departures {
         : claimed.stream().filter(message -> !stopped.containsKey(message.id())).toList();
   }
 
-  private List<OutboxMapper.Claimed> withinCaps(List<OutboxMapper.Claimed> claimed, Instant now) {
+  private List<HandoverMapper.Claimed> withinCaps(
+      List<HandoverMapper.Claimed> claimed, Instant now) {
     Map<Long, String> over = caps.over(claimed, now);
     if (over.isEmpty()) {
       return claimed;
@@ -160,7 +161,7 @@ class Departures {
   }
 
   /** Why a follow-up must not leave at this instant: what happened since it was taken up. */
-  Optional<String> stopped(OutboxMapper.Claimed message) {
+  Optional<String> stopped(HandoverMapper.Claimed message) {
     return message.isFollowUp()
         ? Optional.ofNullable(stays.stopped(List.of(message)).get(message.id()))
         : Optional.empty();
@@ -171,7 +172,7 @@ class Departures {
       mapper.giveAll(worker);
       mapper.end(
           worker,
-          new OutboxMapper.Ends(
+          new HandoverMapper.Ends(
               column(ends, Ended::id).toArray(Long[]::new),
               column(ends, e -> (long) e.tries()).toArray(Long[]::new),
               column(ends, Ended::state),
@@ -240,7 +241,7 @@ class Departures {
   }
 
   /** Null when it cannot be written: then it is refused, and no other has to wait for it. */
-  private Ready write(OutboxMapper.Claimed message, Instant now) {
+  private Ready write(HandoverMapper.Claimed message, Instant now) {
     try {
       OutgoingMessage outgoing = compose(message, now);
       byte[] mime =
@@ -253,7 +254,7 @@ class Departures {
     }
   }
 
-  private OutgoingMessage compose(OutboxMapper.Claimed message, Instant now) {
+  private OutgoingMessage compose(HandoverMapper.Claimed message, Instant now) {
     SharedTexts.Ready ready =
         texts.ready(message.mailingId(), message.personId(), message.frozen());
     ThreadPlace place = new ThreadPlace(message.inReplyTo(), message.referenceIds());

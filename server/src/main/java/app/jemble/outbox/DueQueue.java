@@ -14,18 +14,18 @@ class DueQueue {
 
   private static final long BEGIN_ANEW_NANOS = 1_000_000_000;
 
-  private final OutboxMapper mapper;
+  private final HandoverMapper mapper;
   private DuePlace place = DuePlace.START;
   private long begunAt = System.nanoTime();
 
-  DueQueue(OutboxMapper mapper) {
+  DueQueue(HandoverMapper mapper) {
     this.mapper = mapper;
   }
 
   /** Due messages, locked until the caller's transaction ends; empty when there are no more. */
-  List<OutboxMapper.Claimed> claim(Instant now, int most) {
+  List<HandoverMapper.Claimed> claim(Instant now, int most) {
     DuePlace from = from();
-    List<OutboxMapper.Claimed> claimed = mapper.claim(now, most, from);
+    List<HandoverMapper.Claimed> claimed = mapper.claim(now, most, from);
     if (claimed.isEmpty() && !from.equals(DuePlace.START)) {
       claimed = mapper.claim(now, most, DuePlace.START);
     }
@@ -41,11 +41,11 @@ class DueQueue {
     return place;
   }
 
-  private synchronized void goOn(List<OutboxMapper.Claimed> claimed, int most) {
+  private synchronized void goOn(List<HandoverMapper.Claimed> claimed, int most) {
     if (claimed.size() < most) {
       place = DuePlace.START;
     } else {
-      OutboxMapper.Claimed last = claimed.get(claimed.size() - 1);
+      HandoverMapper.Claimed last = claimed.get(claimed.size() - 1);
       place = new DuePlace(last.dueAt(), last.id());
     }
   }

@@ -13,7 +13,7 @@ import java.time.Instant;
 record Ended(long id, int tries, String state, String reason, Instant due, Instant sentAt) {
 
   /** After a hand-over that the mail server answered, or should have. */
-  static Ended after(OutboxMapper.Claimed message, HandoverResult result, Instant now) {
+  static Ended after(HandoverMapper.Claimed message, HandoverResult result, Instant now) {
     int tries = message.tries() + 1;
     if (result instanceof HandoverResult.Accepted) {
       return new Ended(message.id(), tries, "sent", "", null, now);
@@ -30,7 +30,7 @@ record Ended(long id, int tries, String state, String reason, Instant due, Insta
   }
 
   /** The hand-over never began: as if it had not been tried. */
-  static Ended notBegun(OutboxMapper.Claimed message, String reason, Instant due) {
+  static Ended notBegun(HandoverMapper.Claimed message, String reason, Instant due) {
     return notBegun(message.id(), message.tries(), reason, due);
   }
 
@@ -40,7 +40,7 @@ record Ended(long id, int tries, String state, String reason, Instant due, Insta
   }
 
   /** It must not leave any more. */
-  static Ended stopped(OutboxMapper.Claimed message, String reason) {
+  static Ended stopped(HandoverMapper.Claimed message, String reason) {
     return new Ended(message.id(), message.tries(), "withdrawn", reason, null, null);
   }
 }

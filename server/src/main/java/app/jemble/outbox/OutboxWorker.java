@@ -170,7 +170,7 @@ final class OutboxWorker implements AutoCloseable {
 
   private HandoverResult handOver(
       Departures.Ready ready, Departures.Ready next, MailConnection connection) {
-    OutboxMapper.Claimed message = ready.message();
+    HandoverMapper.Claimed message = ready.message();
     int attempt = message.tries() + 1;
     boolean surelyNext = next != null && !next.message().isFollowUp();
     HandoverResult result =

@@ -17,41 +17,41 @@ import org.springframework.stereotype.Component;
 @Component
 class StayGuard {
 
-  private final OutboxMapper mapper;
+  private final HandoverMapper mapper;
   private final LastLook looks;
 
-  StayGuard(OutboxMapper mapper, LastLook looks) {
+  StayGuard(HandoverMapper mapper, LastLook looks) {
     this.mapper = mapper;
     this.looks = looks;
   }
 
   /** Those of the messages that stay, with the reason. */
-  Map<Long, String> stopped(List<OutboxMapper.Claimed> messages) {
+  Map<Long, String> stopped(List<HandoverMapper.Claimed> messages) {
     Map<Long, String> stopped = new HashMap<>();
     if (messages.isEmpty()) {
       return stopped;
     }
-    Long[] ids = messages.stream().map(OutboxMapper.Claimed::id).toArray(Long[]::new);
-    for (OutboxMapper.Stay message : mapper.stays(ids)) {
+    Long[] ids = messages.stream().map(HandoverMapper.Claimed::id).toArray(Long[]::new);
+    for (HandoverMapper.Stay message : mapper.stays(ids)) {
       reason(message).ifPresent(reason -> stopped.put(message.id(), reason));
     }
     messages.stream()
-        .filter(OutboxMapper.Claimed::isFollowUp)
-        .collect(Collectors.groupingBy(OutboxMapper.Claimed::mailingId))
+        .filter(HandoverMapper.Claimed::isFollowUp)
+        .collect(Collectors.groupingBy(HandoverMapper.Claimed::mailingId))
         .forEach((mailing, theirs) -> lookOnceMore(mailing, theirs, stopped));
     return stopped;
   }
 
   private void lookOnceMore(
-      long mailing, List<OutboxMapper.Claimed> messages, Map<Long, String> stopped) {
+      long mailing, List<HandoverMapper.Claimed> messages, Map<Long, String> stopped) {
     Map<Long, String> notTo =
-        looks.notTo(mailing, messages.stream().map(OutboxMapper.Claimed::personId).toList());
+        looks.notTo(mailing, messages.stream().map(HandoverMapper.Claimed::personId).toList());
     messages.stream()
         .filter(message -> notTo.containsKey(message.personId()))
         .forEach(message -> stopped.putIfAbsent(message.id(), notTo.get(message.personId())));
   }
 
-  private static Optional<String> reason(OutboxMapper.Stay message) {
+  private static Optional<String> reason(HandoverMapper.Stay message) {
     Standing thread = Standing.strongest(message.thread().stream().map(Standing::valueOf).toList());
     if (message.asked()) {
       return Optional.empty();

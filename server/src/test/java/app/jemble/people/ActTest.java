@@ -202,6 +202,54 @@ public class ActTest extends ServerTest {
     assertThat(api.delete("/api/lists/" + list).status()).isEqualTo(200);
   }
 
+  /** What asks for a list by its name goes on asking for it. */
+  @Test
+  public void filtersFollowAListThatIsRenamed() {
+    long list = api.post("/api/lists", Map.of("name", "Quay hands")).json().get("id").asLong();
+    api.post("/api/people/acts", act(only(4L, 5L), "ADD_TO_LIST", "list", list));
+    Map<String, Object> asked =
+        Map.of(
+            "match",
+            "ANY",
+            "conditions",
+            List.of(where("tags", "HAS_ANY", "Quay hands")),
+            "groups",
+            List.of(all(where("list", "HAS_ANY", "quay hands", "Others"))));
+    Map<String, Object> kept = new HashMap<>();
+    kept.put("subject", "people");
+    kept.put("name", "Hands");
+    kept.put("filter", asked);
+    kept.put("shared", false);
+    long filter = api.post("/api/filters", kept).json().get("id").asLong();
+    long mailing = draft(List.of(1L), "Hands", "<p>Hands</p>");
+    Map<String, Object> change = change(mailing, "Hands", "<p>Hands</p>");
+    change.put("parts", List.of(Map.of("name", "Quay hands", "filter", asked)));
+    change.put("leaveParts", List.of(Map.of("name", "Out", "filter", asked)));
+    assertThat(api.put("/api/mailings/" + mailing, change).status()).isEqualTo(200);
+    Map<String, Object> rule = new HashMap<>();
+    rule.put("whom", "NO_REPLY");
+    rule.put("waitCount", 1);
+    rule.put("waitUnit", "DAYS");
+    rule.put("except", List.of(Map.of("name", "Hands", "filter", asked)));
+    rule.put("act", Map.of("kind", "TAG", "tag", "quiet"));
+    assertThat(api.put("/api/mailings/" + mailing + "/rules", List.of(rule)).status())
+        .isEqualTo(200);
+
+    api.put("/api/lists/" + list, Map.of("name", "Pier \"hands\" – Zoë"));
+    String renamed = "\"Pier \\\"hands\\\" – Zoë\",\"Others\"";
+    String tag = "\"values\":[\"Quay hands\"]";
+    String filters = api.get("/api/filters?subject=people").text();
+    assertThat(filters).contains("\"id\":" + filter + ",").contains(renamed).contains(tag);
+    String after = api.get("/api/mailings/" + mailing).text();
+    assertThat(after.split(java.util.regex.Pattern.quote(renamed))).as("in both parts").hasSize(3);
+    assertThat(after).contains(tag).contains("\"name\":\"Pier \\\"hands");
+    assertThat(api.get("/api/mailings/" + mailing + "/rules").text()).contains(renamed);
+    assertThat(api.put("/api/mailings/" + mailing, change).status())
+        .as("whoever writes at it is told")
+        .isEqualTo(409);
+    assertThat(api.delete("/api/lists/" + list).status()).isEqualTo(200);
+  }
+
   @Test
   public void aFilterIsKeptSharedAndUsedByOthers() {
     Map<String, Object> filter = all(where("owner", "IS_ME"), where("plan", "ANY_OF", "Sail"));

@@ -1,0 +1,63 @@
+package app.jemble.list;
+
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * A list that has another name now. Filters ask for lists by name, and follow.
+ *
+ * @param before as it was called
+ * @param after as it is called
+ */
+public record RenamedList(String before, String after) {
+
+  /** Whoever stores filters makes them follow. */
+  public interface Follower {
+    void follow(RenamedList list);
+  }
+
+  /**
+   * A stored filter, or several in whatever frame, with the new name; the same when it has none.
+   */
+  public String in(String stored, ObjectMapper json) {
+    JsonNode tree = json.readTree(stored);
+    return rename(tree) ? json.writeValueAsString(tree) : stored;
+  }
+
+  private boolean rename(JsonNode node) {
+    boolean renamed = false;
+    for (JsonNode child : node) {
+      renamed |= rename(child);
+    }
+    if (node instanceof ObjectNode object) {
+      renamed |= isAboutLists(object) && renameIn((ArrayNode) object.get("values"));
+      // A part of an audience is called as the list that it came from.
+      if (renamed && before.equals(text(object, "name")) && object.has("filter")) {
+        object.put("name", after);
+      }
+    }
+    return renamed;
+  }
+
+  private static boolean isAboutLists(ObjectNode object) {
+    return "list".equals(text(object, "field")) && object.get("values") instanceof ArrayNode;
+  }
+
+  private boolean renameIn(ArrayNode values) {
+    boolean renamed = false;
+    for (int i = 0; i < values.size(); i++) {
+      if (values.get(i).isString() && values.get(i).asString().equalsIgnoreCase(before)) {
+        values.set(i, after);
+        renamed = true;
+      }
+    }
+    return renamed;
+  }
+
+  private static String text(ObjectNode object, String name) {
+    JsonNode value = object.get(name);
+    return value != null && value.isString() ? value.asString() : null;
+  }
+}

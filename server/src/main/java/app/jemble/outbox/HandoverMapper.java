@@ -1,0 +1,299 @@
+package app.jemble.outbox;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Arg;
+import org.apache.ibatis.annotations.ConstructorArgs;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Messages on their way from the outbox into the hands of the mail server. */
+@Mapper
+interface HandoverMapper {
+
+  /**
+   * A message that may leave.
+   *
+   * @param copyPlace its place among copies kept before, 0 when there is none
+   */
+  record Claimed(
+      long id,
+      long mailingId,
+      long personId,
+      String address,
+      String recipient,
+      String token,
+      String frozen,
+      Long followsId,
+      String inReplyTo,
+      List<String> referenceIds,
+      int tries,
+      Instant firstTryAt,
+      int copyPlace,
+      Instant dueAt) {
+
+    /** It goes into the thread of a message before. */
+    boolean isFollowUp() {
+      return followsId != null;
+    }
+
+    /** It was tried before, and goes again exactly as it is kept. */
+    boolean isKept() {
+      return tries > 0 && copyPlace > 0;
+    }
+  }
+
+  /**
+   * Due messages after a place in their order that nobody else has in hand, locked until the
+   * transaction ends. A mailing waits until all its messages are written.
+   */
+  @ConstructorArgs({
+    @Arg(column = "id", name = "id", javaType = long.class),
+    @Arg(column = "mailing_id", name = "mailingId", javaType = long.class),
+    @Arg(column = "person_id", name = "personId", javaType = long.class),
+    @Arg(column = "address", name = "address", javaType = String.class),
+    @Arg(column = "recipient", name = "recipient", javaType = String.class),
+    @Arg(column = "token", name = "token", javaType = String.class),
+    @Arg(column = "frozen", name = "frozen", javaType = String.class),
+    @Arg(column = "follows_id", name = "followsId", javaType = Long.class),
+    @Arg(column = "in_reply_to", name = "inReplyTo", javaType = String.class),
+    @Arg(column = "reference_ids", name = "referenceIds", javaType = List.class),
+    @Arg(column = "tries", name = "tries", javaType = int.class),
+    @Arg(column = "first_try_at", name = "firstTryAt", javaType = Instant.class),
+    @Arg(column = "copy_place", name = "copyPlace", javaType = int.class),
+    @Arg(column = "due_at", name = "dueAt", javaType = Instant.class)
+  })
+  @Select(
+      """
+      select s.id, s.mailing_id, s.person_id, s.address, s.recipient, s.token,
+             s.frozen::text as frozen, s.follows_id, s.in_reply_to, s.reference_ids,
+             s.tries, s.first_try_at, coalesce(s.copy_place, 0) as copy_place, s.due_at
+      from message s
+      where s.state in ('waiting', 'deferred') and s.due_at <= #{now} and s.in_hands_of is null
+        and (s.due_at, s.id) > (#{after.due}, #{after.id})
+        and s.mailing_id <> all(array(select mailing_id from mailing_release))
+      order by s.due_at, s.id
+      limit #{most}
+      for update skip locked
+      """)
+  List<Claimed> claim(
+      @Param("now") Instant now, @Param("most") int most, @Param("after") DuePlace after);
+
+  @Select(
+      """
+      select due_at <= #{now}
+      from (
+        select due_at
+        from message
+        where state in ('waiting', 'deferred') and in_hands_of is null
+        order by due_at, id
+        limit 1) next
+      union all
+      select false
+      limit 1
+      """)
+  boolean anyDue(Instant now);
+
+  /** How the mail server was found at the last attempt; empty trouble is none. */
+  @Update(
+      """
+      update mail_server
+      set trouble = #{trouble}, tried_at = #{now},
+          since = case when trouble = '' or #{trouble} = '' then #{now} else since end
+      """)
+  int noteServer(@Param("trouble") String trouble, @Param("now") Instant now);
+
+  /**
+   * Puts messages in a worker's hands and notes what they have become; links are one text a
+   * message, a line each; a place of 0 leaves the copy where it was. Touches no column of an index,
+   * so that it costs little.
+   */
+  @Update(
+      """
+      update message s
+      set in_hands_of = #{worker}, tries = tries + 1, first_try_at = coalesce(first_try_at, #{now}),
+          subject = n.subject,
+          links = case when n.links = '' then '{}' else string_to_array(n.links, chr(10)) end,
+          copies_id = case when n.place > 0 then #{copiesId}::bigint else s.copies_id end,
+          copy_place = case when n.place > 0 then n.place else s.copy_place end
+      from unnest(#{ids}, #{subjects}, #{links}, #{places}) as n (id, subject, links, place)
+      where s.id = n.id
+      """)
+  int begin(
+      @Param("worker") String worker,
+      @Param("now") Instant now,
+      @Param("ids") Long[] ids,
+      @Param("subjects") List<String> subjects,
+      @Param("links") List<String> links,
+      @Param("copiesId") long copiesId,
+      @Param("places") Long[] places);
+
+  @Insert("insert into handover (worker, message_ids, until) values (#{worker}, #{ids}, #{until})")
+  int take(@Param("worker") String worker, @Param("ids") Long[] ids, @Param("until") Instant until);
+
+  @Delete("delete from handover where worker = #{worker}")
+  int giveAll(String worker);
+
+  @Select(affectData = true, value = "select nextval(pg_get_serial_sequence('sent_copies', 'id'))")
+  long nextCopies();
+
+  /** Keeps messages as they will leave, one after another. */
+  @Insert("insert into sent_copies (id, mimes, ends) values (#{id}, #{mimes}, #{ends})")
+  int keepCopies(@Param("id") long id, @Param("mimes") byte[] mimes, @Param("ends") Long[] ends);
+
+  /** What was kept of a message when it was about to leave before. */
+  @Select("select mime from message_copy where message_id = #{id}")
+  Kept kept(long id);
+
+  /** The octets of a message. */
+  record Kept(byte[] mime) {}
+
+  /** Ends of hand-overs, a column each; instants in milliseconds of the epoch, or null. */
+  record Ends(
+      Long[] ids,
+      Long[] tries,
+      List<String> states,
+      List<String> reasons,
+      Long[] dueMillis,
+      Long[] sentMillis) {}
+
+  /** The worker that had them says what they have become; in doubt counts as still its own. */
+  @Update(
+      """
+      update message s
+      set state = n.state, reason = n.reason, tries = n.tries,
+          due_at = coalesce(to_timestamp(n.due / 1000.0), s.due_at),
+          sent_at = to_timestamp(n.sent / 1000.0),
+          first_try_at = case when n.tries = 0 then null else s.first_try_at end,
+          in_hands_of = null
+      from unnest(#{e.ids}, #{e.tries}, #{e.states}, #{e.reasons}, #{e.dueMillis}::bigint[],
+                  #{e.sentMillis}::bigint[]) as n (id, tries, state, reason, due, sent)
+      where s.id = n.id and s.in_hands_of = #{worker}
+      """)
+  int end(@Param("worker") String worker, @Param("e") Ends ends);
+
+  /** A message in a worker's hands. */
+  record InHand(long id, int tries, String state) {}
+
+  @Select(
+      """
+      select s.id, s.tries, s.state
+      from handover h
+      join message s on s.id = any(h.message_ids)
+      where h.worker = #{worker} and s.in_hands_of = #{worker}
+      """)
+  List<InHand> inHand(String worker);
+
+  /** It must not leave any more; locked by this transaction. */
+  @Update("update message set state = 'withdrawn', reason = #{reason} where id = #{id}")
+  int stop(@Param("id") long id, @Param("reason") String reason);
+
+  /** It cannot leave as it is; locked by this transaction. */
+  @Update("update message set state = 'refused', reason = #{reason} where id = #{id}")
+  int refuse(@Param("id") long id, @Param("reason") String reason);
+
+  /** Hand-overs whose process is gone: whether they arrived is not known. */
+  @Select(
+      affectData = true,
+      value =
+          """
+          with abandoned as (
+            update handover
+            set doubted = true
+            where until < #{now} and not doubted
+            returning worker, message_ids
+          ),
+          doubted as (
+            update message s
+            set state = 'in_doubt', reason = #{reason}
+            from abandoned a
+            where s.id = any(a.message_ids) and s.in_hands_of = a.worker
+            returning s.id
+          )
+          select count(*) from doubted
+          """)
+  int doubtAbandoned(@Param("now") Instant now, @Param("reason") String reason);
+
+  /** Lets one after another count, until the transaction ends. */
+  @Select("select pg_advisory_xact_lock(hashtext('daily caps'))::text")
+  String countAlone();
+
+  /**
+   * How many messages left since an instant, or are in somebody's hands.
+   *
+   * @param account of whose mailings, or 0 for all
+   */
+  @Select(
+      """
+      select count(*)
+      from (
+        select mailing_id from message where sent_at >= #{since}
+        union all
+        select s.mailing_id
+        from handover h, unnest(h.message_ids) in_hand
+        join message s on s.id = in_hand
+        where s.in_hands_of is not null
+      ) gone
+      where #{account} = 0 or mailing_id in (select id from mailing where sender_id = #{account})
+      """)
+  long leftToday(@Param("since") Instant since, @Param("account") long account);
+
+  /** Whose mailing it is. */
+  @Select("select sender_id from mailing where id = #{mailing}")
+  long sender(long mailing);
+
+  @Update(
+      """
+      update message s
+      set state = 'held', reason = n.reason
+      from unnest(#{ids}::bigint[], #{reasons}::text[]) n (id, reason)
+      where s.id = n.id
+      """)
+  int holdOver(@Param("ids") Long[] ids, @Param("reasons") String[] reasons);
+
+  /**
+   * What may keep a message from leaving at this instant.
+   *
+   * @param asked somebody asked for it: it answers a mail of theirs
+   * @param thread where each message of the thread before it stands
+   */
+  record Stay(
+      long id,
+      String address,
+      boolean asked,
+      boolean askedNot,
+      boolean leftTopic,
+      boolean doNotWrite,
+      List<String> thread) {}
+
+  @ConstructorArgs({
+    @Arg(column = "id", name = "id", javaType = long.class),
+    @Arg(column = "address", name = "address", javaType = String.class),
+    @Arg(column = "asked", name = "asked", javaType = boolean.class),
+    @Arg(column = "asked_not", name = "askedNot", javaType = boolean.class),
+    @Arg(column = "left_topic", name = "leftTopic", javaType = boolean.class),
+    @Arg(column = "do_not_write", name = "doNotWrite", javaType = boolean.class),
+    @Arg(column = "thread", name = "thread", javaType = List.class)
+  })
+  @Select(
+      """
+      select s.id, s.address, g.answers_mail is not null as asked, p.asked_not,
+             exists (select from topic_left l
+                     where l.person_id = s.person_id and l.topic_id = g.topic_id) as left_topic,
+             exists (select from do_not_write d
+                     where d.email_key = lower(btrim(s.address))) as do_not_write,
+             array(select f.standing from message f where f.id = s.thread_id
+                   union all
+                   select o.standing from message o
+                   where o.thread_id = s.thread_id and o.id <> s.id) as thread
+      from message s
+      join mailing g on g.id = s.mailing_id
+      join person p on p.id = s.person_id
+      where s.id = any(#{ids})
+      """)
+  List<Stay> stays(@Param("ids") Long[] ids);
+}
