@@ -7,6 +7,8 @@ import app.jemble.e2e.Find.Condition;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.testng.annotations.BeforeClass;
@@ -23,9 +25,41 @@ public class FindingTest extends BrowserTest {
 
   @BeforeClass(dependsOnMethods = "openBrowser")
   public void open() {
+    happenToday();
     signIn("orla");
     page.navigate(home + "/people");
     assertThat(filter()).isVisible();
+  }
+
+  /** On whatever day the tests run: a quote of two contacts, a task, and a member last month. */
+  private void happenToday() {
+    sql.sql(
+            """
+            update quote set sent_on = :today, stage = 'open'
+            where id in (
+              select min(q.id) from quote q
+              join person p on p.id = q.person_id
+              where p.kind = 'contact'
+              group by p.id
+              order by p.id
+              limit 2)
+            """)
+        .param("today", today())
+        .update();
+    sql.sql(
+            """
+            update task set due_on = :today, done_at = null
+            where id = (select min(id) from task where person_id is not null)
+            """)
+        .param("today", today())
+        .update();
+    sql.sql(
+            """
+            update membership set joined_on = :day
+            where person_id = (select min(id) from person where kind = 'member')
+            """)
+        .param("day", today().minusMonths(1).withDayOfMonth(10))
+        .update();
   }
 
   @DataProvider
@@ -41,11 +75,16 @@ public class FindingTest extends BrowserTest {
     return page.getByRole(AriaRole.DIALOG);
   }
 
+  private LocalDate today() {
+    return LocalDate.ofInstant(clock.instant(), ZoneId.of("Europe/London"));
+  }
+
   private void assertFinds(Find find) {
     long expected =
         sql.sql(
                 "select count(*) from person p left join membership m on m.person_id = p.id where "
                     + find.where())
+            .param("today", today())
             .query(Long.class)
             .single();
     assertThat(expected).as(find.name()).isPositive();
@@ -286,8 +325,8 @@ public class FindingTest extends BrowserTest {
     done();
     long quotes =
         sql.sql(
-                "select count(*) from quote where sent_on >= date_trunc('week', "
-                    + "(current_timestamp at time zone 'Europe/London'))")
+                "select count(*) from quote where sent_on >= date_trunc('week', cast(:today as date))")
+            .param("today", today())
             .query(Long.class)
             .single();
     assertThat(page.getByText("take all " + quotes)).isVisible();
