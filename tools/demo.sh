@@ -89,7 +89,7 @@ stop_all() {
   local pid
   if [ -f "$pids" ]; then
     while read -r pid; do
-      if tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q 'jemble-\(server\|standins\)'; then
+      if tr '\0' ' ' 2>/dev/null <"/proc/$pid/cmdline" | grep -q 'jemble-\(server\|standins\)'; then
         kill "$pid" 2>/dev/null || true
         wait_for 25 gone "$pid" || kill -9 "$pid" 2>/dev/null || true
       fi

@@ -34,6 +34,8 @@
       onchange={() => onchange(toggled(values, choice.key))}>{choice.name}</Checkbox
     >
   {:else}
-    <p class="text-soft">{isMailing ? 'No mailing has gone out yet.' : 'Looking…'}</p>
+    <p class="text-soft">
+      {isMailing && mailings.isSuccess ? 'No mailing has gone out yet.' : 'Looking…'}
+    </p>
   {/each}
 </fieldset>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { pathOf, upload } from '$lib/template/pictures';
+  import Act from '$lib/ui/Act.svelte';
   import { notices } from '$lib/ui/notices.svelte';
 
   interface Props {
@@ -9,6 +10,7 @@
 
   let { logoKey = $bindable(), words = 'Logo' }: Props = $props();
   let busy = $state(false);
+  let chooser: HTMLInputElement;
 
   async function choose(input: HTMLInputElement) {
     const file = input.files?.[0];
@@ -34,11 +36,15 @@
     >
   {/if}
   <input
+    bind:this={chooser}
     type="file"
     accept="image/png,image/jpeg,image/gif"
-    aria-label={`${words}: choose a picture`}
-    class="min-w-0 flex-1 text-[0.9rem]"
+    aria-label={`${words}: choose a file`}
+    class="hidden"
     disabled={busy}
     onchange={(e) => choose(e.currentTarget)}
   />
+  <Act look="quiet" disabled={busy} onclick={() => chooser.click()}>
+    {busy ? 'Bringing it in…' : logoKey ? 'Choose another' : 'Choose a picture'}
+  </Act>
 </div>

@@ -56,7 +56,7 @@
   {#if editable}
     <CopyMenu disabled={busy || !mayCopy} {oncopy} />
     <Act look="main" onclick={onrelease} disabled={busy} shortcut="r">
-      Release {count(look?.ready ?? 0)}…
+      Release {look ? count(look.ready) : ''}…
     </Act>
   {/if}
 </div>

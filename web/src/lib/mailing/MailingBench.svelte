@@ -130,7 +130,8 @@
 >
   <WhoPane
     words={audienceWords(bench.parts, bench.picks.length, bench.leaveParts)}
-    total={look.data?.total ?? 0}
+    total={look.data?.total}
+    listed={asked.audience.isSuccess}
     ownWords={look.data?.ownWords ?? 0}
     list={asked.list}
     which={going.which}

@@ -11,7 +11,10 @@
     words: string;
     /** How many have words of their own. */
     ownWords: number;
-    total: number;
+    /** How many; not known before the first look. */
+    total: number | undefined;
+    /** Whether the list is what it is, and not only on its way. */
+    listed: boolean;
     list: AudiencePerson[];
     which: Which | null;
     current: Chosen | null;
@@ -32,6 +35,7 @@
     words,
     ownWords,
     total,
+    listed,
     list,
     which,
     current,
@@ -49,7 +53,7 @@
 </script>
 
 <Panel title="Who" class="max-lg:max-h-80">
-  {#snippet aside()}{people(total)}{/snippet}
+  {#snippet aside()}{total === undefined ? '' : people(total)}{/snippet}
   <div class="flex h-full flex-col">
     <div class="border-b border-line px-3.5 py-2">
       <p class="line-clamp-3 text-[0.87rem] text-soft" title={words}>{words}</p>
@@ -121,7 +125,7 @@
           {/if}
         </li>
       {:else}
-        <li class="px-3 py-2 text-soft">Nobody here.</li>
+        <li class="px-3 py-2 text-soft">{listed ? 'Nobody here.' : 'Looking at everyone …'}</li>
       {/each}
       <li {@attach whenSeen(onend)} class="h-px" aria-hidden="true"></li>
     </ul>

@@ -51,7 +51,7 @@
         <span class="font-semibold">{label(change.field)}</span>
         {#if change.before}<span class="text-soft line-through">{change.before}</span>{/if}
         {change.after || (change.before ? 'emptied' : '')}
-        <span class="flex flex-wrap gap-x-2 text-[0.87rem] text-soft">
+        <span class="flex flex-wrap items-baseline gap-x-2 text-[0.87rem] text-soft">
           {change.by}, {dayAndTime(change.at, session.zone)}
           {#if change.undone}
             <span>· taken back</span>
@@ -75,7 +75,10 @@
   bind:open={() => asked !== null, (open) => (asked = open ? asked : null)}
   title={`Take back “${asked?.words}”?`}
 >
-  <p>Everybody it changed is set back. What somebody has changed again since stays as it is.</p>
+  <p>
+    It is set back for everyone whom it changed. What somebody has changed again since stays as it
+    is.
+  </p>
   {#snippet actions()}
     <Act look="quiet" onclick={() => (asked = null)}>Not now</Act>
     <Act look="main" first onclick={() => asked && takeBack(asked)}>Take it back</Act>

@@ -52,10 +52,12 @@
 >
   {#if picked === 0}
     <span>
-      None picked. Tick some {many}, or
-      <button type="button" class="font-semibold underline" onclick={ontakeall}
-        >take all {count(matching)}</button
-      >.
+      {matching ? `None picked. Tick some ${many}, or` : 'None picked.'}
+      {#if matching}
+        <button type="button" class="font-semibold underline" onclick={ontakeall}
+          >take all {count(matching)}</button
+        >.
+      {/if}
     </span>
   {:else}
     <strong class="text-white">{count(picked)} picked</strong>

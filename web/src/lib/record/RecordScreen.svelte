@@ -160,7 +160,7 @@
 {@render sides?.()}
 {#if tally.error}
   <Trouble error={tally.error} onretry={() => tally.refetch()} />
-{:else}
+{:else if tally.isSuccess}
   <Tally label={`${title}, in parts`} {parts} chosen={search.part} onchoose={choosePart} />
 {/if}
 <!-- What scrolls must be reachable by key. -->

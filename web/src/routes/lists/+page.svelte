@@ -90,7 +90,9 @@
       {/if}
     </li>
   {:else}
-    <li class="px-3.5 py-3 text-soft">No list yet. Make one, then pick people and put them on.</li>
+    <li class="px-3.5 py-3 text-soft">
+      {lists.isSuccess ? 'No list yet. Make one, then pick people and put them on.' : 'Looking…'}
+    </li>
   {/each}
 </ul>
 {#if mayWrite}

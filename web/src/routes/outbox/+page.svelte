@@ -88,7 +88,11 @@
 
 <PageHead
   title="Outbox"
-  words={toLeave ? `${count(toLeave)} to leave.` : 'Nothing waits to leave.'}
+  words={!tally.isSuccess
+    ? ''
+    : toLeave
+      ? `${count(toLeave)} to leave.`
+      : 'Nothing waits to leave.'}
 >
   {#snippet actions()}
     <input

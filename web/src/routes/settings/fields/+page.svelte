@@ -86,7 +86,9 @@
     </li>
   {:else}
     <li class="px-3.5 py-3 text-soft">
-      None yet. A new field can at once be filtered, shown, imported, exported and merged.
+      {attributes.isSuccess
+        ? 'None yet. A new field can at once be filtered, shown, imported, exported and merged.'
+        : 'Looking…'}
     </li>
   {/each}
 </ul>

@@ -8,8 +8,8 @@ import java.time.ZoneOffset;
 
 /**
  * The machine's clock, moved on by hand: nothing in a test has to wait for an hour to come. With
- * {@code -Djemble.test.ahead=P30D} all tests run as on another day, such as one of a season with
- * holidays.
+ * {@code -Djemble.test.ahead=P30D} tests run as on another day, such as one of a season with
+ * holidays; all but the one whose processes have clocks of their own (KillTest).
  */
 public final class TestClock extends Clock {
 
