@@ -21,6 +21,12 @@ public class Shots extends BrowserTest {
     return 1500;
   }
 
+  /** Pictures are of the demo as it is. */
+  @Override
+  protected boolean isAnyDay() {
+    return false;
+  }
+
   @Test
   public void takeAll() {
     signIn("orla");
