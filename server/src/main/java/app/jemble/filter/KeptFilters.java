@@ -190,7 +190,10 @@ class KeptFilters implements RenamedList.Follower {
   @Override
   public void follow(RenamedList list) {
     for (KeptFilterMapper.Stored kept : mapper.aboutLists()) {
-      mapper.write(kept.id(), list.in(kept.filter(), json));
+      String renamed = list.in(kept.filter(), json);
+      if (!renamed.equals(kept.filter())) {
+        mapper.write(kept.id(), renamed);
+      }
     }
   }
 }

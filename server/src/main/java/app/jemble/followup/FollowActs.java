@@ -14,10 +14,10 @@ import app.jemble.core.response.Standing;
 import app.jemble.followup.FollowActMapper.Candidate;
 import app.jemble.followup.FollowActMapper.Standings;
 import app.jemble.followup.RuleDoing.Done;
-import app.jemble.mailing.Departures;
 import app.jemble.mailing.HouseMails;
 import app.jemble.mailing.Mailing;
 import app.jemble.mailing.MailingService;
+import app.jemble.mailing.MayLeave;
 import app.jemble.mailing.RuleMailings;
 import app.jemble.response.AwayPeople;
 import app.jemble.response.CountingService;
@@ -130,7 +130,7 @@ class FollowActs {
       return over;
     }
     List<Long> people = over.stream().map(Candidate::personId).distinct().toList();
-    Departures open = ruleMailings.departures(rule.sendsId(), people);
+    MayLeave open = ruleMailings.mayLeave(rule.sendsId(), people);
     return over.stream()
         .filter(c -> open.of(c.personId(), now).filter(at -> !at.isAfter(now)).isPresent())
         .toList();

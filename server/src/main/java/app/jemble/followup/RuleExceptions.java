@@ -72,7 +72,10 @@ class RuleExceptions implements LastLook, RenamedList.Follower {
   @Override
   public void follow(RenamedList list) {
     for (FollowRuleMapper.StoredExceptions stored : rules.aboutLists()) {
-      rules.except(stored.id(), list.in(stored.parts(), json));
+      String renamed = list.in(stored.parts(), json);
+      if (!renamed.equals(stored.parts())) {
+        rules.except(stored.id(), renamed);
+      }
     }
   }
 }

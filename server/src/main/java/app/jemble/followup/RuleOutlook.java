@@ -6,8 +6,8 @@ import app.jemble.core.followup.WorkingDays;
 import app.jemble.core.response.Standing;
 import app.jemble.followup.FollowRuleMapper.Decided;
 import app.jemble.followup.FollowRuleMapper.ThreadRow;
-import app.jemble.mailing.Departures;
 import app.jemble.mailing.Mailing;
+import app.jemble.mailing.MayLeave;
 import app.jemble.mailing.Outlook;
 import app.jemble.mailing.RuleMailings;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -133,7 +133,7 @@ class RuleOutlook {
 
   /** When it is done for each: the wait is over, and what is sent may leave. */
   private List<Step> done(FollowRule rule, List<Step> steps, WorkingDays days) {
-    Departures open = open(rule, steps.stream().map(Step::personId).distinct().toList());
+    MayLeave open = open(rule, steps.stream().map(Step::personId).distinct().toList());
     return steps.stream()
         .map(
             s -> {
@@ -145,14 +145,14 @@ class RuleOutlook {
   }
 
   /** Null when nothing is sent: that is done at any hour. */
-  private Departures open(FollowRule rule, List<Long> people) {
-    return rule.sendsId() == null ? null : ruleMailings.departures(rule.sendsId(), people);
+  private MayLeave open(FollowRule rule, List<Long> people) {
+    return rule.sendsId() == null ? null : ruleMailings.mayLeave(rule.sendsId(), people);
   }
 
   /** When what is due to all of them at once is done for each. */
   private Stream<Instant> leaving(FollowRule rule, List<Long> people, Instant due) {
-    Departures open = open(rule, people);
-    return open == null ? Stream.of(due) : people.stream().map(p -> open.of(p, due).orElse(due));
+    MayLeave open = open(rule, people);
+    return open == null ? Stream.of(due) : open.ofAll(people, due).stream();
   }
 
   /** From what was done for them the next wait counts. */

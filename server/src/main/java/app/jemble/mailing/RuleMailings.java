@@ -128,7 +128,7 @@ public class RuleMailings {
   }
 
   /** When what is due to these people may leave; before the release by the plan it will have. */
-  public Departures departures(long id, List<Long> people) {
+  public MayLeave mayLeave(long id, List<Long> people) {
     Mailing mailing = mailings.find(id);
     SendPlan plan =
         plans.of(mailing.hasBeenReleased() ? mailing : mailings.find(mailing.followsId()));
@@ -141,7 +141,7 @@ public class RuleMailings {
           .timeZones(people)
           .forEach((person, zone) -> zones.put(person, Clocks.zone(zone, house)));
     }
-    return new Departures(open, house, zones);
+    return new MayLeave(open, house, zones);
   }
 
   /** Whether people can be written to; who is gone is not among them. */

@@ -180,11 +180,11 @@ interface ResponseMapper {
       @Param("detail") String detail,
       @Param("mailId") Long mailId);
 
-  /** Which links of a message a person seems to have followed, since an instant. */
+  /** Which links of a message were followed since an instant, by whomever. */
   @Select(
       """
       select distinct detail from response
-      where message_id = #{id} and kind = 'CLICKED' and at >= #{since}
+      where message_id = #{id} and kind in ('CLICKED', 'MACHINE_CLICKED') and at >= #{since}
       """)
   List<String> followed(@Param("id") long id, @Param("since") Instant since);
 

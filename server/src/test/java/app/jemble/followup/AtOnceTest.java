@@ -76,6 +76,7 @@ public class AtOnceTest extends RulesTrial {
     for (int each = 0; each < 3; each++) {
       arrivals.clicked(messageValue(mailing, scanned, "token"), each);
     }
+    application.getBean(FollowActs.class).atOnce(rules(mailing).get(0).get("id").asLong());
     assertThat(people(mailing, rules(mailing).get(0), "DONE")).as("before it is known").isEmpty();
     clock.advance(SETTLED);
     Eventually.holds(

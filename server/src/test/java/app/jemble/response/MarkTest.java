@@ -99,6 +99,15 @@ public class MarkTest extends ServerTest {
     assertThat(messageOf(token)).containsEntry("standing", "MACHINE_OPENED");
     assertThat(messageOf(token)).containsEntry("opened", false).containsEntry("clicked", false);
 
+    // One that begins while the message is being delivered, and ends a moment later.
+    String across = send("across@mark.test", "<p>" + link("a") + link("b") + link("c") + "</p>");
+    clock.advance(Duration.ofSeconds(2));
+    ask("GET", "/l/" + across + "/0", READER);
+    clock.advance(Duration.ofSeconds(4));
+    ask("GET", "/l/" + across + "/1", READER);
+    ask("GET", "/l/" + across + "/2", READER);
+    assertThat(kinds(across)).containsOnly("MACHINE_CLICKED");
+
     // A reader who takes their time, or comes back, is a reader.
     clock.advance(Duration.ofMinutes(1));
     ask("GET", "/l/" + token + "/0", READER);
