@@ -102,7 +102,7 @@ public final class Api {
     try {
       HttpResponse<String> raw = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
       String type = raw.headers().firstValue("Content-Type").orElse("");
-      boolean isJson = type.contains("json") && !raw.body().isEmpty();
+      boolean isJson = type.contains("json") && !type.contains("ndjson") && !raw.body().isEmpty();
       JsonNode json = isJson ? JSON.readTree(raw.body()) : JSON.missingNode();
       return new Answer(raw.statusCode(), json, raw);
     } catch (IOException e) {

@@ -6,6 +6,7 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaMethodCall;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.lang.ArchCondition;
@@ -73,6 +74,41 @@ public class ArchitectureTest {
         .dependOnClassesThat()
         .resideInAnyPackage("app.jemble.mailing..", "app.jemble.people..", "app.jemble.response..")
         .check(server);
+  }
+
+  /** Statements are constants of a mapper or made by {@code Sql}; the compiler holds the rest. */
+  @Test
+  public void noStatementIsPutTogetherButAsSql() {
+    noClasses()
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("org.apache.ibatis.scripting.xmltags..", "ognl..")
+        .orShould()
+        .dependOnClassesThat()
+        .haveNameMatching("org\\.apache\\.ibatis\\.annotations\\.\\w+Provider")
+        .orShould()
+        .dependOnClassesThat()
+        .haveFullyQualifiedName("org.springframework.jdbc.core.JdbcTemplate")
+        .check(server);
+    noClasses()
+        .that()
+        .resideOutsideOfPackages("app.jemble.storage..", "app.jemble.demo..")
+        .should()
+        .callMethodWhere(isAStatement())
+        .orShould()
+        .dependOnClassesThat()
+        .haveFullyQualifiedName("org.springframework.jdbc.core.simple.JdbcClient")
+        .check(server);
+  }
+
+  private static DescribedPredicate<JavaMethodCall> isAStatement() {
+    return DescribedPredicate.describe(
+        "hands a text to the database",
+        call ->
+            call.getTargetOwner().isAssignableTo(java.sql.Connection.class)
+                    && call.getName().startsWith("prepare")
+                || call.getTargetOwner().isAssignableTo(java.sql.Statement.class)
+                    && call.getName().startsWith("execute"));
   }
 
   @Test

@@ -37,6 +37,7 @@ class AttributeController {
     this.accounts = accounts;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   List<AttributeBody> all() {
     return workspace.attributes().stream()
@@ -51,6 +52,7 @@ class AttributeController {
         .toList();
   }
 
+  @Needs(Right.ADMINISTER)
   @PostMapping
   AttributeAdded add(@RequestBody AttributeDraft draft) {
     administratorsOnly();
@@ -58,12 +60,14 @@ class AttributeController {
         attributes.add(draft.label(), draft.type(), draft.choices(), draft.required()));
   }
 
+  @Needs(Right.ADMINISTER)
   @PutMapping("/{name}")
   void change(@PathVariable String name, @RequestBody AttributeDraft draft) {
     administratorsOnly();
     attributes.change(name, draft.label(), draft.choices(), draft.required());
   }
 
+  @Needs(Right.ADMINISTER)
   @DeleteMapping("/{name}")
   void remove(@PathVariable String name) {
     administratorsOnly();

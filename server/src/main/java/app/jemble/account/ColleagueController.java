@@ -20,6 +20,7 @@ class ColleagueController {
     this.accounts = accounts;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   List<ColleagueName> all() {
     return accounts.all().stream()
@@ -28,11 +29,13 @@ class ColleagueController {
   }
 
   /** What the colleague who asks says of themselves. */
+  @Needs(Right.LOOK)
   @GetMapping("/me")
   AccountService.Self self() {
     return accounts.self();
   }
 
+  @Needs(Right.WRITE)
   @PutMapping("/me")
   AccountService.Self describe(@RequestBody AccountService.Self self) {
     return accounts.describe(self);

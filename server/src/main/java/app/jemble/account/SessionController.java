@@ -80,6 +80,7 @@ class SessionController {
     this.clock = clock;
   }
 
+  @Needs(Right.NONE)
   @GetMapping
   Session session(
       @Parameter(hidden = true) CsrfToken token,
@@ -97,6 +98,7 @@ class SessionController {
         settings.clock().speed());
   }
 
+  @Needs(Right.NONE)
   @PostMapping
   Colleague signIn(
       @RequestBody SignIn given, HttpServletRequest request, HttpServletResponse response) {
@@ -116,6 +118,7 @@ class SessionController {
     return colleague(accounts.findByLogin(who.getName()));
   }
 
+  @Needs(Right.NONE)
   @DeleteMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void signOut(HttpServletRequest request) {

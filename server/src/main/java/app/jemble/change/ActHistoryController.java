@@ -1,5 +1,7 @@
 package app.jemble.change;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -16,6 +18,7 @@ class ActHistoryController {
     this.changes = changes;
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/{id}/undo")
   ChangeService.Undone undo(@PathVariable long id) {
     return changes.undo(id);

@@ -1,15 +1,16 @@
 package app.jemble.change;
 
+import app.jemble.storage.Sql;
+import app.jemble.storage.SqlLanguage;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Lang;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.SelectProvider;
 import org.apache.ibatis.annotations.Update;
-import org.apache.ibatis.annotations.UpdateProvider;
 
 @Mapper
 interface ChangeMapper {
@@ -44,23 +45,8 @@ interface ChangeMapper {
   @Update("update change_batch set words = #{words} where id = #{id}")
   int name(@Param("id") long id, @Param("words") String words);
 
-  @SelectProvider(type = ChangeSql.class, method = "setField", affectData = true)
-  long setField(ChangeSql.SetField act);
-
   @Select("select count(*) from person where id = any(#{people}) and asked_not")
   long askedNot(@Param("people") Long[] people);
-
-  @SelectProvider(type = ChangeSql.class, method = "setTag", affectData = true)
-  long setTag(ChangeSql.SetTag act);
-
-  @SelectProvider(type = ChangeSql.class, method = "setEach", affectData = true)
-  long setEach(ChangeSql.SetEach act);
-
-  @SelectProvider(type = ChangeSql.class, method = "differing")
-  List<Long> differing(ChangeSql.SetEach act);
-
-  @SelectProvider(type = ChangeSql.class, method = "addEach", affectData = true)
-  List<Long> addEach(ChangeSql.AddEach act);
 
   @Insert(
       """
@@ -70,8 +56,22 @@ interface ChangeMapper {
       """)
   int addOrganisations(@Param("names") List<String> names);
 
-  @UpdateProvider(type = ChangeSql.class, method = "setBack")
-  int setBack(ChangeSql.SetBack undo);
+  /** Carries out what {@link ChangeSql} says; answers how many changed. */
+  @Lang(SqlLanguage.class)
+  @Select(value = SqlLanguage.GIVEN, affectData = true)
+  long change(Sql act);
+
+  @Lang(SqlLanguage.class)
+  @Select(value = SqlLanguage.GIVEN, affectData = true)
+  List<Long> add(Sql act);
+
+  @Lang(SqlLanguage.class)
+  @Select(SqlLanguage.GIVEN)
+  List<Long> differing(Sql question);
+
+  @Lang(SqlLanguage.class)
+  @Update(SqlLanguage.GIVEN)
+  int setBack(Sql undo);
 
   /** Something done to people that is not one of their fields, such as being put on a list. */
   @Insert(

@@ -128,9 +128,8 @@ public class ChangeService {
     try {
       long changed =
           begun
-              + mapper.setField(
-                  new ChangeSql.SetField(
-                      batch, field, json.write(value), people.toArray(Long[]::new)));
+              + mapper.change(
+                  ChangeSql.setField(batch, field, json.write(value), people.toArray(Long[]::new)));
       if (field.name().equals("email")) {
         judgeAddresses(batch);
       }
@@ -167,7 +166,7 @@ public class ChangeService {
    */
   public long setEach(long batch, Field field, List<Long> people, List<String> values) {
     long changed =
-        mapper.setEach(new ChangeSql.SetEach(batch, field, people.toArray(Long[]::new), values));
+        mapper.change(ChangeSql.setEach(batch, field, people.toArray(Long[]::new), values));
     if (field.name().equals("email")) {
       judgeAddresses(batch);
     }
@@ -176,7 +175,7 @@ public class ChangeService {
 
   /** Whose value {@link #setEach} would change. */
   public List<Long> differing(Field field, List<Long> people, List<String> values) {
-    return mapper.differing(new ChangeSql.SetEach(0, field, people.toArray(Long[]::new), values));
+    return mapper.differing(ChangeSql.differing(field, people.toArray(Long[]::new), values));
   }
 
   /** Begins memberships for those of the people who have none; answers how many. */
@@ -193,7 +192,7 @@ public class ChangeService {
    * @param values of each, a JSON object by field name with values as {@link FieldJson} writes them
    */
   public List<Long> addEach(long batch, List<Field> fields, List<String> values) {
-    return mapper.addEach(new ChangeSql.AddEach(batch, fields, values, clock.instant(), today()));
+    return mapper.add(ChangeSql.addEach(batch, fields, values, clock.instant(), today()));
   }
 
   /** Sees to it that organisations of these names exist. */
@@ -207,7 +206,7 @@ public class ChangeService {
 
   /** Adds a tag to many people, or takes it from them; answers how many changed. */
   public long setTag(long batch, String tag, boolean add, List<Long> people) {
-    return mapper.setTag(new ChangeSql.SetTag(batch, tag, add, people.toArray(Long[]::new)));
+    return mapper.change(ChangeSql.setTag(batch, tag, add, people.toArray(Long[]::new)));
   }
 
   /** Notes what was done to people besides their fields; values are JSON. */
@@ -261,7 +260,7 @@ public class ChangeService {
   }
 
   private void setBack(long batch, String field) {
-    mapper.setBack(new ChangeSql.SetBack(batch, field));
+    mapper.setBack(ChangeSql.setBack(batch, field));
   }
 
   private Undoing own(String field) {

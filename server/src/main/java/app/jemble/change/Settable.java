@@ -1,7 +1,11 @@
 package app.jemble.change;
 
 import app.jemble.core.record.Field;
+import app.jemble.storage.Sql;
+import com.google.errorprone.annotations.CompileTimeConstant;
+import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 
 /**
  * Where a field that can be set stands in the tables, read and written as JSON: texts, days and
@@ -11,31 +15,39 @@ import java.util.Map;
  * @param field its name
  * @param table the table it stands in
  * @param read its value as jsonb, over {@code person p left join membership m}
- * @param write the assignment of a jsonb value, which stands for every {@code %s}
+ * @param written the columns that hold it
  */
-record Settable(String field, Table table, String read, String write) {
+record Settable(String field, Table table, Sql read, List<Written> written) {
 
   /** The tables of a person's own fields. */
   enum Table {
-    PERSON("person", "id"),
-    MEMBERSHIP("membership", "person_id");
+    PERSON(Sql.of("person"), Sql.of("id")),
+    MEMBERSHIP(Sql.of("membership"), Sql.of("person_id"));
 
-    private final String table;
-    private final String key;
+    private final Sql table;
+    private final Sql key;
 
-    Table(String table, String key) {
+    Table(Sql table, Sql key) {
       this.table = table;
       this.key = key;
     }
 
-    String table() {
+    Sql table() {
       return table;
     }
 
-    String key() {
+    Sql key() {
       return key;
     }
   }
+
+  /**
+   * A column that is written.
+   *
+   * @param column its name
+   * @param value what it becomes, out of a jsonb value
+   */
+  record Written(Sql column, UnaryOperator<Sql> value) {}
 
   private static final Map<String, Settable> KNOWN =
       Map.ofEntries(
@@ -49,76 +61,63 @@ record Settable(String field, Table table, String read, String write) {
           text("stage", "stage"),
           text("source", "source"),
           text("time_zone", "time_zone"),
-          entry(
-              "language",
-              Table.PERSON,
-              "to_jsonb(p.language)",
-              "language = coalesce(%s #>> '{}', 'en-GB')"),
+          person("language", "language", json -> Sql.of("coalesce(%s #>> '{}', 'en-GB')", json)),
           text("address.street", "address_street"),
           text("address.postcode", "address_postcode"),
           text("address.place", "address_place"),
           text("address.country", "address_country"),
-          entry("birthday", Table.PERSON, "to_jsonb(p.birthday)", "birthday = (%s #>> '{}')::date"),
-          entry(
-              "last_visit",
-              Table.PERSON,
-              instant("p.last_visit_at"),
-              "last_visit_at = (%s #>> '{}')::timestamptz"),
-          entry(
-              "archived",
-              Table.PERSON,
-              instant("p.archived_at"),
-              "archived_at = (%s #>> '{}')::timestamptz"),
+          person("birthday", "birthday", json -> Sql.of("(%s #>> '{}')::date", json)),
+          instant("last_visit", "last_visit_at"),
+          instant("archived", "archived_at"),
           flag("asked_not"),
           flag("app_installed"),
           entry(
               "tags",
               Table.PERSON,
-              "case when p.tags <> '{}' then to_jsonb(p.tags) end",
-              "tags = array(select jsonb_array_elements_text(coalesce(nullif(%s, 'null'), '[]')))"),
+              Sql.of("case when p.tags <> '{}' then to_jsonb(p.tags) end"),
+              new Written(
+                  Sql.of("tags"),
+                  json ->
+                      Sql.of(
+                          "array(select jsonb_array_elements_text(coalesce(nullif(%s, 'null'), '[]')))",
+                          json))),
           entry(
               "owner",
               Table.PERSON,
-              "(select to_jsonb(w.login) from account w where w.id = p.owner_id)",
-              "owner_id = (select w.id from account w where w.login = %s #>> '{}')"),
-          entry(
-              "introduced_by",
-              Table.PERSON,
-              "to_jsonb(p.introduced_by)",
-              "introduced_by = (%s #>> '{}')::bigint"),
-          entry(
-              "merged_into",
-              Table.PERSON,
-              "to_jsonb(p.merged_into)",
-              "merged_into = (%s #>> '{}')::bigint"),
+              Sql.of("(select to_jsonb(w.login) from account w where w.id = p.owner_id)"),
+              new Written(
+                  Sql.of("owner_id"),
+                  json ->
+                      Sql.of("(select w.id from account w where w.login = %s #>> '{}')", json))),
+          number("introduced_by"),
+          number("merged_into"),
           entry(
               "organisation.name",
               Table.PERSON,
-              "(select to_jsonb(o.name) from organisation o where o.id = p.organisation_id)",
-              "organisation_id = (select o.id from organisation o where o.name = %s #>> '{}'"
-                  + " order by o.id limit 1)"),
-          entry("plan", Table.MEMBERSHIP, "to_jsonb(m.plan)", "plan = %s #>> '{}'"),
-          entry("status", Table.MEMBERSHIP, "to_jsonb(m.status)", "status = %s #>> '{}'"),
-          entry(
-              "joined_on",
-              Table.MEMBERSHIP,
-              "to_jsonb(m.joined_on)",
-              "joined_on = (%s #>> '{}')::date"),
-          entry(
-              "renews_on",
-              Table.MEMBERSHIP,
-              "to_jsonb(m.renews_on)",
-              "renews_on = (%s #>> '{}')::date"),
+              Sql.of(
+                  "(select to_jsonb(o.name) from organisation o where o.id = p.organisation_id)"),
+              new Written(
+                  Sql.of("organisation_id"),
+                  json ->
+                      Sql.of(
+                          "(select o.id from organisation o where o.name = %s #>> '{}' order by o.id limit 1)",
+                          json))),
+          membership("plan", "plan", json -> Sql.of("%s #>> '{}'", json)),
+          membership("status", "status", json -> Sql.of("%s #>> '{}'", json)),
+          membership("joined_on", "joined_on", json -> Sql.of("(%s #>> '{}')::date", json)),
+          membership("renews_on", "renews_on", json -> Sql.of("(%s #>> '{}')::date", json)),
           entry(
               "dues_owed",
               Table.MEMBERSHIP,
-              "to_jsonb(m.dues_owed || ' ' || m.currency)",
-              "dues_owed = split_part(%1$s #>> '{}', ' ', 1)::numeric,"
-                  + " currency = split_part(%1$s #>> '{}', ' ', 2)"));
+              Sql.of("to_jsonb(m.dues_owed || ' ' || m.currency)"),
+              new Written(
+                  Sql.of("dues_owed"),
+                  json -> Sql.of("split_part(%s #>> '{}', ' ', 1)::numeric", json)),
+              new Written(
+                  Sql.of("currency"), json -> Sql.of("split_part(%s #>> '{}', ' ', 2)", json))));
 
   static Settable of(Field field) {
-    Settable known = KNOWN.get(field.name());
-    return known == null ? attribute(field) : known;
+    return named(field.name());
   }
 
   /** By the name that stands in the history; an attribute may have been taken away since. */
@@ -127,23 +126,21 @@ record Settable(String field, Table table, String read, String write) {
     return known == null ? attribute(field) : known;
   }
 
-  private static Settable attribute(Field field) {
-    return attribute(field.name());
-  }
-
   private static Settable attribute(String name) {
-    if (!name.matches("[a-z][a-z0-9_]*")) {
-      throw new IllegalArgumentException("no attribute is named " + name);
-    }
+    Sql key = Sql.of("%s::text", Sql.param(name));
     return new Settable(
         name,
         Table.PERSON,
-        "p.attributes -> '" + name + "'",
-        "attributes = case when %1$s is null or %1$s = 'null' then attributes - '"
-            + name
-            + "' else attributes || jsonb_build_object('"
-            + name
-            + "', %1$s) end");
+        Sql.of("p.attributes -> %s", key),
+        List.of(
+            new Written(
+                Sql.of("attributes"),
+                json ->
+                    Sql.of(
+                        """
+                        case when %1$s is null or %1$s = 'null' then attributes - %2$s
+                             else attributes || jsonb_build_object(%2$s, %1$s) end""",
+                        json, key))));
   }
 
   /** Whether it stands among the attributes that the workspace added. */
@@ -151,31 +148,51 @@ record Settable(String field, Table table, String read, String write) {
     return !KNOWN.containsKey(field);
   }
 
-  /** The assignment of a value. */
-  String assign(String value) {
-    return write.contains("%1$s") ? write.formatted(value) : write.replace("%s", value);
+  /** The assignment of a jsonb value. */
+  Sql assign(Sql json) {
+    return Sql.join(
+        ", ",
+        written.stream().map(w -> Sql.of("%s = %s", w.column(), w.value().apply(json))).toList());
   }
 
   private static Map.Entry<String, Settable> entry(
-      String field, Table table, String read, String write) {
-    return Map.entry(field, new Settable(field, table, read, write));
+      String field, Table table, Sql read, Written... written) {
+    return Map.entry(field, new Settable(field, table, read, List.of(written)));
   }
 
-  private static Map.Entry<String, Settable> text(String field, String column) {
-    return entry(field, Table.PERSON, "to_jsonb(p." + column + ")", column + " = %s #>> '{}'");
+  private static Map.Entry<String, Settable> person(
+      String field, @CompileTimeConstant String column, UnaryOperator<Sql> value) {
+    Sql at = Sql.of(column);
+    return entry(field, Table.PERSON, Sql.of("to_jsonb(p.%s)", at), new Written(at, value));
   }
 
-  private static Map.Entry<String, Settable> flag(String column) {
+  private static Map.Entry<String, Settable> membership(
+      String field, @CompileTimeConstant String column, UnaryOperator<Sql> value) {
+    Sql at = Sql.of(column);
+    return entry(field, Table.MEMBERSHIP, Sql.of("to_jsonb(m.%s)", at), new Written(at, value));
+  }
+
+  private static Map.Entry<String, Settable> text(
+      String field, @CompileTimeConstant String column) {
+    return person(field, column, json -> Sql.of("%s #>> '{}'", json));
+  }
+
+  private static Map.Entry<String, Settable> number(@CompileTimeConstant String column) {
+    return person(column, column, json -> Sql.of("(%s #>> '{}')::bigint", json));
+  }
+
+  private static Map.Entry<String, Settable> flag(@CompileTimeConstant String column) {
+    return person(column, column, json -> Sql.of("coalesce((%s #>> '{}')::boolean, false)", json));
+  }
+
+  private static Map.Entry<String, Settable> instant(
+      String field, @CompileTimeConstant String column) {
+    Sql at = Sql.of(column);
     return entry(
-        column,
+        field,
         Table.PERSON,
-        "to_jsonb(p." + column + ")",
-        column + " = coalesce((%s #>> '{}')::boolean, false)");
-  }
-
-  private static String instant(String column) {
-    return "to_jsonb(to_char("
-        + column
-        + " at time zone 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS.US\"Z\"'))";
+        Sql.of(
+            "to_jsonb(to_char(p.%s at time zone 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS.US\"Z\"'))", at),
+        new Written(at, json -> Sql.of("(%s #>> '{}')::timestamptz", json)));
   }
 }

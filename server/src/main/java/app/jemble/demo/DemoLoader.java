@@ -191,8 +191,8 @@ class DemoLoader implements ApplicationRunner {
       sql.sql(
               """
               insert into template (name, label, starts_from, subject, body, topic_id,
-                                    letterhead_id, changed_at, changed_by)
-              select ?, ?, ?, ?, ?, c.id, (select min(id) from letterhead), ?, a.id
+                                    letterhead_id, made_by, changed_at, changed_by)
+              select ?, ?, ?, ?, ?, c.id, (select min(id) from letterhead), a.id, ?, a.id
               from topic c, account a
               where c.name = ? and a.login = 'orla'
               """)

@@ -183,24 +183,9 @@ class DemoMailings {
     try (CopyIn copy =
         new CopyIn(
             connection,
-            "message",
-            "id",
-            "mailing_id",
-            "person_id",
-            "address",
-            "recipient",
-            "token",
-            "state",
-            "frozen",
-            "due_at",
-            "tries",
-            "first_try_at",
-            "sent_at",
-            "subject",
-            "links",
-            "standing",
-            "copies_id",
-            "copy_place")) {
+            "message (id, mailing_id, person_id, address, recipient, token, state, frozen, "
+                + "due_at, tries, first_try_at, sent_at, subject, links, standing, copies_id, "
+                + "copy_place)")) {
       for (int i = 0; i < messages.size(); i++) {
         Message m = messages.get(i);
         copy.row(
@@ -227,7 +212,7 @@ class DemoMailings {
 
   /** Each by itself, under its message's number. */
   private void writeCopies(Connection connection, List<Message> messages) throws SQLException {
-    try (CopyIn copy = new CopyIn(connection, "sent_copies", "id", "mimes", "ends")) {
+    try (CopyIn copy = new CopyIn(connection, "sent_copies (id, mimes, ends)")) {
       for (Message m : messages) {
         byte[] octets = handover.write(m.mail());
         copy.row(m.id(), octets, List.of(octets.length));
@@ -239,15 +224,7 @@ class DemoMailings {
       Connection connection, List<Message> messages, List<List<Answer>> answers)
       throws SQLException {
     try (CopyIn copy =
-        new CopyIn(
-            connection,
-            "response",
-            "message_id",
-            "mailing_id",
-            "person_id",
-            "kind",
-            "at",
-            "detail")) {
+        new CopyIn(connection, "response (message_id, mailing_id, person_id, kind, at, detail)")) {
       for (int i = 0; i < messages.size(); i++) {
         Message m = messages.get(i);
         for (Answer answer : answers.get(i)) {

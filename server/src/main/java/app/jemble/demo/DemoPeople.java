@@ -47,32 +47,10 @@ final class DemoPeople {
     try (CopyIn people =
         new CopyIn(
             connection,
-            "person",
-            "id",
-            "kind",
-            "honorific",
-            "first_name",
-            "last_name",
-            "email",
-            "email_valid",
-            "phone",
-            "number",
-            "language",
-            "time_zone",
-            "birthday",
-            "address_street",
-            "address_postcode",
-            "address_place",
-            "owner_id",
-            "organisation_id",
-            "introduced_by",
-            "tags",
-            "source",
-            "stage",
-            "last_visit_at",
-            "created_at",
-            "asked_not",
-            "attributes")) {
+            "person (id, kind, honorific, first_name, last_name, email, email_valid, phone, "
+                + "number, language, time_zone, birthday, address_street, address_postcode, "
+                + "address_place, owner_id, organisation_id, introduced_by, tags, source, stage, "
+                + "last_visit_at, created_at, asked_not, attributes)")) {
       for (long id = 1; id <= count; id++) {
         person(people, id, owners, organisations);
       }
@@ -80,14 +58,7 @@ final class DemoPeople {
     try (CopyIn memberships =
         new CopyIn(
             connection,
-            "membership",
-            "person_id",
-            "plan",
-            "status",
-            "joined_on",
-            "renews_on",
-            "dues_owed",
-            "currency")) {
+            "membership (person_id, plan, status, joined_on, renews_on, dues_owed, currency)")) {
       for (long member : members) {
         membership(memberships, member);
       }

@@ -1,6 +1,8 @@
 package app.jemble.desk;
 
 import app.jemble.account.AccountService;
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
@@ -88,6 +90,7 @@ class DeskController {
     this.clock = clock;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   Desk desk() {
     long me = accounts.current().id();
@@ -100,6 +103,7 @@ class DeskController {
         mapper.due(me, today()));
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/counts")
   Counts counts() {
     return mapper.counts(clock.instant().minus(LATELY), accounts.current().id(), today());

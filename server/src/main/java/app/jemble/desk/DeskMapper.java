@@ -15,7 +15,10 @@ interface DeskMapper {
       select (select count(*) from mailing g
               where state = 'draft' and not by_rule and (not g.private or g.sender_id = #{me})) as drafts,
              (select count(*) from message where state in ('waiting', 'deferred')) as to_leave,
-             (select count(*) from response where kind = 'REPLIED' and at > #{lately}) as replies,
+             (select count(*) from response r
+              join mailing g on g.id = r.mailing_id
+              where r.kind = 'REPLIED' and r.at > #{lately}
+                and (not g.private or g.sender_id = #{me})) as replies,
              (select count(*) from task
               where owner_id = #{me} and done_at is null and due_on <= #{today}) as tasks
       """)

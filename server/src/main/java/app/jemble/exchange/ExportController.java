@@ -1,6 +1,8 @@
 package app.jemble.exchange;
 
 import app.jemble.account.AccountService;
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.change.ChangeService;
 import app.jemble.core.filter.AsOf;
 import app.jemble.core.record.Field;
@@ -74,6 +76,7 @@ class ExportController {
     this.asked = asked;
   }
 
+  @Needs(Right.WRITE)
   @PostMapping
   ResponseEntity<StreamingResponseBody> export(@RequestBody ExportWish wish) {
     if (!accounts.current().role().mayExport()) {

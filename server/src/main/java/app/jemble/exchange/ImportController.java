@@ -1,5 +1,7 @@
 package app.jemble.exchange;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.workspace.Problem;
 import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -93,6 +95,7 @@ class ImportController {
   }
 
   /** The file is the body of the request, as it is on the disk or was pasted. */
+  @Needs(Right.WRITE)
   @PostMapping(consumes = "application/octet-stream")
   ImportBegun begin(@RequestParam String name, HttpServletRequest request) throws IOException {
     String words = name.isBlank() ? "pasted rows" : name.strip();
@@ -101,6 +104,7 @@ class ImportController {
   }
 
   /** Where it stands; {@code outcome} narrows the preview to rows of one outcome. */
+  @Needs(Right.WRITE)
   @GetMapping("/{id}")
   ImportState state(@PathVariable long id, @RequestParam(required = false) String outcome) {
     ImportRun run = imports.find(id);
@@ -183,17 +187,20 @@ class ImportController {
   }
 
   /** Begins the dry run with these choices. */
+  @Needs(Right.WRITE)
   @PutMapping("/{id}")
   void check(@PathVariable long id, @RequestBody ImportChoices choices) {
     imports.check(id, choices);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/{id}/run")
   void run(@PathVariable long id) {
     imports.run(id);
   }
 
   /** The rows that cannot be taken, with their numbers and reasons, as CSV. */
+  @Needs(Right.WRITE)
   @GetMapping(path = "/{id}/bad.csv", produces = "text/csv")
   ResponseEntity<StreamingResponseBody> bad(@PathVariable long id) {
     ImportRun run = imports.find(id);

@@ -1,5 +1,8 @@
 package app.jemble.filter;
 
+import app.jemble.storage.Sql;
+import com.google.errorprone.annotations.CompileTimeConstant;
+
 /**
  * Where a field stands in the tables.
  *
@@ -8,26 +11,34 @@ package app.jemble.filter;
  * @param shown what a list shows of it, as text; null when that is the value itself
  * @param folded the value without case and accents where it is stored so, or null
  */
-record Column(String value, String join, String shown, String folded) {
+record Column(Sql value, String join, Sql shown, Sql folded) {
 
-  static Column of(String value) {
+  static Column of(@CompileTimeConstant String value) {
+    return of(Sql.of(value));
+  }
+
+  static Column of(Sql value) {
     return new Column(value, "", null, null);
   }
 
-  static Column joined(String value, String join) {
-    return new Column(value, join, null, null);
+  static Column joined(@CompileTimeConstant String value, String join) {
+    return new Column(Sql.of(value), join, null, null);
   }
 
-  Column shownAs(String text) {
+  Column shownAs(@CompileTimeConstant String text) {
+    return shownAs(Sql.of(text));
+  }
+
+  Column shownAs(Sql text) {
     return new Column(value, join, text, folded);
   }
 
-  Column foldedAs(String text) {
-    return new Column(value, join, shown, text);
+  Column foldedAs(@CompileTimeConstant String text) {
+    return new Column(value, join, shown, Sql.of(text));
   }
 
   /** The value without case and accents. */
-  String fold() {
-    return folded == null ? "fold(" + value + ")" : folded;
+  Sql fold() {
+    return folded == null ? Sql.of("fold(%s)", value) : folded;
   }
 }

@@ -3,6 +3,7 @@ package app.jemble.filter;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.Related;
+import app.jemble.storage.Sql;
 import java.util.EnumMap;
 import java.util.Map;
 
@@ -50,7 +51,9 @@ final class Columns {
           Map.entry("list", Column.of(TagTable.LIST.array())),
           Map.entry("topic_left", Column.of(TagTable.TOPIC_LEFT.array())),
           Map.entry(
-              "last_heard", Column.of(lastHeard("at")).shownAs(lastHeard("kind || ' ' || r.at"))));
+              "last_heard",
+              Column.of(lastHeard(Sql.of("r.at")))
+                  .shownAs(lastHeard(Sql.of("r.kind || ' ' || r.at")))));
 
   private static final Map<Related, Map<String, Column>> RELATED = new EnumMap<>(Related.class);
 
@@ -113,29 +116,29 @@ final class Columns {
     if (column != null) {
       return column;
     }
-    // A field's name is letters, digits and underscores; Field sees to that.
-    String value = "(p.attributes ->> '" + field.name() + "')";
+    Sql value = Sql.of("(p.attributes ->> %s)", Sql.param(field.name()));
     return Column.of(
         switch (field.type()) {
-          case NUMBER, MONEY -> value + "::numeric";
-          case DAY -> value + "::date";
-          case INSTANT -> value + "::timestamptz";
-          case FLAG -> value + "::boolean";
+          case NUMBER, MONEY -> value.plus("::numeric");
+          case DAY -> value.plus("::date");
+          case INSTANT -> value.plus("::timestamptz");
+          case FLAG -> value.plus("::boolean");
           default -> value;
         });
   }
 
-  static String isEmpty(Field field, Column column) {
+  static Sql isEmpty(Field field, Column column) {
     return field.type() == FieldType.TAGS
-        ? "cardinality(" + column.value() + ") = 0"
-        : column.value() + " is null";
+        ? Sql.of("cardinality(%s) = 0", column.value())
+        : column.value().plus(" is null");
   }
 
-  private static String lastHeard(String what) {
-    return """
-        (select r.%s from response r
+  private static Sql lastHeard(Sql what) {
+    return Sql.of(
+        """
+        (select %s from response r
          where r.person_id = p.id and r.kind not in ('MACHINE_OPENED', 'MACHINE_CLICKED')
-         order by r.at desc limit 1)"""
-        .formatted(what);
+         order by r.at desc limit 1)""",
+        what);
   }
 }

@@ -1,5 +1,7 @@
 package app.jemble.filter;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.core.filter.Operator;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -56,6 +58,7 @@ class FieldController {
     this.workspace = workspace;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   Fields fields() {
     FieldCatalogue catalogue = workspace.fields();

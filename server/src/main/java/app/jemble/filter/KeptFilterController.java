@@ -1,5 +1,7 @@
 package app.jemble.filter;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -30,31 +32,37 @@ class KeptFilterController {
     this.kept = kept;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/filters")
   List<KeptFilters.Kept> all(@RequestParam String subject) {
     return kept.all(subject);
   }
 
+  @Needs(Right.LOOK)
   @PostMapping("/filters")
   KeptId keep(@RequestBody KeptFilters.KeptDraft draft) {
     return new KeptId(kept.keep(draft));
   }
 
+  @Needs(Right.LOOK)
   @PutMapping("/filters/{id}")
   void rename(@PathVariable long id, @RequestBody KeptName name) {
     kept.rename(id, name.name(), name.shared());
   }
 
+  @Needs(Right.LOOK)
   @DeleteMapping("/filters/{id}")
   void remove(@PathVariable long id) {
     kept.remove(id);
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/layouts/{subject}")
   OwnLayout layout(@PathVariable String subject) {
     return new OwnLayout(kept.layout(subject));
   }
 
+  @Needs(Right.LOOK)
   @PutMapping("/layouts/{subject}")
   void setLayout(@PathVariable String subject, @RequestBody KeptFilters.Layout layout) {
     kept.setLayout(subject, layout);

@@ -64,6 +64,10 @@ interface KeptFilterMapper {
       @Param("shared") boolean shared,
       @Param("owner") long owner);
 
+  /** Whether somebody shares it with all. */
+  @Select("select exists (select from kept_filter where id = #{id} and shared)")
+  boolean isShared(long id);
+
   /** A filter as it is stored. */
   record Stored(long id, String filter) {}
 

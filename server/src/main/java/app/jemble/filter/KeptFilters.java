@@ -114,9 +114,10 @@ class KeptFilters implements RenamedList.Follower {
 
   @Transactional
   void rename(long id, String name, boolean shared) {
+    Account me = accounts.current();
     try {
-      if (mapper.rename(id, name(name), shared, accounts.current().id()) == 0) {
-        throw notMine();
+      if (mapper.rename(id, name(name), shared && me.role().mayWrite(), me.id()) == 0) {
+        throw notMine(id);
       }
     } catch (DuplicateKeyException taken) {
       throw Problem.wrong("name", "You have already kept a filter named “" + name.strip() + "”.");
@@ -126,11 +127,14 @@ class KeptFilters implements RenamedList.Follower {
   @Transactional
   void remove(long id) {
     if (mapper.remove(id, accounts.current().id()) == 0) {
-      throw notMine();
+      throw notMine(id);
     }
   }
 
-  private static Problem notMine() {
+  private Problem notMine(long id) {
+    if (!mapper.isShared(id)) {
+      return Problem.notFound("There is no such filter any more.");
+    }
     return Problem.forbidden("Only who kept a filter can change it. Keep it under another name.");
   }
 

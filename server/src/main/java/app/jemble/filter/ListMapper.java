@@ -1,33 +1,37 @@
 package app.jemble.filter;
 
+import app.jemble.storage.Sql;
+import app.jemble.storage.SqlLanguage;
 import java.util.List;
+import org.apache.ibatis.annotations.Lang;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.SelectProvider;
 import org.apache.ibatis.cursor.Cursor;
 
+/** Reads what {@link ListSql} asks. */
 @Mapper
 interface ListMapper {
 
   /** How many records have one value. */
   record Part(String part, long records) {}
 
-  @SelectProvider(type = ListSql.class, method = "page")
-  List<ListRow> page(ListQuery query);
+  @Lang(SqlLanguage.class)
+  @Select(SqlLanguage.GIVEN)
+  List<ListRow> page(Sql question);
 
-  @SelectProvider(type = ListSql.class, method = "page")
+  @Lang(SqlLanguage.class)
+  @Select(SqlLanguage.GIVEN)
   @Options(fetchSize = 1000)
-  Cursor<ListRow> stream(ListQuery query);
+  Cursor<ListRow> stream(Sql question);
 
-  @SelectProvider(type = ListSql.class, method = "ids")
-  List<Long> ids(ListQuery query);
+  @Lang(SqlLanguage.class)
+  @Select(SqlLanguage.GIVEN)
+  List<Long> ids(Sql question);
 
-  @SelectProvider(type = ListSql.class, method = "peopleOf")
-  List<Long> peopleOf(ListQuery query);
-
-  @SelectProvider(type = ListSql.class, method = "tally")
-  List<Part> tally(ListQuery query);
+  @Lang(SqlLanguage.class)
+  @Select(SqlLanguage.GIVEN)
+  List<Part> tally(Sql question);
 
   @Select("select coalesce(max(id), 0) from person")
   long lastPerson();

@@ -1,15 +1,15 @@
 package app.jemble.filter;
 
+import app.jemble.core.filter.AsOf;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.Related;
-import java.time.LocalDate;
 import java.util.List;
 
 /**
  * A question about a list of people or of the records around them.
  *
  * @param kind the records of the list; null for people
- * @param sql the filter's condition
+ * @param filter the filter's condition
  * @param picks only these records, or null
  * @param leftOut without these records, or null
  * @param archived people who were put away, instead of the others
@@ -18,12 +18,12 @@ import java.util.List;
  * @param order what the list is sorted by
  * @param afterKey with afterId: only records that come after this one; null when it has no value
  * @param fromId with toId: only people whose id lies from here to before there, or null
- * @param today the workspace's day
+ * @param asOf when, and by whom, it is asked
  * @param limit at most so many
  */
-public record ListQuery(
+record ListQuery(
     Related kind,
-    FilterSql.Fragment sql,
+    FilterSql.Fragment filter,
     Long[] picks,
     Long[] leftOut,
     boolean archived,
@@ -34,13 +34,13 @@ public record ListQuery(
     Long afterId,
     Long fromId,
     Long toId,
-    LocalDate today,
+    AsOf asOf,
     int limit) {
 
-  static ListQuery of(Related kind, FilterSql.Fragment sql, LocalDate today) {
+  static ListQuery of(Related kind, FilterSql.Fragment filter, AsOf asOf) {
     return new ListQuery(
         kind,
-        sql,
+        filter,
         null,
         null,
         false,
@@ -51,14 +51,14 @@ public record ListQuery(
         null,
         null,
         null,
-        today,
+        asOf,
         0);
   }
 
   ListQuery of(String wantedReach, Long[] wanted, Long[] unwanted, boolean away) {
     return new ListQuery(
         kind,
-        sql,
+        filter,
         wanted,
         unwanted,
         away,
@@ -69,19 +69,19 @@ public record ListQuery(
         null,
         null,
         null,
-        today,
+        asOf,
         limit);
   }
 
   ListQuery page(List<Field> shown, ListSql.Order by, String key, Long id, int most) {
     return new ListQuery(
-        kind, sql, picks, leftOut, archived, reach, shown, by, key, id, null, null, today, most);
+        kind, filter, picks, leftOut, archived, reach, shown, by, key, id, null, null, asOf, most);
   }
 
   /** Only people with ids from here to before there. */
   ListQuery slice(long from, long to) {
     return new ListQuery(
-        kind, sql, picks, leftOut, archived, reach, cells, order, null, null, from, to, today,
+        kind, filter, picks, leftOut, archived, reach, cells, order, null, null, from, to, asOf,
         limit);
   }
 
@@ -93,9 +93,5 @@ public record ListQuery(
         && reach == null
         && fromId == null
         && !archived;
-  }
-
-  String tallyBy() {
-    return ListSql.tallyBy(kind);
   }
 }

@@ -55,14 +55,15 @@ public class ListService {
   /** The next records in the order of the list, after the given one. */
   public List<ListRow> page(
       Related kind, FilterBody filter, Which which, Shape shape, After after, AsOf asOf) {
-    return mapper.page(
+    ListQuery page =
         query(kind, filter, which, asOf)
             .page(
                 columns(kind, shape),
                 order(kind, shape),
                 after == null ? null : after.key(),
                 after == null ? null : after.id(),
-                PAGE));
+                PAGE);
+    return mapper.page(ListSql.page(page));
   }
 
   /** Gives each person that a filter picks to a taker, in the order of the list, as a stream. */
@@ -72,7 +73,7 @@ public class ListService {
     ListQuery all =
         query(null, filter, which, asOf)
             .page(columns(null, shape), order(null, shape), null, null, Integer.MAX_VALUE);
-    try (Cursor<ListRow> rows = mapper.stream(all)) {
+    try (Cursor<ListRow> rows = mapper.stream(ListSql.page(all))) {
       rows.forEach(taker);
     } catch (IOException closing) {
       throw new UncheckedIOException(closing);
@@ -100,12 +101,12 @@ public class ListService {
 
   /** The ids of all records a filter picks. */
   public List<Long> ids(Related kind, FilterBody filter, Which which, AsOf asOf) {
-    return mapper.ids(query(kind, filter, which, asOf));
+    return mapper.ids(ListSql.ids(query(kind, filter, which, asOf)));
   }
 
   /** The people whom the records belong to, once each. */
   public List<Long> peopleOf(Related kind, FilterBody filter, Which which, AsOf asOf) {
-    return mapper.peopleOf(query(kind, filter, which, asOf));
+    return mapper.ids(ListSql.peopleOf(query(kind, filter, which, asOf)));
   }
 
   /** A filter's condition in SQL. */
@@ -119,7 +120,7 @@ public class ListService {
   }
 
   ListQuery query(Related kind, FilterBody body, Which which, AsOf asOf) {
-    ListQuery query = ListQuery.of(kind, condition(kind, body, asOf), asOf.today());
+    ListQuery query = ListQuery.of(kind, condition(kind, body, asOf), asOf);
     return query.of(
         which.reach() == null ? null : which.reach().name(),
         array(which.picks()),
@@ -137,7 +138,7 @@ public class ListService {
 
   Map<String, Long> parts(ListQuery query) {
     Map<String, Long> parts = new LinkedHashMap<>();
-    for (ListMapper.Part part : mapper.tally(query)) {
+    for (ListMapper.Part part : mapper.tally(ListSql.tally(query))) {
       parts.put(part.part(), part.records());
     }
     return parts;

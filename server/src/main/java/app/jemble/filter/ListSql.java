@@ -3,118 +3,129 @@ package app.jemble.filter;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.Related;
+import app.jemble.storage.Sql;
+import com.google.errorprone.annotations.CompileTimeConstant;
 import java.util.Collection;
+import java.util.List;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 
 /**
  * Pages and ids of a list of people, or of the records around them. The condition of a filter
- * stands in the middle; it is made by {@link FilterSql}, whose values are all parameters.
+ * stands in the middle; it is made by {@link FilterSql}.
  */
-public final class ListSql {
+final class ListSql {
 
-  /** What a list is sorted by when nothing else is asked. */
-  private static final Order BY_NAME =
-      new Order("p.name_key collate \"C\"", "text", "", false, true);
+  private static final Sql NAME = Sql.of("p.name_key collate \"C\"");
 
   /**
    * What a list is sorted by; records without a value come last, whichever way it is sorted.
    *
-   * @param key the SQL of the value
+   * @param key the value
    * @param type its type in SQL
    * @param join the alias it needs, or empty
    * @param descending greatest first
    * @param filled whether no record lacks a value
    */
-  public record Order(String key, String type, String join, boolean descending, boolean filled) {}
+  record Order(Sql key, Sql type, String join, boolean descending, boolean filled) {
+
+    private static Order by(
+        Column column, Sql key, @CompileTimeConstant String type, boolean descending) {
+      return new Order(key, Sql.of(type), column.join(), descending, false);
+    }
+
+    private Sql direction() {
+      if (filled) {
+        return descending ? Sql.of(" desc") : Sql.NONE;
+      }
+      return descending ? Sql.of(" desc nulls last") : Sql.of(" nulls last");
+    }
+
+    /** Among records of the same value. */
+    private Sql idDirection() {
+      return filled ? direction() : Sql.NONE;
+    }
+  }
 
   private ListSql() {}
 
   /** The order by a field; null sorts by name. */
   static Order order(Related kind, Field field, boolean descending) {
     if (field == null || (kind == null && field.name().equals("name"))) {
-      return new Order(BY_NAME.key(), BY_NAME.type(), "", descending, true);
+      return new Order(NAME, Sql.of("text"), "", descending, true);
     }
     Column column = Columns.of(kind, field);
-    String shown = column.shown() == null ? column.value() : column.shown();
     return switch (field.type()) {
-      case NUMBER, MONEY -> new Order(column.value(), "numeric", column.join(), descending, false);
-      case DAY -> new Order(column.value(), "date", column.join(), descending, false);
-      case INSTANT -> new Order(column.value(), "timestamptz", column.join(), descending, false);
-      case FLAG -> new Order(column.value(), "boolean", column.join(), descending, false);
-      case CHOICE ->
-          new Order(place(field, column.value()), "int", column.join(), descending, false);
-      default ->
-          new Order("fold(" + shown + ") collate \"C\"", "text", column.join(), descending, false);
+      case NUMBER, MONEY -> Order.by(column, column.value(), "numeric", descending);
+      case DAY -> Order.by(column, column.value(), "date", descending);
+      case INSTANT -> Order.by(column, column.value(), "timestamptz", descending);
+      case FLAG -> Order.by(column, column.value(), "boolean", descending);
+      case CHOICE -> Order.by(column, place(field, column.value()), "int", descending);
+      default -> {
+        Sql shown = column.shown() == null ? column.value() : column.shown();
+        yield Order.by(column, Sql.of("fold(%s) collate \"C\"", shown), "text", descending);
+      }
     };
   }
 
   /** Choices are sorted as they are offered. */
-  private static String place(Field field, String value) {
-    String all =
-        field.choices().stream()
-            .map(c -> "'" + c.replace("'", "''") + "'")
-            .collect(Collectors.joining(", "));
-    return "array_position(array[" + all + "]::text[], " + value + ")";
+  private static Sql place(Field field, Sql value) {
+    Sql all = Sql.param(field.choices().toArray(String[]::new));
+    return Sql.of("array_position(%s::text[], %s)", all, value);
   }
 
   /** A field as a list shows it, as text: days and instants as in ISO 8601, money with currency. */
-  static String cell(Related kind, Field field) {
+  private static Sql cell(Related kind, Field field) {
     Column column = Columns.of(kind, field);
     if (column.shown() != null) {
-      return "(" + column.shown() + ")::text";
+      return Sql.of("(%s)::text", column.shown());
     }
     return field.type() == FieldType.INSTANT
-        ? "to_char(" + column.value() + " at time zone 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"')"
-        : "(" + column.value() + ")::text";
+        ? Sql.of("to_char(%s at time zone 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"')", column.value())
+        : Sql.of("(%s)::text", column.value());
   }
 
-  public static String page(ListQuery query) {
+  static Sql page(ListQuery query) {
     Order order = query.order();
-    String direction = order.descending() ? " desc nulls last" : " nulls last";
-    String plainDirection = order.descending() ? " desc" : "";
-    String by = order.filled() ? plainDirection : direction;
-    String idBy = order.filled() ? plainDirection : "";
-    return "select "
-        + RelatedTables.id(query.kind())
-        + " as id, p.id as person_id, p.name, p.reach, found.key::text as key,\n  "
-        + "array["
-        + query.cells().stream().map(f -> cell(query.kind(), f)).collect(Collectors.joining(", "))
-        + "]::text[] as cells\nfrom (\nselect "
-        + RelatedTables.id(query.kind())
-        + " as id, "
-        + order.key()
-        + " as key\n"
-        + from(query.kind(), joinsOf(query))
-        + where(query)
-        + after(query)
-        + "\norder by 2"
-        + by
-        + ", 1"
-        + idBy
-        + "\nlimit #{limit}\n) found\njoin "
-        + outer(query)
-        + "\norder by found.key"
-        + by
-        + ", found.id"
-        + idBy;
+    List<Sql> cells = query.cells().stream().map(f -> cell(query.kind(), f)).toList();
+    Sql found =
+        Sql.of(
+            """
+            select %s as id, %s as key
+            %s%s%s
+            order by 2%s, 1%s
+            limit %s""",
+            RelatedTables.id(query.kind()),
+            order.key(),
+            from(query, joinsOf(query)),
+            where(query),
+            after(query),
+            order.direction(),
+            order.idDirection(),
+            Sql.param(query.limit()));
+    return Sql.of(
+        """
+        select found.id, p.id as person_id, p.name, p.reach, found.key::text as key,
+               array[%s]::text[] as cells
+        from (%s) found
+        join %s
+        order by found.key%s, found.id%s""",
+        Sql.join(", ", cells), found, outer(query), order.direction(), order.idDirection());
   }
 
   /** The tables once more, for the cells of the few that were found. */
-  private static String outer(ListQuery query) {
-    Collection<String> joins = new TreeSet<>();
-    if (query.kind() == null) {
-      query.cells().forEach(f -> joins.add(Columns.of(null, f).join()));
-      joins.remove("");
+  private static Sql outer(ListQuery query) {
+    if (query.kind() != null) {
+      return Sql.of(
+          "(%s) on %s = found.id", tables(query, List.of()), RelatedTables.id(query.kind()));
     }
-    String tables = from(query.kind(), joins).substring("from ".length());
-    return query.kind() == null
-        ? tables.replaceFirst("person p", "person p on p.id = found.id")
-        : "(" + tables + ") on " + RelatedTables.id(query.kind()) + " = found.id";
+    Collection<String> joins = new TreeSet<>();
+    query.cells().forEach(f -> joins.add(Columns.of(null, f).join()));
+    joins.remove("");
+    return Sql.of("person p on p.id = found.id%s", beside(joins));
   }
 
   private static Collection<String> joinsOf(ListQuery query) {
-    Collection<String> joins = new TreeSet<>(query.sql().joins());
+    Collection<String> joins = new TreeSet<>(query.filter().joins());
     if (!query.order().join().isEmpty()) {
       joins.add(query.order().join());
     }
@@ -122,86 +133,100 @@ public final class ListSql {
   }
 
   /** The tables of a list, and of those beside a person only the ones that are asked for. */
-  static String from(Related kind, Collection<String> joins) {
-    String tables =
-        kind == null
-            ? "from person p"
-            : "from "
-                + RelatedTables.from(kind)
-                + (kind == Related.MESSAGE ? " join mailing g on g.id = s.mailing_id" : "")
-                + "\nleft join person p on "
-                + RelatedTables.ofPerson(kind);
-    return tables + joins.stream().map(RelatedTables::joinPerson).collect(Collectors.joining());
+  private static Sql from(ListQuery query, Collection<String> joins) {
+    return Sql.of("from %s", tables(query, joins));
   }
 
-  private static String where(ListQuery query) {
-    String id = RelatedTables.id(query.kind());
-    return "\nwhere p.archived_at is "
-        + (query.archived() ? "not null and " : "null and ")
-        + query.sql().text()
-        + (query.reach() == null ? "" : "\nand p.reach = #{reach}")
-        + (query.picks() == null ? "" : "\nand " + id + " = any(#{picks})")
-        + (query.leftOut() == null ? "" : "\nand " + id + " <> all(#{leftOut})");
+  private static Sql tables(ListQuery query, Collection<String> joins) {
+    Related kind = query.kind();
+    if (kind == null) {
+      return Sql.of("person p%s", beside(joins));
+    }
+    return Sql.of(
+        "%s%s\nleft join person p on %s%s",
+        RelatedTables.from(kind),
+        kind == Related.MESSAGE ? Sql.of(" join mailing g on g.id = s.mailing_id") : Sql.NONE,
+        RelatedTables.ofPerson(kind, query.asOf()),
+        beside(joins));
   }
 
-  private static String after(ListQuery query) {
+  private static Sql beside(Collection<String> joins) {
+    return Sql.join("", joins.stream().map(RelatedTables::joinPerson).toList());
+  }
+
+  private static Sql where(ListQuery query) {
+    Sql id = RelatedTables.id(query.kind());
+    return Sql.of(
+        "\nwhere p.archived_at is %s and %s%s%s%s",
+        query.archived() ? Sql.of("not null") : Sql.of("null"),
+        query.filter().condition(),
+        query.reach() == null ? Sql.NONE : Sql.of("\nand p.reach = %s", Sql.param(query.reach())),
+        query.picks() == null
+            ? Sql.NONE
+            : Sql.of("\nand %s = any(%s)", id, Sql.param(query.picks())),
+        query.leftOut() == null
+            ? Sql.NONE
+            : Sql.of("\nand %s <> all(%s)", id, Sql.param(query.leftOut())));
+  }
+
+  private static Sql after(ListQuery query) {
     if (query.afterId() == null) {
-      return "";
+      return Sql.NONE;
     }
     Order order = query.order();
-    String id = RelatedTables.id(query.kind());
+    Sql id = RelatedTables.id(query.kind());
+    Sql afterId = Sql.param(query.afterId());
+    Sql afterKey = Sql.of("%s::%s", Sql.param(query.afterKey()), order.type());
     if (order.filled()) {
-      return "\nand ("
-          + order.key()
-          + ", "
-          + id
-          + (order.descending() ? ") < (" : ") > (")
-          + "#{afterKey}, #{afterId})";
+      return order.descending()
+          ? Sql.of("\nand (%s, %s) < (%s, %s)", order.key(), id, afterKey, afterId)
+          : Sql.of("\nand (%s, %s) > (%s, %s)", order.key(), id, afterKey, afterId);
     }
     if (query.afterKey() == null) {
-      return "\nand " + order.key() + " is null and " + id + " > #{afterId}";
+      return Sql.of("\nand %s is null and %s > %s", order.key(), id, afterId);
     }
-    String key = "#{afterKey}::" + order.type();
-    return "\nand (%1$s %2$s %3$s or (%1$s = %3$s and %4$s > #{afterId}) or %1$s is null)"
-        .formatted(order.key(), order.descending() ? "<" : ">", key, id);
+    return Sql.of(
+        "\nand (%1$s %2$s %3$s or (%1$s = %3$s and %4$s > %5$s) or %1$s is null)",
+        order.key(), order.descending() ? Sql.of("<") : Sql.of(">"), afterKey, id, afterId);
   }
 
-  public static String ids(ListQuery query) {
-    return "select "
-        + RelatedTables.id(query.kind())
-        + "\n"
-        + from(query.kind(), query.sql().joins())
-        + where(query);
+  static Sql ids(ListQuery query) {
+    return Sql.of(
+        "select %s\n%s%s",
+        RelatedTables.id(query.kind()), from(query, query.filter().joins()), where(query));
   }
 
   /** Those people once each, whom the records of a list belong to. */
-  public static String peopleOf(ListQuery query) {
-    return "select distinct p.id\n"
-        + from(query.kind(), query.sql().joins())
-        + where(query)
-        + " and p.id is not null";
+  static Sql peopleOf(ListQuery query) {
+    return Sql.of(
+        "select distinct p.id\n%s%s and p.id is not null",
+        from(query, query.filter().joins()), where(query));
   }
 
   /** How many records there are of each value of a column; the null value stands for none. */
-  public static String tally(ListQuery query) {
-    if (query.isWhole() && query.sql().around() != null) {
-      return tallyAround(query.sql());
+  static Sql tally(ListQuery query) {
+    if (query.isWhole() && query.filter().around() != null) {
+      return tallyAround(query.filter());
     }
-    return "select ("
-        + query.tallyBy()
-        + ")::text as part, count(*) as records\n"
-        + from(query.kind(), query.sql().joins())
-        + where(query)
-        + (query.fromId() == null ? "" : "\nand p.id >= #{fromId} and p.id < #{toId}")
-        + "\ngroup by 1";
+    return Sql.of(
+        "select (%s)::text as part, count(*) as records\n%s%s%s\ngroup by 1",
+        tallyBy(query),
+        from(query, query.filter().joins()),
+        where(query),
+        query.fromId() == null
+            ? Sql.NONE
+            : Sql.of(
+                "\nand p.id >= %s and p.id < %s",
+                Sql.param(query.fromId()), Sql.param(query.toId())));
   }
 
   /**
    * The records around people are fewer than the people, so those who can be written to are counted
    * there, without all others, who stand in an index of their own.
    */
-  private static String tallyAround(FilterSql.Fragment sql) {
-    return """
+  private static Sql tallyAround(FilterSql.Fragment filter) {
+    return Sql.of(
+        """
         with apart as materialized (
           select case when p.archived_at is null then p.reach end as part, count(*) as records
           from person p
@@ -213,26 +238,28 @@ public final class ListSql {
         )
         select part, records from apart where part is not null
         union all
-        select 'READY', records from ready where records > 0"""
-        .formatted(sql.text(), sql.around().personId(), sql.around().from());
+        select 'READY', records from ready where records > 0""",
+        filter.condition(), filter.around().personId(), filter.around().from());
   }
 
   /** What the tally of a list splits its records by. */
-  static String tallyBy(Related kind) {
-    if (kind == null) {
-      return "p.reach";
+  private static Sql tallyBy(ListQuery query) {
+    if (query.kind() == null) {
+      return Sql.of("p.reach");
     }
-    return switch (kind) {
-      case QUOTE -> "q.stage";
-      case EVENT -> "a.state";
+    return switch (query.kind()) {
+      case QUOTE -> Sql.of("q.stage");
+      case EVENT -> Sql.of("a.state");
       case TASK ->
-          """
-          case when t.done_at is not null then 'done'
-               when t.due_on is null then 'no day set'
-               when t.due_on < #{today} then 'overdue'
-               when t.due_on = #{today} then 'today'
-               else 'later' end""";
-      case OFFICE, MESSAGE -> "1";
+          Sql.of(
+              """
+              case when t.done_at is not null then 'done'
+                   when t.due_on is null then 'no day set'
+                   when t.due_on < %1$s then 'overdue'
+                   when t.due_on = %1$s then 'today'
+                   else 'later' end""",
+              Sql.param(query.asOf().today()));
+      case OFFICE, MESSAGE -> Sql.of("1");
     };
   }
 }

@@ -1,5 +1,7 @@
 package app.jemble.filter;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.core.record.Related;
 import app.jemble.workspace.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -43,6 +45,7 @@ class RecordController {
     this.asked = asked;
   }
 
+  @Needs(Right.LOOK)
   @PostMapping("/page")
   List<ListRow> page(@PathVariable String many, @RequestBody RecordQuestion question) {
     RecordAfter after = question.after();
@@ -55,6 +58,7 @@ class RecordController {
         asked.byMe());
   }
 
+  @Needs(Right.LOOK)
   @PostMapping("/tally")
   RecordTally tally(@PathVariable String many, @RequestBody Selection which) {
     Map<String, Long> counts = lists.tally(kind(many), which.filter(), which.which(), asked.byMe());
@@ -65,6 +69,7 @@ class RecordController {
   }
 
   /** The people whom the records belong to. */
+  @Needs(Right.LOOK)
   @PostMapping("/people")
   TheirPeople people(@PathVariable String many, @RequestBody Selection which) {
     return new TheirPeople(lists.peopleOf(kind(many), which.filter(), which.which(), asked.byMe()));

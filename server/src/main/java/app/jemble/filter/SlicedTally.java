@@ -59,7 +59,7 @@ public class SlicedTally {
       throws IOException {
     ListQuery query = lists.query(null, filter, which, asOf);
     long last = lists.lastPerson();
-    if (!query.sql().readsEverything() || last <= 2 * SLICE) {
+    if (!query.filter().readsEverything() || last <= 2 * SLICE) {
       listener.counted(new Progress(last, last, lists.parts(query)));
       return;
     }

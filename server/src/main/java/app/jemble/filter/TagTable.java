@@ -1,15 +1,23 @@
 package app.jemble.filter;
 
+import app.jemble.storage.Sql;
+
 /** Words a person has by rows of another table: the lists they are on, the topics they left. */
 enum TagTable {
-  LIST("list_member x join person_list l on l.id = x.list_id", "l.name_key", "l.name"),
-  TOPIC_LEFT("topic_left x join topic l on l.id = x.topic_id", "fold(l.name)", "l.name");
+  LIST(
+      Sql.of("list_member x join person_list l on l.id = x.list_id"),
+      Sql.of("l.name_key"),
+      Sql.of("l.name")),
+  TOPIC_LEFT(
+      Sql.of("topic_left x join topic l on l.id = x.topic_id"),
+      Sql.of("fold(l.name)"),
+      Sql.of("l.name"));
 
-  private final String from;
-  private final String key;
-  private final String word;
+  private final Sql from;
+  private final Sql key;
+  private final Sql word;
 
-  TagTable(String from, String key, String word) {
+  TagTable(Sql from, Sql key, Sql word) {
     this.from = from;
     this.key = key;
     this.word = word;
@@ -24,23 +32,26 @@ enum TagTable {
     };
   }
 
-  /** Has at least one row, whose folded word is as the condition says. */
-  String has(String condition) {
-    return "exists (select from "
-        + from
-        + " where x.person_id = p.id"
-        + (condition.isEmpty() ? "" : " and " + key + condition)
-        + ")";
+  /** Has at least one row. */
+  Sql hasSome() {
+    return Sql.of("exists (select from %s where x.person_id = p.id)", from);
+  }
+
+  /** Has at least one row whose folded word is this one. */
+  Sql has(Sql word) {
+    return Sql.of("exists (select from %s where x.person_id = p.id and %s = %s)", from, key, word);
+  }
+
+  /** Has at least one row whose folded word is among these. */
+  Sql hasAny(Sql words) {
+    return Sql.of(
+        "exists (select from %s where x.person_id = p.id and %s = any(%s))", from, key, words);
   }
 
   /** All words, as text. */
-  String array() {
-    return "(select string_agg("
-        + word
-        + ", ', ' order by "
-        + word
-        + ") from "
-        + from
-        + " where x.person_id = p.id)";
+  Sql array() {
+    return Sql.of(
+        "(select string_agg(%1$s, ', ' order by %1$s) from %2$s where x.person_id = p.id)",
+        word, from);
   }
 }

@@ -1,5 +1,7 @@
 package app.jemble.followup;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.core.followup.After;
 import app.jemble.core.followup.Sign;
 import app.jemble.core.followup.Whom;
@@ -130,6 +132,7 @@ class FollowRuleController {
     this.parts = parts;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   List<RuleView> all(@PathVariable long mailing) {
     List<FollowRule> all = rules.of(mailing);
@@ -184,6 +187,7 @@ class FollowRuleController {
   }
 
   /** All rules of a mailing, in this order; those that are not among them are taken away. */
+  @Needs(Right.WRITE)
   @PutMapping
   List<RuleView> save(@PathVariable long mailing, @RequestBody List<RuleBody> wanted) {
     rules.save(
@@ -205,17 +209,20 @@ class FollowRuleController {
     return all(mailing);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/{rule}/stop")
   RuleStopped stop(@PathVariable long mailing, @PathVariable long rule) {
     return new RuleStopped(rules.stop(mailing, rule));
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/{rule}/go-on")
   void goOn(@PathVariable long mailing, @PathVariable long rule) {
     rules.goOn(mailing, rule);
   }
 
   /** The people of a rule, at most 500 of them. */
+  @Needs(Right.LOOK)
   @GetMapping("/{rule}/people")
   List<RulePerson> people(
       @PathVariable long mailing, @PathVariable long rule, @RequestParam RuleWhich which) {

@@ -1,5 +1,7 @@
 package app.jemble.letterhead;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.letterhead.LetterheadService.LetterheadDraft;
 import app.jemble.letterhead.LetterheadService.SavedLetterhead;
 import java.util.List;
@@ -24,26 +26,31 @@ class LetterheadController {
     this.letterheads = letterheads;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   List<SavedLetterhead> all() {
     return letterheads.all();
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/{id}")
   SavedLetterhead find(@PathVariable long id) {
     return letterheads.find(id);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping
   SavedLetterhead create(@RequestBody LetterheadDraft draft) {
     return letterheads.create(draft);
   }
 
+  @Needs(Right.WRITE)
   @PutMapping("/{id}")
   SavedLetterhead save(@PathVariable long id, @RequestBody LetterheadDraft draft) {
     return letterheads.save(id, draft);
   }
 
+  @Needs(Right.WRITE)
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable long id) {

@@ -1,5 +1,7 @@
 package app.jemble.list;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import java.util.List;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,21 +27,25 @@ class ListController {
     this.lists = lists;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   List<PersonLists.PersonList> all() {
     return lists.all();
   }
 
+  @Needs(Right.WRITE)
   @PostMapping
   ListMade create(@RequestBody ListName list) {
     return new ListMade(lists.create(list.name()));
   }
 
+  @Needs(Right.WRITE)
   @PutMapping("/{id}")
   void rename(@PathVariable long id, @RequestBody ListName list) {
     lists.rename(id, list.name());
   }
 
+  @Needs(Right.WRITE)
   @DeleteMapping("/{id}")
   void delete(@PathVariable long id) {
     lists.delete(id);

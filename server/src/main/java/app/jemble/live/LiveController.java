@@ -1,5 +1,7 @@
 package app.jemble.live;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -21,6 +23,7 @@ class LiveController {
    * Events whose data are words: which of outbox, responses, mailings and tasks have changed;
    * "everything" at first.
    */
+  @Needs(Right.LOOK)
   @GetMapping(produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   SseEmitter listen() {
     return feed.listen();

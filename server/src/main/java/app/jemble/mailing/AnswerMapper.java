@@ -9,7 +9,10 @@ import org.apache.ibatis.annotations.Select;
 @Mapper
 interface AnswerMapper {
 
-  /** An answer by hand, which is a mailing to one person. */
+  /**
+   * An answer by hand, which is a mailing to one person; in a private thread it is its writer's
+   * alone.
+   */
   record NewAnswer(
       String name,
       String subject,
@@ -26,9 +29,13 @@ interface AnswerMapper {
       value =
           """
           insert into mailing (name, subject, body, topic_id, sender_id, promotional,
-                               audience_picks, answers_mail, count_opens, count_clicks, state,
+                               private, audience_picks, answers_mail, count_opens, count_clicks,
+                               state,
                                created_at, created_by, released_at, held_until, due_at)
           values (#{a.name}, #{a.subject}, #{a.body}, #{a.topicId}, #{a.senderId}, false,
+                  coalesce((select bool_or(g.private)
+                            from response r join mailing g on g.id = r.mailing_id
+                            where r.mail_id = #{a.mailId}), false),
                   array[#{a.personId}::bigint], #{a.mailId}, false, false, 'released',
                   #{a.at}, #{a.senderId}, #{a.at}, #{a.heldUntil}, #{a.heldUntil})
           returning id

@@ -53,7 +53,7 @@ public class AnswerService {
   public record HeldAnswer(long mailingId, Instant heldUntil) {}
 
   private final AnswerMapper mapper;
-  private final MailingMapper mailings;
+  private final OpenMailings mailings;
   private final PeopleService people;
   private final PersonValues personValues;
   private final LetterService letters;
@@ -65,7 +65,7 @@ public class AnswerService {
 
   AnswerService(
       AnswerMapper mapper,
-      MailingMapper mailings,
+      OpenMailings mailings,
       PeopleService people,
       PersonValues personValues,
       LetterService letters,
@@ -153,8 +153,8 @@ public class AnswerService {
   @Transactional
   public void takeBack(long mailingId) {
     accounts.currentWriter();
-    Mailing answer = mailings.findLocked(mailingId);
-    if (answer == null || !mapper.isAnswer(mailingId)) {
+    mailings.lock(mailingId);
+    if (!mapper.isAnswer(mailingId)) {
       throw Problem.notFound("There is no such answer any more.");
     }
     outbox.removeHeld(mailingId);

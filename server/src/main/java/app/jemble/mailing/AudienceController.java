@@ -1,5 +1,7 @@
 package app.jemble.mailing;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.core.check.Finding;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Words;
@@ -132,12 +134,14 @@ class AudienceController {
     this.json = json;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/look")
   Look look(@PathVariable long id) {
     return look(looks.look(mailings.find(id), LookService.Progress.NONE));
   }
 
   /** The same, with a line of JSON now and then that says how far it has come. */
+  @Needs(Right.LOOK)
   @GetMapping(path = "/look/watch", produces = "application/x-ndjson")
   ResponseEntity<StreamingResponseBody> watch(@PathVariable long id) {
     Mailing mailing = mailings.find(id);
@@ -182,6 +186,7 @@ class AudienceController {
   }
 
   /** The audience in the order in which it is looked through: those who want a look come first. */
+  @Needs(Right.LOOK)
   @GetMapping("/audience")
   List<AudiencePerson> audience(
       @PathVariable long id,
@@ -223,6 +228,7 @@ class AudienceController {
         .toList();
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/proofs/{personId}")
   ProofService.Proof proof(
       @PathVariable long id,
@@ -231,6 +237,7 @@ class AudienceController {
     return proofs.proof(mailings.find(id), personId, record);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/copy")
   CopySent copy(@PathVariable long id, @RequestBody CopyTo copy) {
     return new CopySent(

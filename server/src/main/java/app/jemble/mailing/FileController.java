@@ -1,5 +1,7 @@
 package app.jemble.mailing;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.List;
@@ -26,6 +28,7 @@ class FileController {
   }
 
   /** The file is the body of the request. */
+  @Needs(Right.WRITE)
   @PostMapping(consumes = "application/octet-stream")
   List<MailingFiles.MailingFile> add(
       @PathVariable long id,
@@ -37,12 +40,14 @@ class FileController {
     return files.all(id);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/recipients")
   List<MailingFiles.MailingFile> addRecipients(@PathVariable long id) {
     files.addRecipients(id);
     return files.all(id);
   }
 
+  @Needs(Right.WRITE)
   @PutMapping("/{fileId}")
   List<MailingFiles.MailingFile> rename(
       @PathVariable long id, @PathVariable long fileId, @RequestBody FileName name) {
@@ -50,6 +55,7 @@ class FileController {
     return files.all(id);
   }
 
+  @Needs(Right.WRITE)
   @DeleteMapping("/{fileId}")
   List<MailingFiles.MailingFile> remove(@PathVariable long id, @PathVariable long fileId) {
     files.remove(id, fileId);

@@ -1,11 +1,14 @@
 package app.jemble.mailing;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.core.record.Related;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
 import app.jemble.filter.ListService;
 import app.jemble.filter.Selection;
 import app.jemble.mailing.MailingMapper.Change;
+import app.jemble.template.TemplateService;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
@@ -137,6 +140,7 @@ class MailingController {
   private final ReleaseJobs writing;
   private final ReleaseNotes notes;
   private final PlanService plans;
+  private final TemplateService templates;
   private final ListService lists;
   private final AskedNow asked;
   private final Clock clock;
@@ -149,6 +153,7 @@ class MailingController {
       ReleaseJobs writing,
       ReleaseNotes notes,
       PlanService plans,
+      TemplateService templates,
       ListService lists,
       AskedNow asked,
       Clock clock) {
@@ -159,16 +164,19 @@ class MailingController {
     this.writing = writing;
     this.notes = notes;
     this.plans = plans;
+    this.templates = templates;
     this.lists = lists;
     this.asked = asked;
     this.clock = clock;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   List<MailingMapper.MailingRow> all(@RequestParam(required = false) Long template) {
     return mailings.all(template);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping
   Begun begin(@RequestBody Begin begin) {
     BeginRecords about = begin.records();
@@ -196,11 +204,13 @@ class MailingController {
         about.kind(), about.which().filter(), about.which().which(), asked.byMe());
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/{id}")
   Bench find(@PathVariable long id) {
     return bench(mailings.find(id));
   }
 
+  @Needs(Right.WRITE)
   @PutMapping("/{id}")
   Bench change(@PathVariable long id, @RequestBody ChangeBody b) {
     Mailing now = mailings.find(id);
@@ -228,18 +238,21 @@ class MailingController {
     return bench(mailings.change(id, b.version(), change));
   }
 
+  @Needs(Right.WRITE)
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void discard(@PathVariable long id) {
     mailings.discard(id);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/{id}/restore")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void restore(@PathVariable long id) {
     mailings.restore(id);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/{id}/release")
   Bench release(@PathVariable long id, @RequestBody Version version) {
     releases.release(id, version.version());
@@ -247,12 +260,14 @@ class MailingController {
     return find(id);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/{id}/take-back")
   Bench takeBack(@PathVariable long id) {
     releases.takeBack(id);
     return find(id);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/{id}/withdraw")
   Withdrawn withdraw(@PathVariable long id) {
     return new Withdrawn(releases.withdraw(id));
@@ -265,7 +280,7 @@ class MailingController {
         m.subject(),
         m.body(),
         m.templateId(),
-        m.templateName(),
+        m.templateId() == null ? null : templates.nameOf(m.templateId()),
         m.templateVersion(),
         m.topicId(),
         m.senderId(),
@@ -277,7 +292,7 @@ class MailingController {
         m.replyColleague(),
         m.isPrivate(),
         m.followsId(),
-        m.followsId() == null ? null : mailings.found(m.followsId()).name(),
+        mailings.nameOf(m.followsId()),
         m.byRule(),
         m.recordKind(),
         m.recordIds().length,

@@ -13,7 +13,7 @@ interface MailingMapper {
 
   String SELECT =
       """
-      select g.id, g.name, g.subject, g.body, g.template_id, t.name as template_name,
+      select g.id, g.name, g.subject, g.body, g.template_id,
              g.template_version, g.topic_id, g.sender_id, a.name as sender_name, g.letterhead_id,
              g.promotional, g.voice, g.replies_to, g.reply_colleague, g.private as is_private,
              g.follows_id, g.by_rule, g.record_kind, g.record_ids, g.record_each,
@@ -24,7 +24,6 @@ interface MailingMapper {
              g.due_at, g.paused_at, g.version
       from mailing g
       join account a on a.id = g.sender_id
-      left join template t on t.id = g.template_id
       """;
 
   /** What a new draft begins with. */
@@ -39,6 +38,7 @@ interface MailingMapper {
       Long letterheadId,
       boolean promotional,
       Long followsId,
+      boolean isPrivate,
       Related recordKind,
       Long[] recordIds,
       boolean recordEach,
@@ -121,11 +121,11 @@ interface MailingMapper {
       value =
           """
           insert into mailing (name, subject, body, template_id, template_version, topic_id,
-                               sender_id, letterhead_id, promotional, follows_id, record_kind,
+                               sender_id, letterhead_id, promotional, follows_id, private, record_kind,
                                record_ids, record_each, audience_parts,
                                leave_parts, audience_picks, left_out, created_at, created_by)
           values (#{m.name}, #{m.subject}, #{m.body}, #{m.templateId}, #{m.templateVersion},
-                  #{m.topicId}, #{m.senderId}, #{m.letterheadId}, #{m.promotional}, #{m.followsId},
+                  #{m.topicId}, #{m.senderId}, #{m.letterheadId}, #{m.promotional}, #{m.followsId}, #{m.isPrivate},
                   #{m.recordKind}, #{m.recordIds}, #{m.recordEach},
                   #{m.audienceParts}::jsonb, #{m.leaveParts}::jsonb, #{m.audiencePicks},
                   #{m.leftOut}, #{at}, #{m.senderId})
@@ -148,6 +148,16 @@ interface MailingMapper {
       where id = #{id} and version = #{version} and state = 'draft'
       """)
   int change(@Param("id") long id, @Param("version") int version, @Param("c") Change change);
+
+  /** What its rules send is its sender's alone when it is. */
+  @Update(
+      """
+      update mailing c
+      set private = g.private
+      from mailing g
+      where g.id = #{id} and c.follows_id = g.id and c.by_rule and c.private <> g.private
+      """)
+  int shareWithRules(long id);
 
   /** In whose name, where replies go and what is counted, as with another mailing. */
   @Update(

@@ -24,6 +24,7 @@ public class MailingService {
   private static final int MOST_PICKS = 100_000;
 
   private final MailingMapper mapper;
+  private final OpenMailings open;
   private final MailingFileMapper files;
   private final AudienceParts parts;
   private final TemplateService templates;
@@ -34,6 +35,7 @@ public class MailingService {
 
   MailingService(
       MailingMapper mapper,
+      OpenMailings open,
       MailingFileMapper files,
       AudienceParts parts,
       TemplateService templates,
@@ -42,6 +44,7 @@ public class MailingService {
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
+    this.open = open;
     this.files = files;
     this.parts = parts;
     this.templates = templates;
@@ -53,24 +56,17 @@ public class MailingService {
 
   /** A mailing; a problem when there is none, or none that the asker may see. */
   public Mailing find(long id) {
-    Mailing mailing = found(id);
-    if (mailing.isPrivate() && mailing.senderId() != accounts.current().id()) {
-      throw gone();
-    }
-    return mailing;
+    return open.find(id);
+  }
+
+  /** The name of a mailing; null when it is not open to the colleague who asks. */
+  String nameOf(Long id) {
+    return id == null ? null : open.nameOf(id);
   }
 
   /** A mailing, whoever asks; a problem when there is none. */
   public Mailing found(long id) {
-    Mailing mailing = mapper.find(id);
-    if (mailing == null) {
-      throw gone();
-    }
-    return mailing;
-  }
-
-  private static Problem gone() {
-    return Problem.notFound("There is no such mailing any more.");
+    return open.anybodys(id);
   }
 
   /** A mailing that can still be changed. */
@@ -91,6 +87,9 @@ public class MailingService {
    * @param templateId those that began from this template alone; null for all
    */
   List<MailingMapper.MailingRow> all(Long templateId) {
+    if (templateId != null) {
+      templates.find(templateId);
+    }
     return mapper.all(accounts.current().id(), templateId);
   }
 
@@ -158,6 +157,7 @@ public class MailingService {
         template == null ? letterheads.first() : template.letterheadId(),
         template == null || template.promotional(),
         null,
+        false,
         of.recordKind(),
         of.recordIds().toArray(Long[]::new),
         of.recordEach(),
@@ -180,6 +180,7 @@ public class MailingService {
         before.letterheadId(),
         before.promotional(),
         null,
+        before.isPrivate(),
         sameAudience ? before.recordKind() : of.recordKind(),
         sameAudience ? before.recordIds() : of.recordIds().toArray(Long[]::new),
         sameAudience ? before.recordEach() : of.recordEach(),
@@ -212,6 +213,7 @@ public class MailingService {
             first.letterheadId(),
             first.promotional(),
             mailingId,
+            first.isPrivate(),
             null,
             new Long[0],
             false,
@@ -226,17 +228,22 @@ public class MailingService {
   @Transactional
   Mailing change(long id, int version, Change change) {
     accounts.currentWriter();
-    draft(id);
+    Mailing before = draft(id);
+    if (change.templateId() != null && !change.templateId().equals(before.templateId())) {
+      templates.find(change.templateId());
+    }
     if (mapper.change(id, version, sound(change)) == 0) {
       throw Problem.conflict(
           "This mailing was changed elsewhere in the meantime. Reload it to go on from there.");
     }
+    mapper.shareWithRules(id);
     return find(id);
   }
 
   @Transactional
   void discard(long id) {
     accounts.currentWriter();
+    open.lock(id);
     if (mapper.discard(id) == 0) {
       throw Problem.conflict("Only a draft can be discarded.");
     }
@@ -246,6 +253,7 @@ public class MailingService {
   @Transactional
   void restore(long id) {
     accounts.currentWriter();
+    open.lock(id);
     if (mapper.restore(id) == 0) {
       throw Problem.conflict("Only a discarded draft can be taken back.");
     }

@@ -1,5 +1,7 @@
 package app.jemble.mailing;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.core.check.Finding;
 import app.jemble.mailing.NameMends.Mended;
 import app.jemble.mailing.NameMends.NameMend;
@@ -38,6 +40,7 @@ class MendController {
   }
 
   /** Leaves the people of a finding out of the mailing. */
+  @Needs(Right.WRITE)
   @PostMapping("/leave-out")
   LeftOut leaveOut(@PathVariable long id, @RequestBody AboutPeople which) {
     List<Long> people = looks.peopleOf(mailings.find(id), which.code(), which.about());
@@ -46,6 +49,7 @@ class MendController {
   }
 
   /** The first names of a finding's people, each with what is proposed for it. */
+  @Needs(Right.LOOK)
   @GetMapping("/names")
   List<NameMend> names(@PathVariable long id, @RequestParam Finding.Code code) {
     List<Long> people = looks.peopleOf(mailings.find(id), code, null);
@@ -53,6 +57,7 @@ class MendController {
   }
 
   /** Gives people other first names, as one act that is taken back whole. */
+  @Needs(Right.WRITE)
   @PostMapping("/names")
   Mended rename(@PathVariable long id, @RequestBody List<NewName> names) {
     mailings.find(id);

@@ -2,6 +2,8 @@ package app.jemble.mailing;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.core.message.LetterText.Looks;
 import app.jemble.core.message.Letterhead;
 import app.jemble.core.message.Mailbox;
@@ -90,6 +92,7 @@ class PreviewController {
     this.clock = clock;
   }
 
+  @Needs(Right.LOOK)
   @PostMapping
   Preview preview(@RequestBody PreviewQuestion question) {
     Optional<Letterhead> head =

@@ -17,6 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 class ReleaseService {
 
   private final MailingMapper mapper;
+  private final OpenMailings open;
   private final LookService looks;
   private final MailingFiles files;
   private final PlanService plans;
@@ -28,6 +29,7 @@ class ReleaseService {
 
   ReleaseService(
       MailingMapper mapper,
+      OpenMailings open,
       LookService looks,
       MailingFiles files,
       PlanService plans,
@@ -37,6 +39,7 @@ class ReleaseService {
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
+    this.open = open;
     this.looks = looks;
     this.files = files;
     this.plans = plans;
@@ -56,7 +59,7 @@ class ReleaseService {
   @Transactional
   void release(long id, int version) {
     accounts.currentWriter();
-    Mailing mailing = locked(id);
+    Mailing mailing = open.lock(id);
     if (mailing.state() != Mailing.State.DRAFT) {
       throw Problem.conflict(
           mailing.hasBeenReleased()
@@ -94,7 +97,7 @@ class ReleaseService {
   @Transactional
   void takeBack(long id) {
     accounts.currentWriter();
-    Mailing mailing = locked(id);
+    Mailing mailing = open.lock(id);
     boolean begun = !mailing.isHeld(clock.instant()) && writing.progress(id) == null;
     if (begun) {
       throw Problem.conflict("It is no longer held; what has not left can still be withdrawn.");
@@ -110,7 +113,7 @@ class ReleaseService {
   @Transactional
   int withdraw(long id) {
     accounts.currentWriter();
-    Mailing mailing = locked(id);
+    Mailing mailing = open.lock(id);
     if (mailing.state() != Mailing.State.RELEASED) {
       throw Problem.conflict("Only a released mailing can be withdrawn.");
     }
@@ -119,13 +122,5 @@ class ReleaseService {
     mapper.withdraw(id);
     withRelease.withdrawn(mailing);
     return withdrawn;
-  }
-
-  private Mailing locked(long id) {
-    Mailing mailing = mapper.findLocked(id);
-    if (mailing == null) {
-      throw Problem.notFound("There is no such mailing any more.");
-    }
-    return mailing;
   }
 }

@@ -19,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 class RestService {
 
   private final MailingMapper mapper;
+  private final OpenMailings open;
   private final PlanService plans;
   private final ReleaseNotes writing;
   private final OutboxService outbox;
@@ -28,6 +29,7 @@ class RestService {
 
   RestService(
       MailingMapper mapper,
+      OpenMailings open,
       PlanService plans,
       ReleaseNotes writing,
       OutboxService outbox,
@@ -35,6 +37,7 @@ class RestService {
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
+    this.open = open;
     this.plans = plans;
     this.writing = writing;
     this.outbox = outbox;
@@ -76,7 +79,7 @@ class RestService {
   /** After a cap was used up: lets the rest leave by the plan it has, on days that have room. */
   @Transactional
   void goOnAfterCap(long id) {
-    Mailing mailing = released(id);
+    Mailing mailing = underWay(open.lockAnybodys(id));
     if (mailing.pausedAt() == null) {
       goOn(mailing, plans.of(mailing));
     }
@@ -120,14 +123,14 @@ class RestService {
   }
 
   private Mailing released(long id) {
-    Mailing mailing = mapper.findLocked(id);
-    if (mailing == null) {
-      throw Problem.notFound("There is no such mailing any more.");
-    }
+    return underWay(open.lock(id));
+  }
+
+  private Mailing underWay(Mailing mailing) {
     if (mailing.state() != Mailing.State.RELEASED) {
       throw Problem.conflict("Only a released mailing has messages under way.");
     }
-    writing.mustBeDone(id);
+    writing.mustBeDone(mailing.id());
     return mailing;
   }
 }

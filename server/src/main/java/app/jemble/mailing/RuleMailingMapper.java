@@ -15,8 +15,9 @@ interface RuleMailingMapper {
       value =
           """
           insert into mailing (name, subject, body, topic_id, sender_id, follows_id, by_rule,
-                               created_at, created_by)
-          select g.name || ', follow-up', g.subject, #{body}, g.topic_id, g.sender_id, g.id, true, #{at}, g.sender_id
+                               private, created_at, created_by)
+          select g.name || ', follow-up', g.subject, #{body}, g.topic_id, g.sender_id, g.id, true,
+                 g.private, #{at}, g.sender_id
           from mailing g
           where g.id = #{parent}
           returning id

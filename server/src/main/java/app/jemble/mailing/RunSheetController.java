@@ -1,5 +1,7 @@
 package app.jemble.mailing;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.outbox.OutboxService;
 import app.jemble.response.ReadingTimes;
 import app.jemble.workspace.WorkspaceService;
@@ -65,6 +67,7 @@ class RunSheetController {
   /**
    * What a plan would come to: of a draft for everyone ready, of a released mailing for the rest.
    */
+  @Needs(Right.LOOK)
   @PostMapping("/plan")
   PlanView plan(@PathVariable long id, @RequestBody SendPlan plan) {
     Mailing mailing = mailings.find(id);
@@ -76,6 +79,7 @@ class RunSheetController {
   }
 
   /** When those who are ready read, on their own clocks; nothing when too little is known. */
+  @Needs(Right.LOOK)
   @GetMapping("/reading-time")
   ResponseEntity<ReadingTimes.Reading> readingTime(@PathVariable long id) {
     List<Long> ready =
@@ -89,23 +93,27 @@ class RunSheetController {
         .orElseGet(() -> ResponseEntity.noContent().build());
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/run")
   Run run(@PathVariable long id) {
     mailings.find(id);
     return new Run(outbox.hours(id, workspace.current().zoneId()), outbox.lastDue(id));
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/pause")
   RestDone pause(@PathVariable long id) {
     return new RestDone(rest.pause(id));
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/resume")
   RestDone resume(@PathVariable long id) {
     return new RestDone(rest.resume(id));
   }
 
   /** Lets what has not left leave by another plan. */
+  @Needs(Right.WRITE)
   @PutMapping("/rest")
   RestDone change(@PathVariable long id, @RequestBody SendPlan plan) {
     return new RestDone(rest.change(id, plan));

@@ -1,5 +1,7 @@
 package app.jemble.mailing;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.mailing.OwnWordings.OwnWording;
 import app.jemble.template.TemplateService;
 import app.jemble.template.TemplateService.Template;
@@ -53,12 +55,14 @@ class WordingController {
     this.templates = templates;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/own-words")
   List<OwnWords> all(@PathVariable long id) {
     Mailing mailing = mailings.find(id);
     return ownWordings.all(id).stream().map(w -> ownWords(w, mailing)).toList();
   }
 
+  @Needs(Right.WRITE)
   @PutMapping("/own-words/{personId}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void put(@PathVariable long id, @PathVariable long personId, @RequestBody Words words) {
@@ -66,6 +70,7 @@ class WordingController {
   }
 
   /** Goes back to the shared words for one person. */
+  @Needs(Right.WRITE)
   @DeleteMapping("/own-words/{personId}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void drop(@PathVariable long id, @PathVariable long personId) {
@@ -73,6 +78,7 @@ class WordingController {
   }
 
   /** Goes back to the shared words for everyone. */
+  @Needs(Right.WRITE)
   @DeleteMapping("/own-words")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void dropAll(@PathVariable long id) {
@@ -80,6 +86,7 @@ class WordingController {
   }
 
   /** Keeps the mailing's words as a template, the one they began from or a new one. */
+  @Needs(Right.WRITE)
   @PostMapping("/template")
   Template saveTemplate(@PathVariable long id, @RequestBody SaveTemplate save) {
     Mailing m = mailings.find(id);

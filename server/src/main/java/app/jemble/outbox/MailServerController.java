@@ -2,6 +2,8 @@ package app.jemble.outbox;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.workspace.JembleSettings;
 import app.jemble.workspace.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -37,6 +39,7 @@ class MailServerController {
     this.accounts = accounts;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   MailServer find() {
     JembleSettings.Smtp smtp = settings.smtp();
@@ -44,6 +47,7 @@ class MailServerController {
         smtp.host(), smtp.port(), smtp.security(), !smtp.user().isBlank(), smtp.connections());
   }
 
+  @Needs(Right.ADMINISTER)
   @PostMapping("/try")
   MailServerTried tryOut() {
     if (accounts.currentWriter().role() != Account.Role.ADMINISTRATOR) {

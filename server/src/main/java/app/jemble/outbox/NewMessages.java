@@ -13,22 +13,6 @@ import org.springframework.stereotype.Component;
 @Component
 class NewMessages {
 
-  private static final String[] COLUMNS = {
-    "mailing_id",
-    "person_id",
-    "address",
-    "recipient",
-    "token",
-    "frozen",
-    "follows_id",
-    "thread_id",
-    "in_reply_to",
-    "reference_ids",
-    "record_id",
-    "due_at",
-    "planned_at"
-  };
-
   private final DataSource database;
 
   NewMessages(DataSource database) {
@@ -37,7 +21,12 @@ class NewMessages {
 
   void write(long mailingId, List<NewMessage> messages) {
     Connection connection = DataSourceUtils.getConnection(database);
-    try (CopyIn copy = new CopyIn(connection, "message", COLUMNS)) {
+    try (CopyIn copy =
+        new CopyIn(
+            connection,
+            "message (mailing_id, person_id, address, recipient, token, frozen, "
+                + "follows_id, thread_id, in_reply_to, reference_ids, record_id, due_at, "
+                + "planned_at)")) {
       for (NewMessage m : messages) {
         copy.row(
             mailingId,

@@ -2,6 +2,8 @@ package app.jemble.outbox;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.workspace.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
@@ -68,6 +70,7 @@ class OutboxController {
     this.clock = clock;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/outbox/tally")
   OutboxTally tally(@RequestParam(required = false) Long mailingId) {
     OutboxListMapper.MailServerState server = mapper.mailServer();
@@ -83,6 +86,7 @@ class OutboxController {
    *
    * @param who part of a name or of an address, in any case; null for everyone
    */
+  @Needs(Right.LOOK)
   @GetMapping("/outbox")
   List<OutboxMessage> page(
       @RequestParam(required = false) String state,
@@ -101,6 +105,7 @@ class OutboxController {
         PAGE);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/outbox/{id}/withdraw")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void withdraw(@PathVariable long id) {
@@ -108,6 +113,7 @@ class OutboxController {
     must(mapper.withdraw(id, "withdrawn by " + who.name()));
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/outbox/{id}/try-again")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void tryAgain(@PathVariable long id) {
@@ -115,6 +121,7 @@ class OutboxController {
     must(mapper.tryAgain(id, clock.instant()));
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/outbox/{id}/settle")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void settle(@PathVariable long id, @RequestBody Settlement settlement) {
@@ -124,6 +131,7 @@ class OutboxController {
   }
 
   /** The message exactly as it left (message/rfc822). */
+  @Needs(Right.LOOK)
   @GetMapping(value = "/messages/{id}/eml", produces = "message/rfc822")
   ResponseEntity<byte[]> eml(@PathVariable long id) {
     mustBeOpenTo(accounts.current(), id);

@@ -1,6 +1,8 @@
 package app.jemble.people;
 
 import app.jemble.account.AccountService;
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.exchange.CsvOut;
 import app.jemble.people.DoNotWriteMapper.Kept;
 import app.jemble.workspace.Problem;
@@ -73,6 +75,7 @@ class DoNotWriteController {
   }
 
   /** The latest first; the next page begins after an address and its instant. */
+  @Needs(Right.LOOK)
   @GetMapping
   List<Entry> page(
       @RequestParam(defaultValue = "") String find,
@@ -103,17 +106,20 @@ class DoNotWriteController {
     return kept.reason().equals("complaint") ? "the mail service" : "mail that came back";
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/summary")
   DoNotWriteSummary summary() {
     return new DoNotWriteSummary(mapper.counts(), mapper.lifted(LIFTED));
   }
 
+  @Needs(Right.WRITE)
   @PostMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void add(@RequestBody ToAdd wanted) {
     service.add(wanted.address(), wanted.reason(), wanted.note());
   }
 
+  @Needs(Right.ADMINISTER)
   @PostMapping("/lift")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void lift(@RequestBody ToLift wanted) {
@@ -121,12 +127,14 @@ class DoNotWriteController {
   }
 
   /** Adds the addresses of a CSV file, or of plain lines. */
+  @Needs(Right.WRITE)
   @PostMapping(path = "/import", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   DoNotWriteService.BroughtIn bringIn(@RequestBody byte[] file) {
     return service.bringIn(file);
   }
 
   /** The whole list as CSV (RFC 4180), with a head that the import knows. */
+  @Needs(Right.WRITE)
   @GetMapping("/export")
   ResponseEntity<StreamingResponseBody> export() {
     if (!accounts.current().role().mayExport()) {

@@ -1,11 +1,13 @@
 package app.jemble.people;
 
+import app.jemble.storage.Sql;
+import app.jemble.storage.SqlLanguage;
 import java.util.List;
+import org.apache.ibatis.annotations.Lang;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.SelectProvider;
-import org.apache.ibatis.annotations.UpdateProvider;
+import org.apache.ibatis.annotations.Update;
 
 /**
  * The one place that knows every table that hangs on a person: a merge moves all of it, or nothing.
@@ -14,11 +16,13 @@ import org.apache.ibatis.annotations.UpdateProvider;
 interface MergeMapper {
 
   /** The keys of the rows that were moved; what the one who stays has already stays behind. */
-  @SelectProvider(type = MergeSql.class, method = "move", affectData = true)
-  List<Long> move(MergeSql.Move move);
+  @Lang(SqlLanguage.class)
+  @Select(value = SqlLanguage.GIVEN, affectData = true)
+  List<Long> move(Sql move);
 
-  @UpdateProvider(type = MergeSql.class, method = "moveBack")
-  int moveBack(MergeSql.MoveBack move);
+  @Lang(SqlLanguage.class)
+  @Update(SqlLanguage.GIVEN)
+  int moveBack(Sql move);
 
   @Select("select a.login from person p join account a on a.id = p.owner_id where p.id = #{id}")
   String ownerLogin(long id);

@@ -83,7 +83,7 @@ class MergeService implements Undoing {
     long batch = changes.begin("Merged " + other.name() + " into " + kept.name());
     List<Long> away = List.of(other.id());
     for (MergeSql.Hanging what : MergeSql.Hanging.values()) {
-      List<Long> moved = mapper.move(new MergeSql.Move(what, other.id(), stays));
+      List<Long> moved = mapper.move(MergeSql.move(what, other.id(), stays));
       if (!moved.isEmpty()) {
         String field = MOVED + what.name() + ":" + stays;
         changes.noteEach(batch, moved.stream().map(m -> other.id()).toList(), field, moved);
@@ -148,7 +148,7 @@ class MergeService implements Undoing {
     long stayed = Long.parseLong(whatAndWho[1]);
     for (Noted moved : changes) {
       long key = Long.parseLong(moved.after());
-      mapper.moveBack(new MergeSql.MoveBack(what, key, moved.personId(), stayed));
+      mapper.moveBack(MergeSql.moveBack(what, key, moved.personId(), stayed));
     }
   }
 }

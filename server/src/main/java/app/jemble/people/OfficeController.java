@@ -1,5 +1,7 @@
 package app.jemble.people;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
@@ -27,16 +29,19 @@ class OfficeController {
     this.offices = offices;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/offices")
   List<String> names() {
     return offices.names();
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/people/{person}/offices")
   OfficeBegun begin(@PathVariable long person, @RequestBody OfficeService.Draft office) {
     return new OfficeBegun(offices.begin(person, office));
   }
 
+  @Needs(Right.WRITE)
   @PutMapping("/people/{person}/offices/{id}")
   void end(@PathVariable long person, @PathVariable long id, @RequestBody OfficeEnd end) {
     offices.end(person, id, end.until());

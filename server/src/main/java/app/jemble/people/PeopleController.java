@@ -1,5 +1,7 @@
 package app.jemble.people;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.core.filter.AsOf;
 import app.jemble.core.filter.FilterSentence;
 import app.jemble.core.reach.Reach;
@@ -66,6 +68,7 @@ class PeopleController {
     this.json = json;
   }
 
+  @Needs(Right.LOOK)
   @PostMapping("/tally")
   PeopleTally tally(@RequestBody Selection who) {
     Map<String, Long> counts = lists.tally(null, who.filter(), who.which(), asked.byMe());
@@ -76,6 +79,7 @@ class PeopleController {
    * The tally as one JSON document a line, each better than the one before, until all people have
    * been looked at. Whoever stops reading ends the counting.
    */
+  @Needs(Right.LOOK)
   @PostMapping(path = "/tally/watch", produces = MediaType.APPLICATION_NDJSON_VALUE)
   ResponseEntity<StreamingResponseBody> watch(@RequestBody Selection who) {
     AsOf asOf = asked.byMe();
@@ -110,6 +114,7 @@ class PeopleController {
     return new PeopleTally(sentence, total, parts, looked, of);
   }
 
+  @Needs(Right.LOOK)
   @PostMapping("/page")
   List<ListRow> page(@RequestBody PageQuestion question) {
     After after = question.after();

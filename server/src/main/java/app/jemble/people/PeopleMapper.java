@@ -1,15 +1,17 @@
 package app.jemble.people;
 
+import app.jemble.storage.Sql;
+import app.jemble.storage.SqlLanguage;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Lang;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.SelectProvider;
 import org.apache.ibatis.mapping.ResultSetType;
 import org.apache.ibatis.session.ResultHandler;
 
@@ -22,18 +24,21 @@ interface PeopleMapper {
   @Select("select id, time_zone from person where id = any(#{ids}) and time_zone is not null")
   List<InZone> timeZones(@Param("ids") Long[] ids);
 
-  @SelectProvider(type = PeopleSql.class, method = "records")
+  @Lang(SqlLanguage.class)
+  @Select(SqlLanguage.GIVEN)
   @ResultMap(PersonRecordMap.NAME)
-  List<PersonRecord> records(PeopleQuery query);
+  List<PersonRecord> records(Sql question);
 
   /** The same, one after another, so that a hundred thousand need no more room than one. */
-  @SelectProvider(type = PeopleSql.class, method = "records")
+  @Lang(SqlLanguage.class)
+  @Select(SqlLanguage.GIVEN)
   @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
   @ResultMap(PersonRecordMap.NAME)
-  void eachRecord(PeopleQuery query, ResultHandler<PersonRecord> reader);
+  void eachRecord(Sql question, ResultHandler<PersonRecord> reader);
 
-  @SelectProvider(type = PeopleSql.class, method = "count")
-  long count(PeopleQuery query);
+  @Lang(SqlLanguage.class)
+  @Select(SqlLanguage.GIVEN)
+  long count(Sql question);
 
   @Select(
       """

@@ -3,8 +3,8 @@ package app.jemble.people;
 import app.jemble.core.filter.AsOf;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.filter.FilterBody;
-import app.jemble.filter.FilterSql;
 import app.jemble.filter.ListService;
+import app.jemble.storage.Sql;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -36,12 +36,13 @@ public class PeopleService {
   public void eachRecord(
       FilterBody filter, List<Long> picks, AsOf asOf, Consumer<PersonRecord> reader) {
     mapper.eachRecord(
-        query(filter, picks, asOf), context -> reader.accept(context.getResultObject()));
+        PeopleSql.records(whom(filter, picks, asOf)),
+        context -> reader.accept(context.getResultObject()));
   }
 
   /** How many {@link #eachRecord} reads. */
   public long count(FilterBody filter, List<Long> picks, AsOf asOf) {
-    return mapper.count(query(filter, picks, asOf));
+    return mapper.count(PeopleSql.count(whom(filter, picks, asOf)));
   }
 
   /** The ids of all people a filter picks. */
@@ -54,15 +55,16 @@ public class PeopleService {
     return Set.copyOf(lists.ids(null, filter, ListService.Which.only(people), asOf));
   }
 
-  private PeopleQuery query(FilterBody filter, List<Long> picks, AsOf asOf) {
-    FilterSql.Fragment condition =
-        filter == null ? FilterSql.Fragment.NOBODY : lists.condition(null, filter, asOf);
-    return new PeopleQuery(condition, picks.toArray(Long[]::new));
+  private Sql whom(FilterBody filter, List<Long> picks, AsOf asOf) {
+    Long[] ids = picks.toArray(Long[]::new);
+    return filter == null
+        ? PeopleSql.picked(ids)
+        : PeopleSql.pickedBy(lists.condition(null, filter, asOf), ids);
   }
 
   /** The records of these people, in order of name. */
   public List<PersonRecord> records(List<Long> ids) {
-    return mapper.records(PeopleQuery.of(ids));
+    return mapper.records(PeopleSql.records(PeopleSql.picked(ids.toArray(Long[]::new))));
   }
 
   /** The time zones of these people, as they are written; of those who have one. */

@@ -1,5 +1,7 @@
 package app.jemble.people;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.change.ChangeService;
 import app.jemble.workspace.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -78,28 +80,33 @@ class PersonController {
     this.mapper = mapper;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/{id}")
   PersonPage.Person person(@PathVariable long id) {
     return page.find(id);
   }
 
   /** What passed between us, newest first; {@code before} goes on where a page ended. */
+  @Needs(Right.LOOK)
   @GetMapping("/{id}/between")
   List<PersonPage.Happening> between(
       @PathVariable long id, @RequestParam(required = false) Instant before) {
     return page.between(id, before);
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/{id}/history")
   List<ChangeTold> history(@PathVariable long id) {
     return told(changes.history(id, 0));
   }
 
+  @Needs(Right.WRITE)
   @PostMapping
   PersonAdded add(@RequestBody NewPerson person) {
     return new PersonAdded(people.add(given(person.values())));
   }
 
+  @Needs(Right.WRITE)
   @PutMapping("/{id}")
   PersonSaved change(@PathVariable long id, @RequestBody PersonChange change) {
     PersonService.Saved saved = people.change(id, change.version(), given(change.values()));
@@ -108,24 +115,28 @@ class PersonController {
   }
 
   /** Gives somebody a picture, or with null takes it off. */
+  @Needs(Right.WRITE)
   @PutMapping("/{id}/picture")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void picture(@PathVariable long id, @RequestBody PersonPicture picture) {
     people.picture(id, picture.key());
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/{id}/merge")
   MergeService.Merged merge(@PathVariable long id, @RequestBody MergeService.Merge merge) {
     return merging.merge(id, merge);
   }
 
   /** Does something with many people at once. */
+  @Needs(Right.WRITE)
   @PostMapping("/acts")
   ActService.ActDone act(@RequestBody ActService.Act act) {
     return acts.act(act);
   }
 
   /** Tags in use, those of most people first. */
+  @Needs(Right.LOOK)
   @GetMapping("/tags")
   List<String> tags() {
     return mapper.tags();

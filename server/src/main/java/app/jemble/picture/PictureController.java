@@ -1,5 +1,7 @@
 package app.jemble.picture;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.picture.PictureService.Picture;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
@@ -25,6 +27,7 @@ class PictureController {
   }
 
   /** The picture is the body of the request. */
+  @Needs(Right.WRITE)
   @PostMapping(path = "/api/pictures", consumes = "application/octet-stream")
   Picture add(@RequestParam String name, HttpServletRequest request) throws IOException {
     return pictures.add(name, request.getInputStream());

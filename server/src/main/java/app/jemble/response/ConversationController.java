@@ -1,5 +1,7 @@
 package app.jemble.response;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.mailing.AnswerService;
 import app.jemble.response.ConversationService.ReadAs;
@@ -46,17 +48,20 @@ class ConversationController {
     this.answers = answers;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/conversations/{messageId}")
   Conversation conversation(@PathVariable long messageId) {
     return conversations.of(messageId);
   }
 
   /** Answers a mail by hand, in its thread. */
+  @Needs(Right.WRITE)
   @PostMapping("/mail/{mailId}/answer")
   AnswerService.HeldAnswer answer(@PathVariable long mailId, @RequestBody AnswerText answer) {
     return conversations.answer(mailId, answer.text());
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/answers/{mailingId}/take-back")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void takeBack(@PathVariable long mailingId) {
@@ -64,6 +69,7 @@ class ConversationController {
   }
 
   /** Says that a mail is a reply, was written by software, or answers something else. */
+  @Needs(Right.WRITE)
   @PutMapping("/mail/{mailId}/as")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void readAs(@PathVariable long mailId, @RequestBody As as) {
@@ -71,11 +77,13 @@ class ConversationController {
   }
 
   /** The newest first. */
+  @Needs(Right.LOOK)
   @GetMapping("/mail/unplaced")
   List<UnplacedMapper.UnplacedMail> unplaced() {
     return unplaced.all();
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/mail/unplaced/count")
   ToPlaceCount count() {
     return new ToPlaceCount(unplaced.count());
@@ -86,6 +94,7 @@ class ConversationController {
    *
    * @param find the beginning of a name, or an address, to look for instead of those it names
    */
+  @Needs(Right.LOOK)
   @GetMapping("/mail/unplaced/{id}")
   ToPlace toPlace(@PathVariable long id, @RequestParam(required = false) String find) {
     UnplacedMapper.UnplacedMail mail = unplaced.found(id);
@@ -93,6 +102,7 @@ class ConversationController {
     return new ToPlace(mail, words, unplaced.candidates(mail, words, find));
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/mail/unplaced/{id}/place")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void place(@PathVariable long id, @RequestBody Place place) {
@@ -100,6 +110,7 @@ class ConversationController {
   }
 
   /** It answers nothing of ours. */
+  @Needs(Right.WRITE)
   @PostMapping("/mail/unplaced/{id}/aside")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void putAside(@PathVariable long id) {

@@ -97,10 +97,22 @@ class ConversationService {
 
   private Head visible(long messageId) {
     Head head = mapper.head(messageId);
-    if (head == null || (head.isPrivate() && head.senderId() != accounts.current().id())) {
+    if (head == null || isAnothers(head)) {
       throw Problem.notFound("There is no such message any more, or it is private.");
     }
     return head;
+  }
+
+  /** Of a mail: the message that it answers, null when it answers none. */
+  private void mustBeVisible(Long messageId) {
+    Head head = messageId == null ? null : mapper.head(messageId);
+    if (head == null || isAnothers(head)) {
+      throw Problem.notFound("This mail answers nothing of ours that is open to you.");
+    }
+  }
+
+  private boolean isAnothers(Head head) {
+    return head.isPrivate() && head.senderId() != accounts.current().id();
   }
 
   /** What a person wrote last, though software may have written after it. */
@@ -147,10 +159,7 @@ class ConversationService {
   @Transactional
   AnswerService.HeldAnswer answer(long mailId, String text) {
     Answerable to = mapper.answerable(mailId);
-    if (to == null) {
-      throw Problem.notFound("This mail answers nothing of ours; there is no thread to answer in.");
-    }
-    visible(to.messageId());
+    mustBeVisible(to == null ? null : to.messageId());
     return answers.answer(
         new AnswerService.Answered(
             to.mailId(),
@@ -181,13 +190,10 @@ class ConversationService {
   void readAs(long mailId, ReadAs what) {
     Account who = accounts.currentWriter();
     ConversationMapper.Taken taken = mapper.taken(mailId);
-    if (taken == null) {
-      throw Problem.notFound("This mail answers nothing of ours.");
-    }
+    mustBeVisible(taken == null ? null : taken.messageId());
     if (what == null) {
       throw Problem.wrong("what", "Say whether it is a reply, software's, or no answer to this.");
     }
-    visible(taken.messageId());
     responses.lock(taken.messageId());
     if (what == ReadAs.NOT_AN_ANSWER) {
       mapper.forget(taken.id());

@@ -1,5 +1,7 @@
 package app.jemble.response;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.response.CountingMapper.CountingRules;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -18,11 +20,13 @@ class CountingController {
     this.counting = counting;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   CountingRules find() {
     return counting.counting();
   }
 
+  @Needs(Right.ADMINISTER)
   @PutMapping
   CountingRules change(@RequestBody CountingRules wanted) {
     return counting.change(wanted);

@@ -1,6 +1,8 @@
 package app.jemble.response;
 
 import app.jemble.account.AccountService;
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.core.response.Interval;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.Standing;
@@ -118,16 +120,19 @@ class ResponseController {
     this.accounts = accounts;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   List<MailingResults> all() {
     return mapper.mailings(accounts.current().id());
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/latest")
   List<Latest> latest(@RequestParam(required = false) Long mailingId) {
     return mapper.latest(mailingId, accounts.current().id(), LATEST);
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/{mailingId}")
   Summary summary(@PathVariable long mailingId) {
     mailings.find(mailingId);
@@ -159,6 +164,7 @@ class ResponseController {
                 rate("a person opened", read, delivered), rate("replied", replied, delivered)));
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/{mailingId}/messages")
   List<MessageStanding> messages(
       @PathVariable long mailingId,
@@ -186,6 +192,7 @@ class ResponseController {
   }
 
   /** Whose messages stand there, for what is done with people. */
+  @Needs(Right.LOOK)
   @GetMapping("/{mailingId}/people")
   List<Long> people(@PathVariable long mailingId, @RequestParam List<Standing> standings) {
     mailings.find(mailingId);
@@ -193,6 +200,7 @@ class ResponseController {
   }
 
   /** Begins a mailing in the same threads, to all who stand there. */
+  @Needs(Right.WRITE)
   @PostMapping("/{mailingId}/follow-up")
   Begun followUp(@PathVariable long mailingId, @RequestBody FollowUp followUp) {
     List<Long> people = mapper.people(mailingId, names(followUp.standings()));

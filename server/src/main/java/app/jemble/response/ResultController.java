@@ -1,6 +1,8 @@
 package app.jemble.response;
 
 import app.jemble.account.AccountService;
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.exchange.CsvOut;
 import app.jemble.mailing.Mailing;
 import app.jemble.mailing.MailingService;
@@ -34,27 +36,32 @@ class ResultController {
     this.accounts = accounts;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/course")
   ResultService.CourseView course(@PathVariable long mailing) {
     return results.course(mailing);
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/links")
   List<ResultMapper.LinkResult> links(@PathVariable long mailing) {
     return results.links(mailing);
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/groups")
   List<ResultService.Group> groups(@PathVariable long mailing, @RequestParam ResultService.By by) {
     return results.groups(mailing, by);
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/earlier")
   List<ResultService.Earlier> earlier(@PathVariable long mailing) {
     return results.earlier(mailing);
   }
 
   /** Every message with what came of it, as CSV (RFC 4180). */
+  @Needs(Right.WRITE)
   @GetMapping("/export")
   ResponseEntity<StreamingResponseBody> export(@PathVariable long mailing) {
     if (!accounts.current().role().mayExport()) {

@@ -5,6 +5,7 @@ import app.jemble.account.AccountService;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.response.OwnWords;
 import app.jemble.core.response.ResponseKind;
+import app.jemble.mailing.MailingService;
 import app.jemble.response.UnplacedMapper.PlaceCandidate;
 import app.jemble.response.UnplacedMapper.UnplacedMail;
 import app.jemble.workspace.Problem;
@@ -42,6 +43,7 @@ public class UnplacedService {
   private final InboundMapper inbound;
   private final ResponseMapper responses;
   private final ResponseService service;
+  private final MailingService mailings;
   private final AccountService accounts;
   private final Clock clock;
 
@@ -50,12 +52,14 @@ public class UnplacedService {
       InboundMapper inbound,
       ResponseMapper responses,
       ResponseService service,
+      MailingService mailings,
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
     this.inbound = inbound;
     this.responses = responses;
     this.service = service;
+    this.mailings = mailings;
     this.accounts = accounts;
     this.clock = clock;
   }
@@ -119,6 +123,7 @@ public class UnplacedService {
     if (message == null) {
       throw Problem.notFound("There is no such message, or it has not left.");
     }
+    mailings.find(message.mailingId());
     String snippet = OwnWords.of(mapper.words(id)).snippet(InboundService.SNIPPET);
     service.note(message, kind, snippet, id);
     inbound.place(id, clock.instant(), who.id());

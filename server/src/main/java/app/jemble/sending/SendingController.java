@@ -2,6 +2,8 @@ package app.jemble.sending;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.sending.SendingMapper.ColleagueCap;
 import app.jemble.sending.SendingMapper.RoleCap;
 import app.jemble.workspace.Problem;
@@ -57,6 +59,7 @@ class SendingController {
     this.accounts = accounts;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping
   Sending find() {
     SendingService.House house = sending.house();
@@ -71,6 +74,7 @@ class SendingController {
             .toList());
   }
 
+  @Needs(Right.ADMINISTER)
   @PutMapping
   Sending change(@RequestBody Sending wanted) {
     administratorsOnly();
@@ -86,11 +90,13 @@ class SendingController {
     return find();
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/days-off")
   List<DayOff> daysOff() {
     return sending.daysOffNamed();
   }
 
+  @Needs(Right.ADMINISTER)
   @PutMapping("/days-off")
   List<DayOff> setDaysOff(@RequestBody List<DayOff> days) {
     administratorsOnly();
@@ -98,6 +104,7 @@ class SendingController {
   }
 
   /** Adds the whole days of a calendar file (iCalendar, RFC 5545); answers which those are. */
+  @Needs(Right.ADMINISTER)
   @PostMapping(path = "/days-off/import", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   List<DayOff> importDaysOff(@RequestBody(required = false) byte[] given) {
     administratorsOnly();

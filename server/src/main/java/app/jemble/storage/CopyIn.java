@@ -1,5 +1,6 @@
 package app.jemble.storage;
 
+import com.google.errorprone.annotations.CompileTimeConstant;
 import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -16,12 +17,17 @@ public final class CopyIn implements AutoCloseable {
   private final org.postgresql.copy.CopyIn copy;
   private final StringBuilder buffer = new StringBuilder(FLUSH_AT + 8192);
 
-  public CopyIn(Connection connection, String table, String... columns) throws SQLException {
+  /**
+   * Begins to write.
+   *
+   * @param columns the table and its columns, such as {@code person (id, kind)}
+   */
+  public CopyIn(Connection connection, @CompileTimeConstant String columns) throws SQLException {
     this.copy =
         connection
             .unwrap(PGConnection.class)
             .getCopyAPI()
-            .copyIn("copy " + table + " (" + String.join(", ", columns) + ") from stdin csv");
+            .copyIn("copy " + columns + " from stdin csv");
   }
 
   /** One row; a null is null, a list becomes an array, octets become bytea. */

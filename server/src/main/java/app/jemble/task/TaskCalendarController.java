@@ -1,5 +1,7 @@
 package app.jemble.task;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
@@ -29,16 +31,19 @@ class TaskCalendarController {
     this.calendar = calendar;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/api/tasks/calendar")
   TaskCalendarAddress address() {
     return new TaskCalendarAddress(calendar.address().orElse(null));
   }
 
+  @Needs(Right.LOOK)
   @PostMapping("/api/tasks/calendar")
   TaskCalendarAddress renew() {
     return new TaskCalendarAddress(calendar.renew());
   }
 
+  @Needs(Right.LOOK)
   @DeleteMapping("/api/tasks/calendar")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove() {

@@ -1,5 +1,7 @@
 package app.jemble.task;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.core.record.Related;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.ListService;
@@ -38,11 +40,13 @@ class TaskController {
     this.asked = asked;
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/done")
   Changed done(@RequestBody Done act) {
     return new Changed(tasks.setDone(ids(act.which()), act.done()));
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/move")
   Changed move(@RequestBody Moved act) {
     List<Long> ids = ids(act.which());
@@ -50,6 +54,7 @@ class TaskController {
     return new Changed(ids);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/hand-over")
   Changed handOver(@RequestBody HandedOver act) {
     List<Long> ids = ids(act.which());

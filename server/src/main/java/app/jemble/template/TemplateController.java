@@ -1,5 +1,7 @@
 package app.jemble.template;
 
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
 import app.jemble.template.TemplateService.Template;
 import app.jemble.template.TemplateService.TemplateDraft;
 import app.jemble.template.TemplateService.TemplateVersion;
@@ -28,37 +30,44 @@ class TemplateController {
     this.workspace = workspace;
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/templates")
   List<Template> all() {
     return templates.all();
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/templates/{id}")
   Template find(@PathVariable long id) {
     return templates.find(id);
   }
 
+  @Needs(Right.WRITE)
   @PostMapping("/templates")
   Template create(@RequestBody TemplateDraft draft) {
     return templates.create(draft);
   }
 
+  @Needs(Right.WRITE)
   @PutMapping("/templates/{id}")
   Template save(@PathVariable long id, @RequestBody TemplateDraft draft) {
     return templates.save(id, draft);
   }
 
+  @Needs(Right.WRITE)
   @DeleteMapping("/templates/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable long id) {
     templates.remove(id);
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/templates/{id}/versions")
   List<TemplateVersion> versions(@PathVariable long id) {
     return templates.versions(id);
   }
 
+  @Needs(Right.LOOK)
   @GetMapping("/topics")
   List<WorkspaceService.Topic> topics() {
     return workspace.topics();

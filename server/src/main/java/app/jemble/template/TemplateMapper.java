@@ -18,7 +18,7 @@ interface TemplateMapper {
   String SELECT =
       """
       select t.id, t.name, t.label, t.starts_from, t.private_to is not null as is_private,
-             t.private_to,
+             t.private_to, t.made_by,
              t.subject, t.body, t.topic_id, c.name as topic, t.letterhead_id, t.promotional,
              t.version, t.changed_at, a.name as changed_by,
              (select count(*) from mailing g where g.template_id = t.id and g.state <> 'discarded')
@@ -39,17 +39,24 @@ interface TemplateMapper {
   @Select(SELECT + "where t.id = #{id}")
   Template find(long id);
 
-  @Select("select count(*) from template where fold(name) = fold(#{name}) and id <> #{except}")
-  int named(@Param("name") String name, @Param("except") long except);
+  /** Templates of that name that a colleague can see. */
+  @Select(
+      """
+      select count(*)
+      from template
+      where fold(name) = fold(#{name}) and id <> #{except}
+        and (private_to is null or private_to = #{who})
+      """)
+  int named(@Param("name") String name, @Param("except") long except, @Param("who") long who);
 
   @Select(
       affectData = true,
       value =
           """
           insert into template (name, label, starts_from, private_to, subject, body, topic_id,
-                                letterhead_id, promotional, changed_by, changed_at)
+                                letterhead_id, promotional, made_by, changed_by, changed_at)
           values (#{t.name}, #{t.label}, #{t.startsFrom}, #{privateTo}, #{t.subject}, #{t.body},
-                  #{t.topicId}, #{t.letterheadId}, #{t.promotional}, #{by}, #{at})
+                  #{t.topicId}, #{t.letterheadId}, #{t.promotional}, #{by}, #{by}, #{at})
           returning id
           """)
   long create(

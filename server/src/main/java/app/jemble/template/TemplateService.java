@@ -38,6 +38,7 @@ public class TemplateService {
       String startsFrom,
       @JsonProperty("private") boolean isPrivate,
       @JsonIgnore Long privateTo,
+      @JsonIgnore long madeBy,
       String subject,
       String body,
       long topicId,
@@ -95,14 +96,20 @@ public class TemplateService {
 
   public Template find(long id) {
     Template template = mapper.find(id);
-    boolean hidden =
-        template != null
-            && template.privateTo() != null
-            && template.privateTo() != accounts.current().id();
-    if (template == null || hidden) {
+    if (template == null || isAnothers(template)) {
       throw Problem.notFound("There is no such template any more.");
     }
     return template;
+  }
+
+  /** The name of a template; null when it is gone, or another's own. */
+  public String nameOf(long id) {
+    Template template = mapper.find(id);
+    return template == null || isAnothers(template) ? null : template.name();
+  }
+
+  private boolean isAnothers(Template template) {
+    return template.privateTo() != null && template.privateTo() != accounts.current().id();
   }
 
   @Transactional
@@ -116,8 +123,13 @@ public class TemplateService {
   @Transactional
   public Template save(long id, TemplateDraft draft) {
     long by = accounts.currentWriter().id();
-    find(id);
+    Template before = find(id);
     TemplateDraft sound = sound(draft, id);
+    if (sound.isPrivate() && !before.isPrivate() && before.madeBy() != by) {
+      throw Problem.wrong(
+          "private",
+          "Only who made a template can keep it to themselves. Save yours under another name.");
+    }
     mapper.keepVersion(id, sound.version());
     if (mapper.save(id, sound, sound.isPrivate() ? by : null, by, clock.instant()) == 0) {
       throw Problem.conflict(
@@ -147,7 +159,7 @@ public class TemplateService {
     if (name.isEmpty()) {
       throw Problem.wrong("name", "Give the template a name.");
     }
-    if (mapper.named(name, id) > 0) {
+    if (mapper.named(name, id, accounts.current().id()) > 0) {
       throw Problem.wrong("name", "Another template is already named “" + name + "”.");
     }
     String label = draft.label() == null ? "" : draft.label().strip();

@@ -14,6 +14,8 @@ final class HtmlPlaces {
     VALUE
   }
 
+  private static final int LONGEST_TAIL = 64;
+
   private State state = State.TEXT;
   private char quote;
   private boolean valueBegun;
@@ -44,18 +46,26 @@ final class HtmlPlaces {
           address = endsWithAddressAttribute();
           state = State.VALUE;
         } else {
-          tag.append(c);
+          append(c);
         }
       }
       case VALUE -> {
         if (c == quote) {
           state = State.TAG;
-          tag.append(' ');
+          append(' ');
         } else {
           valueBegun = true;
         }
       }
     }
+  }
+
+  /** Only the end of a tag is asked for. */
+  private void append(char c) {
+    if (tag.length() == LONGEST_TAIL) {
+      tag.delete(0, LONGEST_TAIL / 2);
+    }
+    tag.append(c);
   }
 
   private boolean endsWithAddressAttribute() {

@@ -38,6 +38,18 @@ public final class TemplateParser {
     }
   }
 
+  /** Letters and the like use a few hundred thousand at most; pictures stand beside the text. */
+  public static final int MOST_CHARACTERS = 1_000_000;
+
+  static final int MOST_TAGS = 10_000;
+  static final int LONGEST_TAG = 1_000;
+
+  /** Passages within passages. */
+  static final int DEEPEST = 20;
+
+  /** Nobody reads more of them at once. */
+  private static final int MOST_ERRORS = 50;
+
   private record Open(String field, boolean inverted, List<Part> parts, int offset) {}
 
   private final String text;
@@ -47,6 +59,9 @@ public final class TemplateParser {
   private final List<TemplateError> errors = new ArrayList<>();
   private final Deque<Open> open = new ArrayDeque<>();
   private final HtmlPlaces places = new HtmlPlaces();
+  private final Lines lines;
+  private int tags;
+  private boolean tooDeep;
   private boolean begun;
 
   private TemplateParser(
@@ -55,6 +70,7 @@ public final class TemplateParser {
     this.kind = kind;
     this.catalogue = catalogue;
     this.partials = partials;
+    this.lines = new Lines(text);
     open.push(new Open("", false, new ArrayList<>(), 0));
   }
 
@@ -74,8 +90,12 @@ public final class TemplateParser {
   }
 
   private Parsed parse() {
+    if (text.length() > MOST_CHARACTERS) {
+      error(0, "A text has at most a million characters.");
+      return new Parsed(Optional.empty(), errors);
+    }
     int at = 0;
-    while (at < text.length()) {
+    while (at < text.length() && errors.size() < MOST_ERRORS && !tooDeep) {
       int start = text.indexOf("{{", at);
       if (start < 0) {
         addFixed(text.substring(at));
@@ -87,7 +107,15 @@ public final class TemplateParser {
         error(start, "This merge field is never closed; write }} after it.");
         break;
       }
-      readTag(start, text.substring(start + 2, end));
+      if (++tags > MOST_TAGS) {
+        error(start, "A text has at most 10,000 merge fields and passages.");
+        break;
+      }
+      if (end - start > LONGEST_TAG) {
+        error(start, "A merge field has at most 1,000 characters; is }} missing?");
+      } else {
+        readTag(start, text.substring(start + 2, end));
+      }
       at = end + 2;
     }
     closeRest();
@@ -152,6 +180,11 @@ public final class TemplateParser {
 
   private void openSection(int start, String name, boolean inverted) {
     known(start, name);
+    if (open.size() > DEEPEST) {
+      error(start, "Passages stand in one another at most 20 deep.");
+      tooDeep = true;
+      return;
+    }
     open.push(new Open(name, inverted, new ArrayList<>(), start));
   }
 
@@ -171,22 +204,21 @@ public final class TemplateParser {
     Open section = open.pop();
     add(
         new Part.Section(
-            section.field(),
-            section.inverted(),
-            section.parts(),
-            Position.of(text, section.offset())));
+            section.field(), section.inverted(), section.parts(), lines.at(section.offset())));
   }
 
   private void closeRest() {
     while (open.size() > 1) {
       Open section = open.peek();
-      error(
-          section.offset(),
-          "The passage for "
-              + section.field()
-              + " is never closed; write {{/"
-              + section.field()
-              + "}}.");
+      if (errors.size() < MOST_ERRORS) {
+        error(
+            section.offset(),
+            "The passage for "
+                + section.field()
+                + " is never closed; write {{/"
+                + section.field()
+                + "}}.");
+      }
       closeTop();
     }
   }
@@ -211,7 +243,7 @@ public final class TemplateParser {
       error(start, "A picture can only stand where the address of a picture stands.");
       return;
     }
-    add(new Part.MergeField(read.sources(), read.format(), place, Position.of(text, start)));
+    add(new Part.MergeField(read.sources(), read.format(), place, lines.at(start)));
   }
 
   private boolean namesPicture(List<Part.Source> sources) {
@@ -249,6 +281,6 @@ public final class TemplateParser {
   }
 
   private void error(int offset, String sentence) {
-    errors.add(new TemplateError(Position.of(text, offset), sentence));
+    errors.add(new TemplateError(lines.at(offset), sentence));
   }
 }

@@ -2,10 +2,12 @@ package app.jemble.core.message;
 
 import java.util.List;
 import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
 import org.jsoup.nodes.TextNode;
+import org.jsoup.parser.Parser;
 
 /** The text part of a message, made from its HTML: reads like it, with links, lists and rules. */
 public final class PlainText {
@@ -14,11 +16,25 @@ public final class PlainText {
       List.of("p", "h1", "h2", "h3", "ul", "ol", "blockquote", "table", "pre");
   private static final List<String> LINES = List.of("div", "tr", "li");
 
+  /** What stands deeper is read without a further mark or indent. */
+  private static final int DEEPEST_INDENT = 12;
+
+  /** Elements in one another; browsers have a like bound, and nobody writes so deep. */
+  private static final int DEEPEST = 200;
+
+  private static final Pattern TRAILING_BLANKS =
+      Pattern.compile("(?<![ \\t\\u00a0])[ \\t\\u00a0]++(?=\\n)");
+  private static final Pattern BLANKS = Pattern.compile("\\s++");
+  private static final Pattern LINE_STARTS = Pattern.compile("(?m)^");
+  private static final Pattern LINE_ENDS = Pattern.compile("\\n++");
+
   private final StringBuilder out = new StringBuilder();
   private final UnaryOperator<String> shown;
+  private final int indent;
 
-  private PlainText(UnaryOperator<String> shown) {
+  private PlainText(UnaryOperator<String> shown, int indent) {
     this.shown = shown;
+    this.indent = indent;
   }
 
   /**
@@ -33,9 +49,15 @@ public final class PlainText {
    * @param shown what is written for the address of a link
    */
   static String fromHtml(String html, UnaryOperator<String> shown) {
-    PlainText text = new PlainText(shown);
-    text.readAll(Jsoup.parseBodyFragment(html).body());
-    return text.out.toString().replaceAll("[ \\t\\u00a0]+\\n", "\n").strip() + "\n";
+    Parser parser = Parser.htmlParser();
+    parser.setMaxDepth(DEEPEST);
+    PlainText text = new PlainText(shown, 0);
+    text.readAll(Jsoup.parse(html, "", parser).body());
+    return text.words() + "\n";
+  }
+
+  private String words() {
+    return TRAILING_BLANKS.matcher(out).replaceAll("").strip();
   }
 
   private void readAll(Element parent) {
@@ -60,11 +82,17 @@ public final class PlainText {
       case "img" -> addWords(element.attr("alt").isBlank() ? "" : "[" + element.attr("alt") + "]");
       case "a" -> addLink(element);
       case "td", "th" -> {
-        out.append(inside(element).replaceAll("\\s*\\n\\s*", " "));
+        out.append(onOneLine(inside(element)));
         out.append("  ");
       }
       default -> readBlock(element, tag);
     }
+  }
+
+  private static String onOneLine(String words) {
+    return BLANKS
+        .matcher(words)
+        .replaceAll(blanks -> blanks.group().indexOf('\n') < 0 ? blanks.group() : " ");
   }
 
   private void readBlock(Element element, String tag) {
@@ -76,10 +104,12 @@ public final class PlainText {
               ? element.elementSiblingIndex() + 1 + ". "
               : "- ");
     }
-    if (tag.equals("blockquote")) {
-      out.append(inside(element).replaceAll("(?m)^", "> "));
+    if (indent >= DEEPEST_INDENT) {
+      readAll(element);
+    } else if (tag.equals("blockquote")) {
+      out.append(LINE_STARTS.matcher(inside(element)).replaceAll("> "));
     } else if (tag.equals("li")) {
-      out.append(inside(element).replaceAll("\\n+", "\n  "));
+      out.append(LINE_ENDS.matcher(inside(element)).replaceAll("\n  "));
     } else {
       readAll(element);
     }
@@ -87,7 +117,9 @@ public final class PlainText {
   }
 
   private String inside(Element element) {
-    return fromHtml(element.html(), shown).strip();
+    PlainText inner = new PlainText(shown, indent + 1);
+    inner.readAll(element);
+    return inner.words();
   }
 
   private void addLink(Element link) {

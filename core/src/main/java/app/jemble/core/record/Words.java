@@ -11,6 +11,9 @@ public final class Words {
 
   private static final Pattern COMBINING = Pattern.compile("[\\u0300-\\u036f]");
 
+  /** Nothing longer is a name that somebody mistyped. */
+  private static final int LONGEST_NAME = 80;
+
   private Words() {}
 
   /**
@@ -25,6 +28,9 @@ public final class Words {
 
   /** The name most like the given one, when one is near enough to be meant. */
   public static Optional<String> nearest(String given, List<String> names) {
+    if (given.length() > LONGEST_NAME) {
+      return Optional.empty();
+    }
     String best = null;
     int bestDistance = Integer.MAX_VALUE;
     for (String name : names) {

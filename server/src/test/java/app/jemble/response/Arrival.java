@@ -1,0 +1,45 @@
+package app.jemble.response;
+
+import app.jemble.Eventually;
+import java.nio.charset.StandardCharsets;
+import java.util.function.BooleanSupplier;
+import org.springframework.context.ApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** A mail that arrives, without a mailbox. */
+public final class Arrival {
+
+  private Arrival() {}
+
+  /** A reply to a message; answers the number of the mail. */
+  public static long reply(ApplicationContext application, String name, String token) {
+    String mail =
+        """
+        From: Bea Private <%1$s@private.example>
+        To: tomas@ternquay.example
+        Subject: Re: Hello
+        Message-ID: <%1$s@private.example>
+        In-Reply-To: <%2$s@ternquay.example>
+
+        Thank you.
+        """
+            .formatted(name, token)
+            .replace("\n", "\r\n");
+    application.getBean(InboundService.class).receive(mail.getBytes(StandardCharsets.UTF_8));
+    return application
+        .getBean(JdbcClient.class)
+        .sql("select id from inbound_mail where identity = ?")
+        .param("<" + name + "@private.example>")
+        .query(Long.class)
+        .single();
+  }
+
+  public static void await(BooleanSupplier there) {
+    Eventually.holds(
+        () -> {
+          if (!there.getAsBoolean()) {
+            throw new AssertionError("it has not come");
+          }
+        });
+  }
+}
