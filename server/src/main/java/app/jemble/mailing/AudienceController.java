@@ -282,7 +282,7 @@ class AudienceController {
       case IN_ANOTHER_MAILING -> "another mailing";
       case OWN_WORDING_OLD -> "own wording is older";
       case LONG_SUBJECT -> "long subject";
-      case ODD_LINK -> "a link";
+      case ODD_LINK, LINK_NOT_ALLOWED -> "a link";
       default -> "look";
     };
   }

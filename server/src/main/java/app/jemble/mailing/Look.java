@@ -114,6 +114,7 @@ final class Look {
         composed.message().subject(),
         composed.missing(),
         composed.leadsNowhere(),
+        composed.leadsAstray(),
         marks(person.id()));
   }
 

@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.workspace.Authority;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.Socket;

@@ -9,6 +9,7 @@ import java.util.List;
  * What was written back and forth with one person.
  *
  * @param answerable the mail that an answer by hand would answer; null when none came
+ * @param answersTo whom that answer goes to; null when none came
  */
 record Conversation(
     long messageId,
@@ -18,7 +19,15 @@ record Conversation(
     long mailingId,
     String mailing,
     @Schema(nullable = true) Long answerable,
+    @Schema(nullable = true) AnswersTo answersTo,
     List<ConversationStep> steps) {
+
+  /**
+   * Whom an answer goes to.
+   *
+   * @param known whether the address is on record for the person, or a colleague said it is theirs
+   */
+  record AnswersTo(String sender, boolean known) {}
 
   /** One step, oldest first: a letter of ours, a mail of theirs, or a sign such as an open. */
   record ConversationStep(
@@ -43,11 +52,21 @@ record Conversation(
       @Schema(nullable = true) String text) {}
 
   /**
+   * @param kind what it is; null while a person still has to read it
+   * @param unsure whether nobody knows yet that the person wrote it
+   * @param authentication what the house's mail server says of its sender, or empty
    * @param words what they wrote themselves
    * @param quoted what stands below it, mostly our own words
    */
   record TheirMail(
-      long mailId, ResponseKind kind, String from, String subject, String words, String quoted) {}
+      long mailId,
+      @Schema(nullable = true) ResponseKind kind,
+      String from,
+      boolean unsure,
+      String authentication,
+      String subject,
+      String words,
+      String quoted) {}
 
   record ReadingSign(ResponseKind kind, String detail) {}
 }

@@ -115,22 +115,37 @@ interface ConversationMapper {
       """)
   List<Ours> ours(@Param("messages") Long[] messages);
 
-  /** A mail that came in answer to one of the messages. */
+  /**
+   * A mail that came in answer to one of the messages.
+   *
+   * @param kind what it is; null while nobody has read it
+   * @param unsure whether nobody knows yet that the person wrote it
+   * @param authentication what the house's mail server says of its sender, or empty
+   */
   record Theirs(
       long mailId,
       long messageId,
       ResponseKind kind,
+      boolean unsure,
       String sender,
+      String authentication,
       String subject,
       String words,
       Instant at) {}
 
   @Select(
       """
-      select i.id as mail_id, r.message_id, r.kind, i.sender, i.subject, i.words, r.at
+      select i.id as mail_id, r.message_id, r.kind, r.unsure, i.sender, i.authentication, i.subject,
+             i.words, r.at
       from response r
       join inbound_mail i on i.id = r.mail_id
       where r.message_id = any(#{messages})
+      union all
+      select i.id, i.about_id, null, false, i.sender, i.authentication, i.subject, i.words,
+             i.received_at
+      from inbound_mail i
+      where i.about_id = any(#{messages}) and i.placed_at is null
+        and not exists (select from response r where r.mail_id = i.id)
       """)
   List<Theirs> theirs(@Param("messages") Long[] messages);
 
@@ -178,7 +193,7 @@ interface ConversationMapper {
   @Select("select id, message_id, kind from response where mail_id = #{mail} limit 1")
   Taken taken(long mail);
 
-  @Update("update response set kind = #{kind} where id = #{id}")
+  @Update("update response set kind = #{kind}, unsure = false where id = #{id}")
   int take(@Param("id") long id, @Param("kind") ResponseKind kind);
 
   @Delete("delete from response where id = #{id}")

@@ -5,6 +5,7 @@ import app.jemble.account.AccountService;
 import app.jemble.core.response.OwnWords;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.mailing.AnswerService;
+import app.jemble.response.Conversation.AnswersTo;
 import app.jemble.response.Conversation.ConversationStep;
 import app.jemble.response.Conversation.OurLetter;
 import app.jemble.response.Conversation.ReadingSign;
@@ -92,6 +93,7 @@ class ConversationService {
         head.mailingId(),
         head.mailing(),
         answerable(mails),
+        answersTo(mails),
         steps);
   }
 
@@ -118,10 +120,21 @@ class ConversationService {
   /** What a person wrote last, though software may have written after it. */
   private static Long answerable(List<Theirs> mails) {
     return mails.stream()
+        .filter(m -> m.kind() != null)
         .max(
             Comparator.comparing((Theirs m) -> m.kind() == ResponseKind.REPLIED)
                 .thenComparing(Theirs::at))
         .map(Theirs::mailId)
+        .orElse(null);
+  }
+
+  /** Whom an answer by hand would go to; null when nothing can be answered. */
+  private static AnswersTo answersTo(List<Theirs> mails) {
+    Long answered = answerable(mails);
+    return mails.stream()
+        .filter(m -> answered != null && m.mailId() == answered && m.kind() != null)
+        .findFirst()
+        .map(m -> new AnswersTo(m.sender(), !m.unsure()))
         .orElse(null);
   }
 
@@ -152,7 +165,14 @@ class ConversationService {
   private static TheirMail mail(Theirs m) {
     OwnWords words = OwnWords.of(m.words());
     return new TheirMail(
-        m.mailId(), m.kind(), m.sender(), m.subject(), words.own(), words.quoted());
+        m.mailId(),
+        m.kind(),
+        m.sender(),
+        m.unsure(),
+        m.authentication(),
+        m.subject(),
+        words.own(),
+        words.quoted());
   }
 
   /** Answers a mail by hand, in its thread; held for a moment as any mailing. */

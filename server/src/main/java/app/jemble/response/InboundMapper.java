@@ -10,24 +10,42 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface InboundMapper {
 
+  /**
+   * A mail as it is kept.
+   *
+   * @param identity its Message-ID, or a digest
+   * @param sortedAs what software takes it for
+   * @param authentication what the house's mail server says of its sender, or empty
+   * @param trouble why it could not be read, or empty
+   */
+  record NewMail(
+      String identity,
+      Instant at,
+      String sender,
+      String subject,
+      String words,
+      String sortedAs,
+      String authentication,
+      String trouble,
+      byte[] mime) {}
+
   /** The id of the new mail, or null when it was read before. */
   @Select(
       affectData = true,
       value =
           """
-          insert into inbound_mail (identity, received_at, sender, subject, words, sorted_as, mime)
-          values (#{identity}, #{at}, #{sender}, #{subject}, #{words}, #{sortedAs}, #{mime})
+          insert into inbound_mail (identity, received_at, sender, subject, words, sorted_as,
+                                    authentication, trouble, mime)
+          values (#{identity}, #{at}, #{sender}, #{subject}, #{words}, #{sortedAs},
+                  #{authentication}, #{trouble}, #{mime})
           on conflict (identity) do nothing
           returning id
           """)
-  Long add(
-      @Param("identity") String identity,
-      @Param("at") Instant at,
-      @Param("sender") String sender,
-      @Param("subject") String subject,
-      @Param("words") String words,
-      @Param("sortedAs") String sortedAs,
-      @Param("mime") byte[] mime);
+  Long add(NewMail mail);
+
+  /** The message that a mail is about which a person still has to read. */
+  @Update("update inbound_mail set about_id = #{message} where id = #{id}")
+  int about(@Param("id") long id, @Param("message") long message);
 
   /** It is known what the mail answers, or that it answers nothing; nobody where software knew. */
   @Update(
@@ -38,7 +56,7 @@ interface InboundMapper {
       """)
   int place(@Param("id") long id, @Param("at") Instant at, @Param("by") Long by);
 
-  @Update("update inbound_mail set placed_at = null, placed_by = null where id = #{id}")
+  @Update("update inbound_mail set placed_at = null, placed_by = null, about_id = null where id = #{id}")
   int unplace(long id);
 
   /** How far a mailbox has been read. */

@@ -24,6 +24,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Properties;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Takes a mail that arrived apart, as far as sorting and reading it needs. */
 final class InboundParser {
@@ -37,7 +40,22 @@ final class InboundParser {
   private static final int MOST_TEXT = 100_000;
   private static final int DEEPEST = 10;
   private static final int LONGEST_HEADER = 10_000;
+  private static final Pattern LINE_ENDS = Pattern.compile("[\\r\\n]++");
 
+  /** Parts of one mail that are looked at. */
+  private static final int MOST_PARTS = 200;
+
+  /** Ids are names: whatever an encoded word in one would mean, it is not what was sent. */
+  private static final Set<String> NEVER_DECODED =
+      Set.of("message-id", "in-reply-to", "references");
+
+  /** The machine part of a report (RFC 3464) that its own boundary does not set apart. */
+  private static final Pattern STATUS_FIELDS =
+      Pattern.compile(
+          "^(?:Reporting-MTA|Original-Recipient|Final-Recipient):.*?(?=^--|\\z)",
+          Pattern.CASE_INSENSITIVE | Pattern.MULTILINE | Pattern.DOTALL);
+
+  private int parts;
   private String deliveryStatus;
   private String feedbackReport;
   private Map<String, List<String>> original = Map.of();
@@ -56,6 +74,9 @@ final class InboundParser {
     MimeMessage message = new MimeMessage(SESSION, new ByteArrayInputStream(mime));
     InboundParser parser = new InboundParser();
     parser.read(message, 0);
+    if (parser.deliveryStatus == null && message.isMimeType("multipart/report")) {
+      parser.deliveryStatus = statusIn(mime);
+    }
     String text = parser.plain;
     if (text == null) {
       text = parser.html == null ? "" : PlainText.fromHtml(parser.html);
@@ -71,8 +92,16 @@ final class InboundParser {
         parser.said.toString());
   }
 
+  /** What stands between the parts of a report whose boundary is broken. */
+  private static String statusIn(byte[] mime) {
+    String text =
+        new String(mime, 0, Math.min(mime.length, MOST_TEXT), StandardCharsets.ISO_8859_1);
+    Matcher fields = STATUS_FIELDS.matcher(text);
+    return fields.find() ? fields.group() : null;
+  }
+
   private void read(Part part, int depth) {
-    if (depth > DEEPEST) {
+    if (depth > DEEPEST || ++parts > MOST_PARTS) {
       return;
     }
     try {
@@ -95,6 +124,8 @@ final class InboundParser {
       deliveryStatus = octets(part);
     } else if (part.isMimeType("message/feedback-report")) {
       feedbackReport = octets(part);
+    } else if (isReportInside(part)) {
+      read((Part) part.getContent(), DEEPEST - 3);
     } else if (part.isMimeType("message/rfc822") || part.isMimeType("text/rfc822-headers")) {
       original = headers(new InternetHeaders(stream(octets(part))).getAllHeaders());
     } else if (part.isMimeType("text/html")) {
@@ -106,6 +137,14 @@ final class InboundParser {
       plain = plain == null ? words : plain;
       say(words);
     }
+  }
+
+  /** Some servers pass a report on as the message that came back. */
+  private boolean isReportInside(Part part) throws MessagingException, IOException {
+    return deliveryStatus == null
+        && part.isMimeType("message/rfc822")
+        && part.getContent() instanceof MimeMessage inside
+        && inside.isMimeType("multipart/report");
   }
 
   private void say(String words) {
@@ -139,21 +178,25 @@ final class InboundParser {
     Map<String, List<String>> headers = new HashMap<>();
     while (all.hasMoreElements()) {
       Header header = all.nextElement();
+      String name = header.getName().toLowerCase(Locale.ROOT);
+      String value = unfolded(header.getValue());
       headers
-          .computeIfAbsent(header.getName().toLowerCase(Locale.ROOT), n -> new ArrayList<>())
-          .add(decoded(header.getValue()));
+          .computeIfAbsent(name, n -> new ArrayList<>())
+          .add(NEVER_DECODED.contains(name) ? value : decoded(value));
     }
     return headers;
   }
 
-  private static String decoded(String value) {
+  private static String unfolded(String value) {
     String given = value == null ? "" : value;
-    String unfolded =
-        MimeUtility.unfold(
-                given.length() > LONGEST_HEADER ? given.substring(0, LONGEST_HEADER) : given)
-            .replace('\0', ' ');
+    String read = given.length() > LONGEST_HEADER ? given.substring(0, LONGEST_HEADER) : given;
+    return MimeUtility.unfold(read);
+  }
+
+  /** Encoded words as what they stand for (RFC 2047); a line end in one is a blank. */
+  private static String decoded(String unfolded) {
     try {
-      return MimeUtility.decodeText(unfolded);
+      return LINE_ENDS.matcher(MimeUtility.decodeText(unfolded)).replaceAll(" ");
     } catch (UnsupportedEncodingException unknownCharset) {
       return unfolded;
     }

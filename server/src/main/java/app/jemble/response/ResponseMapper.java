@@ -142,15 +142,14 @@ interface ResponseMapper {
             """)
   Answered byNameAndSubject(@Param("name") String name, @Param("subject") String subject);
 
-  /** What was sent to an address last, since an instant. */
+  /** Whether an address is on record for a person. */
   @Select(
-      SELECT
-          + """
-            where lower(s.address) = lower(#{address}) and s.sent_at > #{since}
-            order by s.sent_at desc
-            limit 1
-            """)
-  Answered lastTo(@Param("address") String address, @Param("since") Instant since);
+      """
+      select exists (
+        select from person
+        where id = #{person} and email_key = lower(btrim(#{address})))
+      """)
+  boolean isAddressOf(@Param("person") long person, @Param("address") String address);
 
   @Update("update response set away_until = #{day} where mail_id = #{mail}")
   int awayUntil(@Param("mail") long mail, @Param("day") LocalDate day);
@@ -169,8 +168,9 @@ interface ResponseMapper {
 
   @Insert(
       """
-      insert into response (message_id, mailing_id, person_id, kind, at, detail, mail_id)
-      values (#{m.id}, #{m.mailingId}, #{m.personId}, #{kind}, #{at}, #{detail}, #{mailId})
+      insert into response (message_id, mailing_id, person_id, kind, at, detail, mail_id, unsure)
+      values (#{m.id}, #{m.mailingId}, #{m.personId}, #{kind}, #{at}, #{detail}, #{mailId},
+              #{unsure})
       on conflict do nothing
       """)
   int add(
@@ -178,7 +178,20 @@ interface ResponseMapper {
       @Param("kind") ResponseKind kind,
       @Param("at") Instant at,
       @Param("detail") String detail,
-      @Param("mailId") Long mailId);
+      @Param("mailId") Long mailId,
+      @Param("unsure") boolean unsure);
+
+  /** What a mail was taken for without being sure of who wrote it; answers the messages. */
+  @Select(
+      affectData = true,
+      value = "delete from response where mail_id = #{mail} and unsure returning message_id")
+  List<Long> dropUnsure(long mail);
+
+  /** The same of all that came before an instant. */
+  @Select(
+      affectData = true,
+      value = "delete from response where unsure and at < #{before} returning message_id")
+  List<Long> dropUnsureBefore(Instant before);
 
   /** Which links of a message were followed since an instant, by whomever. */
   @Select(

@@ -26,6 +26,10 @@ import org.springframework.transaction.annotation.Transactional;
 class ResponseService {
 
   private static final int SOFT_RETURNS = 3;
+
+  /** So long a reply counts of which nobody knows whether the person wrote it. */
+  static final Duration UNSURE_FOR = Duration.ofDays(7);
+
   private static final Duration SOFT_PERIOD = Duration.ofDays(30);
 
   private final ResponseMapper mapper;
@@ -160,9 +164,19 @@ class ResponseService {
   /** Notes one response, moves the message's standing, and does what follows from it. */
   @Transactional
   void note(Answered message, ResponseKind kind, String detail, Long mailId) {
+    note(message, kind, detail, mailId, false);
+  }
+
+  /**
+   * The same.
+   *
+   * @param unsure whether nobody knows yet that the message's own person wrote
+   */
+  @Transactional
+  void note(Answered message, ResponseKind kind, String detail, Long mailId, boolean unsure) {
     mapper.lock(message.id());
     Instant now = clock.instant();
-    if (mapper.add(message, kind, now, detail, mailId) == 0) {
+    if (mapper.add(message, kind, now, detail, mailId, unsure) == 0) {
       return;
     }
     restand(message.id());
@@ -172,6 +186,23 @@ class ResponseService {
       case COMPLAINED -> people.doNotWrite(message.address(), "complaint", now, detail);
       default -> {}
     }
+  }
+
+  /** What a mail was taken for is not so: somebody says something else, or says nothing of it. */
+  void forgetUnsure(long mailId) {
+    mapper.dropUnsure(mailId).forEach(this::standAnew);
+  }
+
+  /** Replies of which nobody has said in time that the person wrote them count no longer. */
+  @Transactional
+  void forgetUnsure() {
+    mapper.dropUnsureBefore(clock.instant().minus(UNSURE_FOR)).forEach(this::standAnew);
+  }
+
+  private void standAnew(long messageId) {
+    mapper.lock(messageId);
+    restand(messageId);
+    mapper.recount(messageId);
   }
 
   /** A colleague says of a mail what it is; its message stands as if that had been known before. */

@@ -72,6 +72,9 @@ public final class SortMail {
     if (sorted instanceof SortedMail.Delayed) {
       return "delayed";
     }
+    if (sorted instanceof SortedMail.Challenge) {
+      return "challenge";
+    }
     return sorted instanceof SortedMail.Complaint ? "complaint" : "unread return";
   }
 }

@@ -124,6 +124,7 @@ public class UnplacedService {
       throw Problem.notFound("There is no such message, or it has not left.");
     }
     mailings.find(message.mailingId());
+    service.forgetUnsure(id);
     String snippet = OwnWords.of(mapper.words(id)).snippet(InboundService.SNIPPET);
     service.note(message, kind, snippet, id);
     inbound.place(id, clock.instant(), who.id());
@@ -134,6 +135,7 @@ public class UnplacedService {
   void putAside(long id) {
     Account who = accounts.currentWriter();
     found(id);
+    service.forgetUnsure(id);
     inbound.place(id, clock.instant(), who.id());
   }
 }

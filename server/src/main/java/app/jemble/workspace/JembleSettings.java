@@ -48,10 +48,21 @@ public record JembleSettings(String publicUrl, Smtp smtp, Imap imap, Outbox outb
 
   /**
    * @param host empty switches reading off
+   * @param authority a file of certificates (PEM) of those who vouch for the server; empty when the
+   *     machine knows them
+   * @param trustedServer the name by which the house's mail server signs what it found out about
+   *     senders (authserv-id of RFC 8601); empty believes nobody
    * @param every how long to wait between two looks
    */
   public record Imap(
-      String host, int port, String user, String password, Security security, Duration every) {
+      String host,
+      int port,
+      String user,
+      String password,
+      Security security,
+      String authority,
+      String trustedServer,
+      Duration every) {
     public boolean isOn() {
       return !host.isBlank();
     }

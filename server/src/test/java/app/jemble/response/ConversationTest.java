@@ -233,7 +233,7 @@ public class ConversationTest extends ServerTest {
   }
 
   @Test
-  public void aReturnInProseIsMatchedByTheAddressThatFailed() {
+  public void aReturnWithoutOurTokenIsAProposalThatAPersonConfirms() {
     Sent sent = send("prose@conversation.test", "Prose", "Hello");
     receive(
         "mailer-daemon@far.test",
@@ -241,7 +241,57 @@ public class ConversationTest extends ServerTest {
         null,
         "<prose@conversation.test>:",
         "Sorry, no mailbox here by that name. (#5.1.1)");
+    assertThat(messageValue(sent.mailing(), sent.person(), "standing")).isEqualTo("NOTHING");
+    assertThat(reachOf(sent)).as("anybody could have written it").isEqualTo("READY");
+    long mail = unplaced().get(0);
+    JsonNode candidates = api.get("/api/mail/unplaced/" + mail).json().get("candidates");
+    assertThat(candidates.get(0).get("messageId").asLong()).isEqualTo(sent.message());
+    Map<String, Object> place = Map.of("messageId", sent.message(), "kind", "RETURNED_HARD");
+    assertThat(api.post("/api/mail/unplaced/" + mail + "/place", place).status()).isEqualTo(204);
     assertThat(messageValue(sent.mailing(), sent.person(), "standing")).isEqualTo("RETURNED");
+    assertThat(reachOf(sent)).isEqualTo("DO_NOT_WRITE");
+  }
+
+  @Test
+  public void aComplaintOrThreeFullMailboxesWithoutOurTokenHarmNobody() {
+    Sent sent = send("forged@conversation.test", "Forged", "Hello");
+    for (int i = 0; i < 3; i++) {
+      receive(
+          "mailer-daemon@far.test",
+          "failure notice",
+          null,
+          "<forged@conversation.test>: mailbox full");
+    }
+    inbound.receive(
+        ("""
+            From: abuse@far.test
+            Content-Type: multipart/report; report-type=feedback-report; boundary=b
+
+            --b
+            Content-Type: message/feedback-report
+
+            Feedback-Type: abuse
+            Original-Rcpt-To: forged@conversation.test
+            --b--
+            """)
+            .replace("\n", "\r\n")
+            .getBytes(StandardCharsets.UTF_8));
+    assertThat(reachOf(sent)).isEqualTo("READY");
+    assertThat(unplaced()).hasSize(4);
+  }
+
+  @Test
+  public void aReturnAtOurReturnAddressThatNobodyCanReadWaitsAndShowsOnItsMessage() {
+    Sent sent = send("unread@conversation.test", "Unread", "Hello");
+    inbound.receive(
+        ("From: mailer-daemon@far.test\r\nTo: return+"
+                + sent.token()
+                + "@ternquay.example\r\nSubject: Hm\r\n\r\nSomething happened.\r\n")
+            .getBytes(StandardCharsets.UTF_8));
+    assertThat(unplaced()).hasSize(1);
+    JsonNode theirs = last(steps(sent), "theirs");
+    assertThat(theirs.get("kind").isNull()).isTrue();
+    assertThat(theirs.get("words").asString()).contains("Something happened.");
   }
 
   @Test
@@ -249,6 +299,31 @@ public class ConversationTest extends ServerTest {
     Sent sent = send("office@conversation.test", "Wainwright-Holt", "Your berth in April");
     receive("Bea Wainwright-Holt <bea.private@home.test>", "Re: Your berth in April", null, "Yes.");
     assertThat(messageValue(sent.mailing(), sent.person(), "standing")).isEqualTo("REPLIED");
+    JsonNode conversation = api.get("/api/conversations/" + sent.message()).json();
+    assertThat(last(conversation.get("steps"), "theirs").get("unsure").asBoolean()).isTrue();
+    assertThat(conversation.get("answersTo").get("sender").asString())
+        .contains("bea.private@home.test");
+    assertThat(conversation.get("answersTo").get("known").asBoolean()).isFalse();
+    assertThat(unplaced()).as("a person says whether it was her").hasSize(1);
+  }
+
+  @Test
+  public void aReplyNobodyVouchesForCountsForAWeekAndOnlyThenWhenSomebodySaysSo() {
+    Sent left = send("left@conversation.test", "Left", "Hello");
+    Sent said = send("vouched@conversation.test", "Vouched", "Hello");
+    receive("Bea <somewhere@else.test>", "Re: Hello", id(left), "It is me.");
+    receive("Bea <somewhere@else.test>", "Re: Hello", id(said), "It is me.");
+    assertThat(readAs(mailId(said), "REPLY")).isEqualTo(204);
+    ResponseService responses = application.getBean(ResponseService.class);
+    clock.advance(java.time.Duration.ofDays(6));
+    responses.forgetUnsure();
+    assertThat(messageValue(left.mailing(), left.person(), "replied")).isEqualTo("t");
+    clock.advance(java.time.Duration.ofDays(2));
+    responses.forgetUnsure();
+    assertThat(messageValue(left.mailing(), left.person(), "replied")).isEqualTo("f");
+    assertThat(messageValue(left.mailing(), left.person(), "standing")).isEqualTo("NOTHING");
+    assertThat(messageValue(said.mailing(), said.person(), "replied")).isEqualTo("t");
+    assertThat(unplaced()).as("it still waits").hasSize(1);
   }
 
   @Test

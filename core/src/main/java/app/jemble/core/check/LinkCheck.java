@@ -4,9 +4,15 @@ import java.net.URI;
 import java.net.URISyntaxException;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** Links that likely do not lead where the writer thinks. */
 public final class LinkCheck {
+
+  private static final int LONGEST = 2_000;
+
+  private static final Pattern SAYS_A_HOST =
+      Pattern.compile("(?:https?://)?[\\p{L}\\p{N}-]++(?:\\.[\\p{L}\\p{N}-]++)++(?:/\\S*+)?");
 
   private LinkCheck() {}
 
@@ -29,7 +35,7 @@ public final class LinkCheck {
       return Optional.of("The link " + address + " does not look like an address of the web.");
     }
     String said = words.strip().toLowerCase(Locale.ROOT);
-    if (said.matches("(https?://)?[\\p{L}\\p{N}-]+(\\.[\\p{L}\\p{N}-]+)+(/\\S*)?")) {
+    if (said.length() <= LONGEST && SAYS_A_HOST.matcher(said).matches()) {
       String saidHost = host(said.startsWith("http") ? said : "https://" + said);
       if (saidHost != null && !bare(saidHost).equals(bare(host))) {
         return Optional.of("A link says " + words.strip() + " and leads to " + host + ".");

@@ -16,6 +16,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jsoup.Jsoup;
@@ -37,6 +38,7 @@ public final class ReleaseCheck {
    * @param subject merged
    * @param missing fields without a value and without a fallback
    * @param nowhere whether a link of it leads nowhere
+   * @param astray whether a link of it leads where links may not
    * @param marks what else there is to say
    */
   public record Message(
@@ -46,6 +48,7 @@ public final class ReleaseCheck {
       String subject,
       Set<String> missing,
       boolean nowhere,
+      boolean astray,
       Set<Mark> marks) {
     public Message {
       missing = Set.copyOf(missing);
@@ -68,6 +71,7 @@ public final class ReleaseCheck {
   }
 
   private final Map<String, List<Long>> missing = new LinkedHashMap<>();
+  private final List<Long> astray = new ArrayList<>();
   private final Map<Code, List<Long>> byCode = new EnumMap<>(Code.class);
   private final DomainCheck domains = new DomainCheck();
   private final List<Finding> blockers = new ArrayList<>();
@@ -178,8 +182,10 @@ public final class ReleaseCheck {
           Code.FILES_TOO_LARGE,
           "files",
           String.format(
+              Locale.ENGLISH,
               "The attached files hold %.1f MB; at most %d MB leave.",
-              octets / 1048576.0, most / 1048576));
+              octets / 1048576.0,
+              most / 1048576));
     }
   }
 
@@ -203,6 +209,9 @@ public final class ReleaseCheck {
     if (message.nowhere()) {
       note(Code.ODD_LINK, person);
     }
+    if (message.astray()) {
+      astray.add(person);
+    }
     message.marks().forEach(mark -> note(mark.code, person));
   }
 
@@ -223,6 +232,16 @@ public final class ReleaseCheck {
               List.of()));
     }
     all.addAll(blockers);
+    if (!astray.isEmpty()) {
+      all.add(
+          new Finding(
+              Severity.BLOCKER,
+              Code.LINK_NOT_ALLOWED,
+              "body",
+              count(astray, "would get a link", "would get a link")
+                  + " that may not be followed; a link begins with https, http, mailto or tel.",
+              astray));
+    }
     missing.forEach(
         (field, who) -> all.add(notice(Code.VALUE_MISSING, field, missingWords(field, who), who)));
     domains
@@ -245,8 +264,9 @@ public final class ReleaseCheck {
 
   private String missingWords(String field, List<Long> who) {
     String no = " no " + field.replace('_', ' ').replace('.', ' ');
-    String of = who.size() == 1 && people == 1 ? "" : String.format(" of %,d", people);
-    return String.format("%,d", who.size())
+    String of =
+        who.size() == 1 && people == 1 ? "" : String.format(Locale.ENGLISH, " of %,d", people);
+    return String.format(Locale.ENGLISH, "%,d", who.size())
         + of
         + (who.size() == 1 ? " has" : " have")
         + no
@@ -292,7 +312,9 @@ public final class ReleaseCheck {
   }
 
   private static String count(List<Long> who, String one, String many) {
-    return who.size() == 1 ? "1 person " + one : String.format("%,d people ", who.size()) + many;
+    return who.size() == 1
+        ? "1 person " + one
+        : String.format(Locale.ENGLISH, "%,d people ", who.size()) + many;
   }
 
   private void block(Code code, String about, String sentence) {

@@ -15,8 +15,8 @@ final class OperandWords {
 
   private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?");
   private static final Pattern DAY = Pattern.compile("\\d{1,2} [A-Z][a-z]+ \\d{4}");
-  private static final Pattern KEY = Pattern.compile("\\[([^]]|]])*]");
-  private static final Pattern QUOTED = Pattern.compile("“([^”]|””)*”");
+  private static final Pattern KEY = Pattern.compile("\\[(?:[^]]++|]])*+]");
+  private static final Pattern QUOTED = Pattern.compile("“(?:[^”]++|””)*+”");
 
   private final SentenceCursor at;
 

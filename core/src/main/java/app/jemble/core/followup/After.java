@@ -2,6 +2,7 @@ package app.jemble.core.followup;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Locale;
 
 /**
  * How long after a person's own message something is done.
@@ -53,6 +54,6 @@ public record After(int count, Unit unit) {
 
   /** Such as "4 working days". */
   public String words() {
-    return count == 1 ? "1 " + unit.one : "%,d %ss".formatted(count, unit.one);
+    return count == 1 ? "1 " + unit.one : String.format(Locale.ENGLISH, "%,d %ss", count, unit.one);
   }
 }

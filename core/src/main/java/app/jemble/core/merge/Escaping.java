@@ -20,13 +20,38 @@ public final class Escaping {
 
   public static void append(StringBuilder out, String value, Place place) {
     switch (place) {
-      case HTML_TEXT, HTML_ATTRIBUTE -> appendHtml(out, value);
+      case HTML_TEXT, HTML_ATTRIBUTE -> appendHtml(out, readable(value));
       case URL_START -> appendHtml(out, safeAddress(value));
       case URL_PART -> appendPercent(out, value);
       case BARE_ADDRESS_START -> out.append(safeAddress(value));
       case HEADER -> out.append(oneLine(value));
-      case PLAIN_TEXT -> out.append(value);
+      case PLAIN_TEXT -> out.append(readable(value));
     }
+  }
+
+  /**
+   * A value without what would reorder the letter around it (Unicode Standard Annex 9: the controls
+   * that embed, override and isolate) or that no text holds: control characters but tab and line
+   * end.
+   */
+  private static String readable(String value) {
+    for (int i = 0; i < value.length(); i++) {
+      if (isUnreadable(value.charAt(i))) {
+        StringBuilder kept = new StringBuilder(value.length());
+        value.chars().filter(c -> !isUnreadable((char) c)).forEach(c -> kept.append((char) c));
+        return kept.toString();
+      }
+    }
+    return value;
+  }
+
+  private static boolean isUnreadable(char c) {
+    return c < ' '
+        ? c != '\n' && c != '\t' && c != '\r'
+        : c >= '\u007f'
+            && (c <= '\u009f'
+                || (c >= '\u202a' && c <= '\u202e')
+                || (c >= '\u2066' && c <= '\u2069'));
   }
 
   /** The text on one line, control characters turned into blanks, for mail headers. */

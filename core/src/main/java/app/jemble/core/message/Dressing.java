@@ -25,18 +25,15 @@ final class Dressing {
 
   private final Optional<Letterhead> head;
   private final List<String> links = new ArrayList<>();
-  private final boolean counted;
 
   /**
    * @param head the letterhead; none for a message that looks as if written by hand
-   * @param counted whether links lead through {@link MessageFields#link}
    */
-  Dressing(Optional<Letterhead> head, boolean counted) {
+  Dressing(Optional<Letterhead> head) {
     this.head = head;
-    this.counted = counted;
   }
 
-  /** Where the counted links lead, as template text, in order. */
+  /** Where the numbered links lead, as template text, in order. */
   List<String> links() {
     return links;
   }
@@ -67,7 +64,7 @@ final class Dressing {
     if (address.isEmpty()) {
       return "";
     }
-    if (counted && MessageFields.isCounted(address)) {
+    if (MessageFields.isNumbered(address)) {
       link.attr("href", "{{" + MessageFields.link(number(address)) + "}}");
     }
     String accent = head.map(Letterhead::accent).orElse(PLAIN_ACCENT);
@@ -176,7 +173,7 @@ final class Dressing {
     StringBuilder out = new StringBuilder("#");
     for (int at = 1; at < 7; at += 2) {
       int part = Integer.parseInt(colour.substring(at, at + 2), 16);
-      out.append(String.format("%02x", (part + 255) / 2));
+      out.append(String.format(Locale.ROOT, "%02x", (part + 255) / 2));
     }
     return out.toString();
   }

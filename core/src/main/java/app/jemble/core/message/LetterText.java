@@ -20,11 +20,17 @@ import java.util.Set;
  * @param subject parsed as a header
  * @param html the whole document
  * @param text the plain text of the same
- * @param links where the counted links lead
+ * @param links where the links lead
+ * @param countsLinks whether they lead there through a counting address
  * @param namesLeaving whether the words themselves say how to leave
  */
 public record LetterText(
-    Template subject, Template html, Template text, List<Template> links, boolean namesLeaving) {
+    Template subject,
+    Template html,
+    Template text,
+    List<Template> links,
+    boolean countsLinks,
+    boolean namesLeaving) {
 
   private static final String LEAVE_WORDS = "You can leave this list at any time";
 
@@ -99,7 +105,7 @@ public record LetterText(
       TemplateParser.Parsed body) {
     boolean namesLeaving = body.template().orElseThrow().fields().contains(MessageFields.LEAVE);
     boolean saysLeaving = looks.saysHowToLeave() && !namesLeaving;
-    Dressing dressing = new Dressing(looks.head(), looks.countsLinks());
+    Dressing dressing = new Dressing(looks.head());
     String bodyHtml = dressing.body(wording.body());
     String signatureHtml = dressing.body(looks.signature());
     String html = dressing.document(bodyHtml, foot(looks, saysLeaving), looks.language());
@@ -114,10 +120,11 @@ public record LetterText(
         parsed(html, Kind.HTML, all, signatureHtml),
         parsed(text, Kind.PLAIN_TEXT, all, signature),
         links.stream().map(link -> parsed(link, Kind.ADDRESS, all, "")).toList(),
+        looks.countsLinks(),
         namesLeaving);
   }
 
-  /** Where a counted link leads is merged once, and named by its number elsewhere. */
+  /** Where a link leads is merged once, and named by its number elsewhere. */
   private static String shown(String address, List<String> links) {
     int number = links.indexOf(address);
     return number < 0 ? address : "{{" + MessageFields.link(number) + "}}";

@@ -74,7 +74,8 @@ public final class MessageComposer {
    * A message and what was missing for it.
    *
    * @param missing fields without a value and without a fallback
-   * @param targets where its counted links lead; {@code #} where one leads nowhere
+   * @param targets where its links lead; {@code #} where one leads nowhere, {@code #astray} where
+   *     it may not be followed
    */
   public record Composed(OutgoingMessage message, Set<String> missing, List<String> targets) {
     public Composed {
@@ -86,10 +87,18 @@ public final class MessageComposer {
     public boolean leadsNowhere() {
       return targets.contains(NOWHERE);
     }
+
+    /** Whether a link of it leads where links may not: anywhere but http, https, mailto, tel. */
+    public boolean leadsAstray() {
+      return targets.contains(ASTRAY);
+    }
   }
 
   /** Where a link leads whose field has no value. */
   private static final String NOWHERE = "#";
+
+  /** Where one leads that may not be followed. */
+  private static final String ASTRAY = "#astray";
 
   private final Shared shared;
   private final Own own;
@@ -108,8 +117,7 @@ public final class MessageComposer {
   private Composed compose() {
     LetterText text = shared.text();
     for (Template link : text.links()) {
-      String target = render(link, own.values());
-      targets.add(target.isBlank() ? NOWHERE : target);
+      targets.add(target(render(link, own.values())));
     }
     String subject = render(text.subject(), own.values());
     String html = render(text.html(), field -> inMessage(field, true));
@@ -129,11 +137,17 @@ public final class MessageComposer {
             carried.pictures(),
             files(),
             own.thread(),
-            own.isProof() ? List.of() : countedTargets(),
+            own.isProof() || !shared.text().countsLinks() ? List.of() : countedTargets(),
             leaveAddress(),
             "return+" + id + "@" + shared.returnDomain(),
             false);
     return new Composed(message, missing, targets);
+  }
+
+  private String target(String written) {
+    // What escaping made of a value that is no address is that sign already.
+    boolean nowhere = written.isBlank() || written.equals(NOWHERE);
+    return nowhere ? NOWHERE : WebAddress.normal(written).orElse(ASTRAY);
   }
 
   private String render(Template template, Values values) {
@@ -169,13 +183,17 @@ public final class MessageComposer {
   /** In HTML the counting address; in plain text, and in a proof, where the link truly leads. */
   private String linkAddress(int number, boolean inHtml) {
     String target = targets.get(number);
-    return inHtml && !own.isProof() && MessageFields.isWeb(target)
+    return inHtml && isCounted(target)
         ? shared.publicUrl() + "/l/" + own.token() + "/" + number
         : target;
   }
 
+  private boolean isCounted(String target) {
+    return shared.text().countsLinks() && !own.isProof() && MessageFields.isWeb(target);
+  }
+
   private List<String> countedTargets() {
-    return targets.stream().map(target -> MessageFields.isWeb(target) ? target : "").toList();
+    return targets.stream().map(target -> isCounted(target) ? target : "").toList();
   }
 
   private Optional<String> leaveAddress() {

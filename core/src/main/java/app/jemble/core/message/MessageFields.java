@@ -6,6 +6,7 @@ import app.jemble.core.record.FieldUse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * The fields that belong to a message and not to a record. Writers know one of them, the link to
@@ -21,6 +22,8 @@ public final class MessageFields {
 
   private static final String LINK = "message.link_";
 
+  private static final Pattern LEADS_OUT = Pattern.compile("\\{\\{\\s*" + LEAVE + "\\s*}}");
+
   private MessageFields() {}
 
   /** The name of the field that holds where a counted link leads, from 0. */
@@ -33,9 +36,9 @@ public final class MessageFields {
     return field.startsWith(LINK) ? Integer.parseInt(field.substring(LINK.length())) : -1;
   }
 
-  /** Web links are counted, and those that begin with a merge field, which may become one. */
-  static boolean isCounted(String address) {
-    return isWeb(address) || (address.startsWith("{{") && !address.contains(LEAVE));
+  /** Links of the web are numbered, and those that begin with a merge field and may become any. */
+  static boolean isNumbered(String address) {
+    return isWeb(address) || (address.startsWith("{{") && !LEADS_OUT.matcher(address).matches());
   }
 
   static boolean isWeb(String address) {

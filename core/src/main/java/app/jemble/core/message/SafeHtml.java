@@ -24,6 +24,8 @@ public final class SafeHtml {
   private static final Pattern ON_RECORD =
       Pattern.compile(Pattern.quote(FieldValue.Picture.PATH) + "[A-Za-z0-9_-]+");
 
+  private static final Pattern PASSAGE = Pattern.compile("\\s*+\\{\\{\\s*+[#^/!>]");
+
   private static final List<String> STYLED =
       List.of("p", "h1", "h2", "h3", "span", "td", "th", "table", "a", "img");
 
@@ -98,7 +100,7 @@ public final class SafeHtml {
       }
       return switch (attribute.getKey()) {
         case "href" -> isSafeAddress(attribute.getValue());
-        case "src" -> isSafeAddress(attribute.getValue()) || isOnRecord(attribute.getValue());
+        case "src" -> isSafePicture(attribute.getValue()) || isOnRecord(attribute.getValue());
         case "class" -> attribute.getValue().equals("button");
         default -> true;
       };
@@ -107,6 +109,11 @@ public final class SafeHtml {
 
   private static boolean isOnRecord(String address) {
     return ON_RECORD.matcher(address).matches();
+  }
+
+  /** A passage could make any address of what stands in it; a link's is asked again, later. */
+  private static boolean isSafePicture(String address) {
+    return isSafeAddress(address) && !PASSAGE.matcher(address).lookingAt();
   }
 
   static boolean isSafeAddress(String address) {

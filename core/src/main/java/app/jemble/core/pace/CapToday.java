@@ -3,6 +3,7 @@ package app.jemble.core.pace;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -22,7 +23,7 @@ public record CapToday(long id, long account, String whose, long most) {
 
   /** Why a message does not leave today. */
   public String words() {
-    return "over the daily cap of %s (%,d)".formatted(whose, most);
+    return String.format(Locale.ENGLISH, "over the daily cap of %s (%,d)", whose, most);
   }
 
   /**

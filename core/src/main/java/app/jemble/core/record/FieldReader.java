@@ -47,7 +47,7 @@ public record FieldReader(ZoneId zone, String region, String currency, DayOrder 
    * @throws FieldException with a sentence when the text is no value of the field
    */
   public FieldValue read(Field field, String given) {
-    String text = given == null ? "" : given.strip();
+    String text = given == null ? "" : Words.tidy(given);
     if (text.isEmpty()) {
       return FieldValue.EMPTY;
     }

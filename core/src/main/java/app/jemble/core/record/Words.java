@@ -26,6 +26,27 @@ public final class Words {
     return COMBINING.matcher(decomposed).replaceAll("").toLowerCase(Locale.ROOT);
   }
 
+  /** Blanks of every kind, also those that do not break, and marks without a width. */
+  private static final String BLANK =
+      "[\\s\\u00a0\\u1680\\u2000-\\u200b\\u2028\\u2029\\u202f\\u205f\\u2060\\u3000\\ufeff]";
+
+  private static final Pattern AROUND =
+      Pattern.compile("\\A" + BLANK + "++|(?<!" + BLANK + ")" + BLANK + "++\\z");
+
+  /** Control characters but tabs and line ends, and the marks that turn the writing direction. */
+  private static final Pattern UNWANTED =
+      Pattern.compile(
+          "[\\x01-\\x08\\x0b\\x0c\\x0e-\\x1f\\x7f-\\x9f\\u202a-\\u202e\\u2066-\\u2069]++");
+
+  /**
+   * What somebody typed or a file held, as it is kept: without blanks around it, without control
+   * characters, without what would reorder the text around it (Unicode Standard Annex 9). A NUL
+   * stays, for the reader to refuse.
+   */
+  public static String tidy(String given) {
+    return AROUND.matcher(UNWANTED.matcher(given).replaceAll("")).replaceAll("");
+  }
+
   /** The name most like the given one, when one is near enough to be meant. */
   public static Optional<String> nearest(String given, List<String> names) {
     if (given.length() > LONGEST_NAME) {

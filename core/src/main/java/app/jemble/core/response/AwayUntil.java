@@ -1,9 +1,11 @@
 package app.jemble.core.response;
 
 import java.time.DateTimeException;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.Month;
 import java.time.format.TextStyle;
+import java.time.temporal.TemporalAdjusters;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -25,6 +27,14 @@ public final class AwayUntil {
   /** Whoever is away for longer is not waited for. */
   private static final int LONGEST_DAYS = 366;
 
+  private static final List<Locale> LANGUAGES =
+      List.of(
+          Locale.ENGLISH,
+          Locale.GERMAN,
+          Locale.FRENCH,
+          Locale.forLanguageTag("es"),
+          Locale.forLanguageTag("nl"));
+
   private static final Map<String, Month> MONTHS = months();
 
   private static final String LAST_DAY =
@@ -43,6 +53,19 @@ public final class AwayUntil {
           + "|(?<m2>\\p{L}{3,10})\\.? (?<d2>\\d{1,2})(?:st|nd|rd|th)?(?:,? (?<y2>\\d{4}))?"
           + "|(?<d3>\\d{1,2})[./](?<m3>\\d{1,2})[./](?<y3>\\d{4})?)";
 
+  /** A day of the week alone, in the same languages, and what it is. */
+  private static final Map<String, DayOfWeek> WEEKDAYS = weekdays();
+
+  private static final Pattern SAID_WEEKDAY =
+      Pattern.compile(
+          "\\b(?:(?<last>"
+              + LAST_DAY
+              + ")|(?<back>"
+              + FIRST_DAY_BACK
+              + "))"
+              + " (?:the |next |coming |nächsten |kommenden |prochain |próximo )?(?<day>\\p{L}{5,10})\\b(?! week)",
+          Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
+
   private static final Pattern SAID =
       Pattern.compile(
           "\\b(?:(?<last>" + LAST_DAY + ")|(?<back>" + FIRST_DAY_BACK + ")) (?:the )?" + DAY,
@@ -53,7 +76,7 @@ public final class AwayUntil {
   /**
    * The last day away, which may be the day of the reply itself.
    *
-   * @param received the day on which the reply came
+   * @param received the day on which the reply was written
    */
   public static Optional<LocalDate> in(String text, LocalDate received) {
     String words =
@@ -69,7 +92,30 @@ public final class AwayUntil {
         return last;
       }
     }
+    return byWeekday(words, received);
+  }
+
+  /** "Until Monday": the next one after the day on which it was written. */
+  private static Optional<LocalDate> byWeekday(String words, LocalDate written) {
+    Matcher said = SAID_WEEKDAY.matcher(words);
+    while (said.find()) {
+      DayOfWeek weekday = WEEKDAYS.get(said.group("day").toLowerCase(Locale.ROOT));
+      if (weekday != null) {
+        LocalDate day = written.with(TemporalAdjusters.next(weekday));
+        return Optional.of(said.group("back") != null ? day.minusDays(1) : day);
+      }
+    }
     return Optional.empty();
+  }
+
+  private static Map<String, DayOfWeek> weekdays() {
+    Map<String, DayOfWeek> weekdays = new HashMap<>();
+    for (Locale locale : LANGUAGES) {
+      for (DayOfWeek day : DayOfWeek.values()) {
+        weekdays.put(day.getDisplayName(TextStyle.FULL, locale).toLowerCase(Locale.ROOT), day);
+      }
+    }
+    return Map.copyOf(weekdays);
   }
 
   private static Optional<LocalDate> day(Matcher said, LocalDate received) {
@@ -113,13 +159,7 @@ public final class AwayUntil {
 
   private static Map<String, Month> months() {
     Map<String, Month> months = new HashMap<>();
-    for (Locale locale :
-        List.of(
-            Locale.ENGLISH,
-            Locale.GERMAN,
-            Locale.FRENCH,
-            Locale.forLanguageTag("es"),
-            Locale.forLanguageTag("nl"))) {
+    for (Locale locale : LANGUAGES) {
       for (Month month : Month.values()) {
         for (TextStyle style : List.of(TextStyle.FULL, TextStyle.SHORT)) {
           String name = month.getDisplayName(style, locale).toLowerCase(Locale.ROOT);

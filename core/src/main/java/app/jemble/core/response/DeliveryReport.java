@@ -44,17 +44,9 @@ final class DeliveryReport {
     String why = afterType(first.getOrDefault("diagnostic-code", ""));
     String given = first.getOrDefault("status", "").split("\\s", 2)[0];
     boolean general = given.isEmpty() || given.endsWith(".0.0");
-    String code = general ? ReturnWords.code(why).orElse(given) : given;
-    return new SortedMail.Returned(isForGood(code), failed, code, why);
-  }
-
-  /**
-   * RFC 3463: class 5 is permanent for this mail. For the address it is so when the address (5.1)
-   * is wrong, the mailbox is disabled (5.2.1) or nothing more is said (5.0.0); a full mailbox
-   * (5.2.2), a size limit, the network and policy (5.7) may be otherwise next time.
-   */
-  static boolean isForGood(String code) {
-    return code.startsWith("5.1.") || code.equals("5.2.1") || code.equals("5.0.0");
+    ReturnMeaning meaning =
+        ReturnMeaning.of(general ? ReturnWords.enhanced(why).orElse(given) : given, why);
+    return new SortedMail.Returned(meaning.forGood(), failed, meaning.code(), why);
   }
 
   private static String address(Map<String, String> group) {

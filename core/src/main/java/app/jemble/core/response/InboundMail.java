@@ -1,8 +1,11 @@
 package app.jemble.core.response;
 
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /**
  * A mail that arrived, taken apart as far as sorting needs.
@@ -23,6 +26,36 @@ public record InboundMail(
     Map<String, List<String>> original,
     String text,
     String said) {
+
+  /** What no text that a person reads holds, and no database keeps. */
+  private static final Pattern CONTROLS =
+      Pattern.compile("[\\x00-\\x08\\x0b\\x0c\\x0e-\\x1f\\x7f-\\x9f\\ufffe\\uffff]");
+
+  public InboundMail {
+    headers = readable(headers);
+    original = readable(original);
+    contentType = readable(contentType);
+    deliveryStatus = readable(deliveryStatus);
+    feedbackReport = readable(feedbackReport);
+    text = readable(text);
+    said = readable(said);
+  }
+
+  private static Map<String, List<String>> readable(Map<String, List<String>> headers) {
+    Map<String, List<String>> readable = new HashMap<>();
+    headers.forEach(
+        (name, values) -> readable.put(name, values.stream().map(InboundMail::readable).toList()));
+    return Map.copyOf(readable);
+  }
+
+  /** Without control characters and halves of characters; a null stays one. */
+  private static String readable(String text) {
+    if (text == null) {
+      return null;
+    }
+    String whole = new String(text.getBytes(StandardCharsets.UTF_8), StandardCharsets.UTF_8);
+    return CONTROLS.matcher(whole).replaceAll(" ");
+  }
 
   /** The first value of a header, or an empty text. */
   public String header(String name) {

@@ -11,14 +11,6 @@ import java.util.regex.Pattern;
  */
 public final class MailSorter {
 
-  private static final Pattern AWAY_SUBJECT =
-      Pattern.compile(
-          "^\\W*(out of (the )?office|automatic reply|auto(matic)?[- ]?(reply|response)|away from"
-              + "|abwesenheit|automatische antwort|r[ée]ponse automatique|absence du bureau"
-              + "|respuesta autom[áa]tica|fuera de la oficina|risposta automatica|fuori sede"
-              + "|automatisch antwoord|afwezig|autosvar|automatisk svar|resposta autom[áa]tica"
-              + "|odpowied[źz] automatyczna|автоответ)",
-          Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
   private static final List<String> AUTOMATIC_HEADERS =
       List.of(
           "x-autoreply",
@@ -38,7 +30,7 @@ public final class MailSorter {
           Pattern.CASE_INSENSITIVE);
   private static final Pattern RETURNED_SUBJECT =
       Pattern.compile(
-          "^(?!re:|aw:|sv:|antw:|fwd?:|wg:|tr:).*(undeliver|unzustellbar|nicht zugestellt|returned mail|non-?delivery"
+          "(undeliver|unzustellbar|nicht zugestellt|returned mail|non-?delivery"
               + "|mail (delivery )?(failed|failure|error|could not)|rejected mail"
               + "|(delivery|message)[^:]{0,20}(fail|error|could not|not (be )?deliver|problem)"
               + "|failure (notice|delivery|notification)|not (be )?delivered)",
@@ -57,18 +49,34 @@ public final class MailSorter {
     if (mail.deliveryStatus() != null) {
       return DeliveryReport.read(mail.deliveryStatus()).orElseGet(() -> ProseReport.read(mail));
     }
+    if (Challenge.isOne(mail)) {
+      return new SortedMail.Challenge();
+    }
     if (isReport(mail)) {
       return ProseReport.read(mail);
     }
     if (hasReturnedSubject(mail)) {
       SortedMail read = ProseReport.read(mail);
-      boolean bringsBack = !mail.original().isEmpty() || automaticSign(mail) != null;
-      if (bringsBack || !(read instanceof SortedMail.UnreadReturn)) {
+      if (bringsBack(mail) || (!isMarked(mail) && !(read instanceof SortedMail.UnreadReturn))) {
         return read;
       }
     }
     String automatic = automaticSign(mail);
     return automatic == null ? new SortedMail.Reply() : new SortedMail.AutoReply(automatic);
+  }
+
+  /**
+   * What came back is there, software says that it wrote, or a mail server's own code stands there.
+   */
+  private static boolean bringsBack(InboundMail mail) {
+    return !mail.original().isEmpty()
+        || automaticSign(mail) != null
+        || (isMarked(mail) && ReturnWords.enhanced(mail.said()).isPresent());
+  }
+
+  /** Somebody, or a server without manners, answers. */
+  private static boolean isMarked(InboundMail mail) {
+    return ReplySubject.isMarked(mail.header("subject"));
   }
 
   private static boolean isReport(InboundMail mail) {
@@ -80,10 +88,7 @@ public final class MailSorter {
 
   /** A person at the postmaster's desk writes back as anybody. */
   private static boolean answers(InboundMail mail) {
-    String subject = mail.header("subject");
-    return !mail.header("in-reply-to").isEmpty()
-        && !ReplySubject.bare(subject).equals(subject.strip())
-        && !hasReturnedSubject(mail);
+    return !mail.header("in-reply-to").isEmpty() && isMarked(mail) && !hasReturnedSubject(mail);
   }
 
   /** Some servers write in a name of their own; the subject of a return and its words tell. */
@@ -110,6 +115,6 @@ public final class MailSorter {
       return "Return-Path: <>";
     }
     String subject = mail.header("subject");
-    return AWAY_SUBJECT.matcher(subject).find() ? "Subject: " + subject : null;
+    return AwayNotice.isOne(subject) ? "Subject: " + subject : null;
   }
 }

@@ -7,7 +7,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
@@ -20,12 +19,13 @@ final class ProseReport {
 
   private static final Pattern ADDRESS =
       Pattern.compile(
-          "[A-Za-z0-9._%+\\-=/!#$&'*?^`{|}~]+@[A-Za-z0-9](?:[A-Za-z0-9.-]*[A-Za-z0-9])?");
+          "(?<![A-Za-z0-9._%+\\-=/!#$&'*?^`{|}~])[A-Za-z0-9._%+\\-=/!#$&'*?^`{|}~]++"
+              + "@[A-Za-z0-9](?:[A-Za-z0-9.-]*[A-Za-z0-9])?");
 
   /** Where the message that came back begins. */
   private static final Pattern ORIGINAL_BEGINS =
       Pattern.compile(
-          "^[^\\w\\n]*(-{2,}|={2,}|\\*{2,}|_{2,})?[ ]*((this is |below this line is |here is |start of )?(a |the )?"
+          "^[^\\w\\n]*+(?:_{2,}+[^\\w\\n]*+)?((this is |below this line is |here is |start of )?(a |the )?"
               + "(copy of|header of|text of|original|returned|unsent|undelivered|unmodified)[^:]{0,12}"
               + "(message|mail|header|lines|e-?mail)\\b|message (header|text|body)|(your|the) (original )?message"
               + " (follows|was|reads|is appended)|included is a copy|(the )?(header|body|text) of (the|your)).*$"
@@ -44,6 +44,22 @@ final class ProseReport {
       Pattern.compile(
           "^(mailer-daemon|postmaster|mdaemon|abuse|nobody|root)@", Pattern.CASE_INSENSITIVE);
 
+  /** Words that lead to an address that is to be used instead. */
+  private static final Pattern ADVICE =
+      Pattern.compile(
+          "(try|(please|can|may|should|must) (use|write( to)?|contact|reach|send)|resend( it)? to|(new|other"
+              + "|current|correct|alternat\\w*) (e-?mail )?address( is| now)?|moved to|changed to|forward\\w* to"
+              + "|instead( of)?( at| to)?|(reached|found|contacted) at)\\W{0,8}$",
+          Pattern.CASE_INSENSITIVE);
+
+  private static final int ADVICE_BEFORE = 60;
+
+  private static final Pattern NAMED_BY_SENDER =
+      Pattern.compile("(?<!generated )from:?[ ]*+[<(\"]*+$", Pattern.CASE_INSENSITIVE);
+
+  /** More are not asked about one by one. */
+  private static final int MOST_ADDRESSES = 200;
+
   private static final int MOST_LINES = 300;
   private static final int LONGEST_LINE = 500;
   private static final int NEAR = 3;
@@ -51,12 +67,20 @@ final class ProseReport {
 
   private final InboundMail mail;
   private final List<String> lines;
+
+  /** Which lines tell of a failure. */
+  private final boolean[] tells;
+
   private final Map<String, Integer> signs = new LinkedHashMap<>();
   private final Map<String, Integer> at = new LinkedHashMap<>();
 
   private ProseReport(InboundMail mail) {
     this.mail = mail;
     this.lines = human(mail.said());
+    this.tells = new boolean[lines.size()];
+    for (int i = 0; i < tells.length; i++) {
+      tells[i] = ReturnWords.tellFailure(lines.get(i));
+    }
   }
 
   static SortedMail read(InboundMail mail) {
@@ -98,12 +122,20 @@ final class ProseReport {
       return new SortedMail.Delayed(addresses);
     }
     String reason = reason(addresses.get(0), all);
-    Optional<String> code = ReturnWords.code(reason).or(() -> ReturnWords.code(all));
+    ReturnMeaning meaning = meaning(reason, all);
     return new SortedMail.Returned(
-        code.filter(DeliveryReport::isForGood).isPresent(),
+        meaning.forGood(),
         addresses,
-        code.orElse(""),
+        meaning.code(),
         reason.length() > LONGEST_REASON ? reason.substring(0, LONGEST_REASON) : reason);
+  }
+
+  /** What the words at the address say; only where they say nothing, all words. */
+  private static ReturnMeaning meaning(String reason, String all) {
+    boolean tells =
+        ReturnWords.enhanced(reason).isPresent() || ReturnWords.meant(reason).isPresent();
+    String words = tells ? reason : all;
+    return ReturnMeaning.of(ReturnWords.enhanced(words).orElse(""), words);
   }
 
   /** Counts what speaks for each address. */
@@ -117,15 +149,23 @@ final class ProseReport {
         continue;
       }
       for (String address : named(line)) {
+        if (signs.size() == MOST_ADDRESSES) {
+          return;
+        }
         String key = address.toLowerCase(Locale.ROOT);
-        boolean sender =
-            line.matches("(?i).*(?<!generated )from:?[ ]*[<(\"]*" + Pattern.quote(address) + ".*");
+        boolean sender = isLedTo(line, address, NAMED_BY_SENDER) || isLedTo(line, address, ADVICE);
         if (!ours.contains(key) && !sender && !NOBODYS.matcher(address).find()) {
           signs.merge(address, signs(line, address, i), Math::max);
           at.putIfAbsent(address, i);
         }
       }
     }
+  }
+
+  /** Whether certain words stand right before an address. */
+  private static boolean isLedTo(String line, String address, Pattern words) {
+    int at = line.indexOf(address);
+    return at > 0 && words.matcher(line.substring(Math.max(0, at - ADVICE_BEFORE), at)).find();
   }
 
   /** "Your message To: … Subject: … did not reach": to whom it was written, not who failed. */
@@ -137,6 +177,7 @@ final class ProseReport {
 
   private int signs(String line, String address, int i) {
     String rest = line.replace(address, " ");
+    boolean told = tells[i] && ReturnWords.tellFailure(rest);
     int signs = 0;
     if (rest.matches("[\\s<>\\[\\]()\"':;,.*-]*")) {
       signs += 2;
@@ -144,11 +185,11 @@ final class ProseReport {
     if (rest.matches("(?i)^\\W*(to|recipient|rcpt to|user|address|failed|for)\\b.*")) {
       signs += 1;
     }
-    if (ReturnWords.tellFailure(rest) || ReturnWords.tellDelay(rest)) {
+    if (told || ReturnWords.tellDelay(rest)) {
       signs += 3;
     }
     for (int near = Math.max(0, i - NEAR); near <= Math.min(lines.size() - 1, i + NEAR); near++) {
-      if (near != i && ReturnWords.tellFailure(lines.get(near))) {
+      if (near != i && tells[near]) {
         signs += 1;
         break;
       }

@@ -11,10 +11,10 @@ import java.util.regex.Pattern;
 /** Message-IDs (RFC 5322 section 3.6.4) named in a mail. */
 final class RelatedIds {
 
-  private static final Pattern ID = Pattern.compile("<[^<>\\s]+@[^<>\\s]+>");
+  private static final Pattern ID = Pattern.compile("<[^<>\\s@]++@[^<>\\s@]++>");
 
   private static final Pattern HEADER_IN_TEXT =
-      Pattern.compile("^[> ]*Message-I[dD]:\\s*<[^<>\\s]+>", Pattern.MULTILINE);
+      Pattern.compile("^[> ]*+Message-I[dD]:\\s*+<[^<>\\s]++>", Pattern.MULTILINE);
 
   private RelatedIds() {}
 

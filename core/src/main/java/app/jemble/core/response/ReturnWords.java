@@ -21,10 +21,19 @@ final class ReturnWords {
       List.of(
           meaning(
               "5.2.2",
-              "over ?quota|quota (is |was )?(exceed|full)|exceed\\w* (the |its |allowed |storage "
-                  + "|mailbox |mail |disk )*(quota|size of)|mailbox (is |size )?(full|exceed)"
+              "over ?quota|quota (is |was )?(exceed|full)|exceed\\w*+ (the |its |allowed |storage "
+                  + "|mailbox |mail |disk ){0,5}(quota|size of)|mailbox (is |size )?(full|exceed)"
                   + "|mailbox exceed|insufficient (disk |system )?(space|storage)|disk (is )?full"
                   + "|not enough (disk )?space|excessive (mailbox|mail)"),
+          meaning(
+              "4.2.1",
+              "too many (messages|mails|e-?mails|recipients|connections)|rate ?-?limit|grey ?list"
+                  + "|try (again|later|sending)|temporar(y|ily)|at this time|come back later"
+                  + "|maximum (number of )?(messages|recipients)"),
+          meaning(
+              "5.7.14",
+              "requires? (sender |your )?(confirmation|verification|authenticat|authoris|authoriz)"
+                  + "|confirmation (is )?required"),
           meaning(
               "5.2.1",
               "(user|account|mailbox|recipient|address)[^.\\n]{0,40}"
@@ -73,8 +82,8 @@ final class ReturnWords {
     return new Meaning(code, Pattern.compile(words, Pattern.CASE_INSENSITIVE));
   }
 
-  /** The code that is given, else the one that is meant; empty when neither can be told. */
-  static Optional<String> code(String said) {
+  /** The code that is given; empty when none is. */
+  static Optional<String> enhanced(String said) {
     Matcher enhanced = ENHANCED.matcher(said);
     while (enhanced.find()) {
       // A general code says less than the words beside it.
@@ -82,10 +91,11 @@ final class ReturnWords {
         return Optional.of(enhanced.group(1));
       }
     }
-    return meant(said);
+    return Optional.empty();
   }
 
-  private static Optional<String> meant(String said) {
+  /** The code that words mean. */
+  static Optional<String> meant(String said) {
     return MEANINGS.stream()
         .filter(m -> m.words().matcher(said).find())
         .map(Meaning::code)

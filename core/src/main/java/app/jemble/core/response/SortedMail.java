@@ -44,6 +44,9 @@ public sealed interface SortedMail {
     }
   }
 
+  /** Software wants to be shown that a person wrote, before it lets a message through. */
+  record Challenge() implements SortedMail {}
+
   /** A report of a form not known here: for a person to read, never a reply. */
   record UnreadReturn(String why) implements SortedMail {}
 

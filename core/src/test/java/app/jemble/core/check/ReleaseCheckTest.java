@@ -252,7 +252,8 @@ public class ReleaseCheckTest {
       String subject,
       Set<String> missing,
       Set<ReleaseCheck.Mark> marks) {
-    return new ReleaseCheck.Message(person, firstName, address, subject, missing, false, marks);
+    return new ReleaseCheck.Message(
+        person, firstName, address, subject, missing, false, false, marks);
   }
 
   @Test

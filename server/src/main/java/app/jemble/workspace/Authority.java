@@ -1,4 +1,4 @@
-package app.jemble.outbox;
+package app.jemble.workspace;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -13,7 +13,7 @@ import javax.net.ssl.SSLSocketFactory;
 import javax.net.ssl.TrustManagerFactory;
 
 /** Those who vouch for a mail server that the machine does not know by itself. */
-final class Authority {
+public final class Authority {
 
   private Authority() {}
 
@@ -22,7 +22,7 @@ final class Authority {
    *
    * @throws IllegalStateException when the file cannot be read
    */
-  static SSLSocketFactory vouchedFor(Path pem) {
+  public static SSLSocketFactory vouchedFor(Path pem) {
     try (InputStream in = Files.newInputStream(pem)) {
       KeyStore trusted = KeyStore.getInstance(KeyStore.getDefaultType());
       trusted.load(null, null);
