@@ -44,6 +44,7 @@ class Departures {
   private final CapGuard caps;
   private final StayGuard stays;
   private final SharedTexts texts;
+  private final AfterRefusal refusals;
   private final JembleSettings settings;
   private final Clock clock;
 
@@ -59,6 +60,7 @@ class Departures {
       CapGuard caps,
       StayGuard stays,
       SharedTexts texts,
+      AfterRefusal refusals,
       JembleSettings settings,
       Clock clock) {
     this.mapper = mapper;
@@ -66,6 +68,7 @@ class Departures {
     this.caps = caps;
     this.stays = stays;
     this.texts = texts;
+    this.refusals = refusals;
     this.settings = settings;
     this.clock = clock;
   }
@@ -179,6 +182,9 @@ class Departures {
               column(ends, Ended::reason),
               ends.stream().map(e -> millis(e.due())).toArray(Long[]::new),
               ends.stream().map(e -> millis(e.sentAt())).toArray(Long[]::new)));
+      ends.stream()
+          .filter(e -> e.state().equals("refused"))
+          .forEach(e -> refusals.refused(e.id(), e.reason()));
     }
   }
 

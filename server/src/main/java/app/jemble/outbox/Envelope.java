@@ -14,7 +14,8 @@ record Envelope(String from, String to) {
     to = withAsciiDomain(to);
   }
 
-  private static String withAsciiDomain(String address) {
+  /** An address whose domain is written in ASCII (RFC 5891). */
+  static String withAsciiDomain(String address) {
     if (isAscii(address)) {
       return address;
     }

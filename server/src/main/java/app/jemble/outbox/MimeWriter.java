@@ -4,9 +4,6 @@ import app.jemble.core.message.AttachedFile;
 import app.jemble.core.message.InlinePicture;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.OutgoingMessage;
-import jakarta.mail.internet.ContentDisposition;
-import jakarta.mail.internet.MimeUtility;
-import jakarta.mail.internet.ParameterList;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneOffset;
@@ -19,8 +16,8 @@ import java.util.Locale;
  * Writes a message as MIME: multipart/alternative with plain text first (RFC 2046 section 5.1.4),
  * both quoted-printable unless they are short lines of ASCII, so that no line passes 998 octets
  * (RFC 5322 section 2.1.1); pictures beside the HTML that shows them, files beside all of it, their
- * names as RFC 2231 says. Plain octets, since the mail library takes ten times as long; it folds
- * and writes names of files.
+ * names as RFC 2231 says. Plain octets, since general writers of mail take many times as long
+ * (docs/figures.md).
  */
 final class MimeWriter {
 
@@ -28,6 +25,9 @@ final class MimeWriter {
   private static final DateTimeFormatter DATE =
       DateTimeFormatter.ofPattern("EEE, d MMM yyyy HH:mm:ss Z", Locale.ENGLISH)
           .withZone(ZoneOffset.UTC);
+
+  /** So much of a file's name stands on a line. */
+  private static final int PIECE = 50;
 
   private MimeWriter() {}
 
@@ -40,29 +40,29 @@ final class MimeWriter {
   }
 
   private static List<String> header(OutgoingMessage message) {
-    List<String> lines = new ArrayList<>();
-    lines.add("Date: " + DATE.format(message.date()));
-    lines.add("Message-ID: " + message.messageId());
-    lines.add("From: " + address(message.from()));
-    lines.add("To: " + address(message.to()));
-    if (message.replyTo().isPresent()) {
-      lines.add("Reply-To: " + address(message.replyTo().get()));
-    }
-    lines.add("Subject: " + MimeUtility.fold(9, HeaderWords.encode(message.subject())));
+    HeaderLines header = new HeaderLines();
+    header.add("Date", DATE.format(message.date()));
+    header.add("Message-ID", message.messageId());
+    header.add("From", address(message.from()));
+    header.add("To", address(message.to()));
+    message.replyTo().ifPresent(replyTo -> header.add("Reply-To", address(replyTo)));
+    header.add("Subject", HeaderWords.pieces(message.subject()));
     if (message.thread().inReplyTo() != null) {
-      String references = String.join(" ", message.thread().references());
-      lines.add("In-Reply-To: " + message.thread().inReplyTo());
-      lines.add("References: " + MimeUtility.fold(12, references));
+      header.add("In-Reply-To", message.thread().inReplyTo());
+      header.add("References", message.thread().references());
     }
-    if (message.leaveAddress().isPresent()) {
-      lines.add("List-Unsubscribe: <" + message.leaveAddress().get() + ">");
-      lines.add("List-Unsubscribe-Post: List-Unsubscribe=One-Click");
-    }
+    message
+        .leaveAddress()
+        .ifPresent(
+            address -> {
+              header.add("List-Unsubscribe", "<" + address + ">");
+              header.add("List-Unsubscribe-Post", "List-Unsubscribe=One-Click");
+            });
     if (message.automatic()) {
-      lines.add("Auto-Submitted: auto-generated");
+      header.add("Auto-Submitted", "auto-generated");
     }
-    lines.add("MIME-Version: 1.0");
-    return lines;
+    header.add("MIME-Version", "1.0");
+    return header.lines();
   }
 
   private static MimePart withFiles(OutgoingMessage message) {
@@ -79,7 +79,7 @@ final class MimeWriter {
     List<MimePart> all = new ArrayList<>();
     all.add(alternatives);
     for (AttachedFile file : message.files()) {
-      all.add(octets(file.octets(), file.type(), disposition(file.name())));
+      all.add(file(file));
     }
     return new MimePart.Several("multipart/mixed", all);
   }
@@ -89,28 +89,51 @@ final class MimeWriter {
     List<MimePart> all = new ArrayList<>();
     all.add(html);
     for (InlinePicture picture : pictures) {
-      String place = "Content-ID: <" + picture.contentId() + ">";
-      all.add(octets(picture.octets(), picture.type(), "Content-Disposition: inline", place));
+      HeaderLines header = new HeaderLines();
+      header.add("Content-Type", picture.type());
+      header.add("Content-Disposition", "inline");
+      header.add("Content-ID", "<" + picture.contentId() + ">");
+      all.add(new MimePart.Octets(header.lines(), picture.octets()));
     }
     return new MimePart.Several("multipart/related; type=\"text/html\"", all);
   }
 
-  private static MimePart octets(byte[] octets, String type, String... more) {
-    List<String> header = new ArrayList<>(List.of("Content-Type: " + type));
-    header.addAll(List.of(more));
-    return new MimePart.Octets(header, octets);
+  private static MimePart file(AttachedFile file) {
+    HeaderLines header = new HeaderLines();
+    header.add("Content-Type", file.type());
+    header.add("Content-Disposition", disposition(file.name()));
+    return new MimePart.Octets(header.lines(), file.octets());
   }
 
-  /** A name that a reader would take for something encoded is written octet by octet (RFC 2231). */
-  private static String disposition(String name) {
-    if (HeaderWords.looksEncoded(name) || name.indexOf('\'') >= 0) {
-      String octets =
-          URLEncoder.encode(name, StandardCharsets.UTF_8).replace("+", "%20").replace("*", "%2A");
-      return "Content-Disposition: attachment; filename*=UTF-8''" + octets;
+  /**
+   * A short plain name stands in quotes; any other is written octet by octet, in pieces where it is
+   * long (RFC 2231 sections 3 and 4).
+   */
+  private static List<String> disposition(String name) {
+    List<String> parts = new ArrayList<>(List.of("attachment;"));
+    boolean plain =
+        name.length() <= PIECE && !HeaderWords.mustBeEncoded(name) && name.indexOf('\'') < 0;
+    if (plain) {
+      parts.add("filename=\"" + quoted(name) + "\"");
+      return parts;
     }
-    ParameterList parameters = new ParameterList();
-    parameters.set("filename", name, StandardCharsets.UTF_8.name());
-    return "Content-Disposition: " + new ContentDisposition("attachment", parameters);
+    String octets =
+        URLEncoder.encode(name, StandardCharsets.UTF_8).replace("+", "%20").replace("*", "%2A");
+    if (octets.length() <= PIECE) {
+      parts.add("filename*=UTF-8''" + octets);
+      return parts;
+    }
+    int number = 0;
+    for (int from = 0; from < octets.length(); number++) {
+      int to = Math.min(octets.length(), from + PIECE);
+      // An octet is never parted.
+      int sign = octets.lastIndexOf('%', to - 1);
+      to = to < octets.length() && sign > to - 3 ? sign : to;
+      String piece = (number == 0 ? "UTF-8''" : "") + octets.substring(from, to);
+      parts.add("filename*" + number + "*=" + piece + (to < octets.length() ? ";" : ""));
+      from = to;
+    }
+    return parts;
   }
 
   private static int likelySize(OutgoingMessage message) {
@@ -124,16 +147,24 @@ final class MimeWriter {
     return octets;
   }
 
-  private static String address(Mailbox mailbox) {
+  private static List<String> address(Mailbox mailbox) {
+    String address = Envelope.withAsciiDomain(mailbox.address());
     String name = mailbox.name();
-    if (HeaderWords.mustBeEncoded(name)) {
-      return HeaderWords.encode(name) + "\r\n <" + mailbox.address() + ">";
-    }
     if (name.isEmpty()) {
-      return mailbox.address();
+      return List.of(address);
     }
-    // RFC 5322 section 3.2.4; the name is on one line.
-    String quoted = name.replace("\\", "\\\\").replace("\"", "\\\"");
-    return MimeUtility.fold(6, "\"" + quoted + "\" <" + mailbox.address() + ">");
+    List<String> pieces = new ArrayList<>();
+    if (HeaderWords.mustBeEncoded(name)) {
+      pieces.addAll(HeaderWords.encodedWords(name));
+    } else {
+      pieces.addAll(HeaderWords.pieces("\"" + quoted(name) + "\""));
+    }
+    pieces.add("<" + address + ">");
+    return pieces;
+  }
+
+  /** RFC 5322 section 3.2.4; the words are on one line. */
+  private static String quoted(String words) {
+    return words.replace("\\", "\\\\").replace("\"", "\\\"");
   }
 }

@@ -8,16 +8,24 @@ final class PlainLines {
   /** RFC 5322 section 2.1.1, with some to spare for a full stop that is doubled on the way. */
   private static final int LONGEST = 900;
 
+  /** What every boundary of ours begins with; quoted-printable writes it otherwise. */
+  private static final String BOUNDARY = "--=_";
+
   private PlainLines() {}
 
   /**
    * Whether a text is such: also none of its lines may end in a blank, which some hosts cut off, or
-   * begin with "From ", which some change (RFC 2049 section 3).
+   * begin with "From ", which some change (RFC 2049 section 3), or like one of our boundaries.
    *
    * @param octets how many it has in UTF-8
    */
   static boolean are(String text, int octets) {
-    if (octets != text.length() || text.indexOf('\r') >= 0 || text.indexOf('\0') >= 0) {
+    boolean encoded =
+        octets != text.length()
+            || text.indexOf('\r') >= 0
+            || text.indexOf('\0') >= 0
+            || text.contains(BOUNDARY);
+    if (encoded) {
       return false;
     }
     int from = 0;

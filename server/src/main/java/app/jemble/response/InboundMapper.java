@@ -56,7 +56,8 @@ interface InboundMapper {
       """)
   int place(@Param("id") long id, @Param("at") Instant at, @Param("by") Long by);
 
-  @Update("update inbound_mail set placed_at = null, placed_by = null, about_id = null where id = #{id}")
+  @Update(
+      "update inbound_mail set placed_at = null, placed_by = null, about_id = null where id = #{id}")
   int unplace(long id);
 
   /** How far a mailbox has been read. */

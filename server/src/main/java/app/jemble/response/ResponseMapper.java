@@ -245,17 +245,16 @@ interface ResponseMapper {
       select exists (
         select from response r
         join message s on s.id = r.message_id
-        where lower(s.address) = lower(#{address}) and s.sent_at is not null and r.kind = #{kind})
+        where lower(s.address) = lower(#{address}) and r.kind = #{kind})
       """)
   boolean came(@Param("address") String address, @Param("kind") ResponseKind kind);
 
   @Select(
       """
-      select count(*)
+      select r.detail
       from response r
       join message s on s.id = r.message_id
-      where lower(s.address) = lower(#{address}) and s.sent_at is not null
-        and r.kind = 'RETURNED_SOFT' and r.at > #{since}
+      where lower(s.address) = lower(#{address}) and r.kind = 'RETURNED_SOFT' and r.at > #{since}
       """)
-  long softReturns(@Param("address") String address, @Param("since") Instant since);
+  List<String> softReturns(@Param("address") String address, @Param("since") Instant since);
 }

@@ -2,6 +2,7 @@ package app.jemble.response;
 
 import app.jemble.core.response.FetchJudge;
 import app.jemble.core.response.ResponseKind;
+import app.jemble.core.response.ReturnMeaning;
 import app.jemble.core.response.Standing;
 import app.jemble.people.PeopleService;
 import app.jemble.response.ResponseMapper.Answered;
@@ -238,7 +239,11 @@ class ResponseService {
 
   private boolean returnsTooOften(Answered message) {
     Instant since = clock.instant().minus(SOFT_PERIOD);
-    return mapper.softReturns(message.address(), since) >= SOFT_RETURNS;
+    long against =
+        mapper.softReturns(message.address(), since).stream()
+            .filter(said -> ReturnMeaning.inWords(said).speaksAgainstTheAddress())
+            .count();
+    return against >= SOFT_RETURNS;
   }
 
   private boolean isMachine(Instant handedOver, String agent, String address) {

@@ -1,6 +1,7 @@
 package app.jemble.outbox;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.jemble.core.message.AttachedFile;
 import app.jemble.core.message.InlinePicture;
@@ -22,6 +23,7 @@ import org.apache.james.mime4j.dom.Message;
 import org.apache.james.mime4j.dom.Multipart;
 import org.apache.james.mime4j.dom.TextBody;
 import org.apache.james.mime4j.message.DefaultMessageBuilder;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /**
@@ -54,6 +56,9 @@ public class MimeRoundTripTest {
           "100%",
           "é".repeat(30),
           "verylongword".repeat(12),
+          "unbroken".repeat(140),
+          "a  b",
+          "\\",
           "-",
           "Ærø");
 
@@ -90,6 +95,7 @@ public class MimeRoundTripTest {
       assertThat(read.getHeader().getField("Auto-Submitted") != null).isEqualTo(sent.automatic());
       assertBody(read, sent);
       assertLines(octets);
+      assertEncodedWords(octets);
     }
   }
 
@@ -127,7 +133,9 @@ public class MimeRoundTripTest {
   private static OutgoingMessage message(Random random, int n) {
     String text =
         random.nextBoolean()
-            ? ".\nShort lines\n..\n\n" + "of ASCII alone.\n".repeat(random.nextInt(40))
+            ? ".\nShort lines\n..\n\n"
+                + "of ASCII alone.\n".repeat(random.nextInt(40))
+                + (random.nextBoolean() ? "--=_part_0\n--=_part_1--\n" : "")
             : words(random, 300) + "\n.\n..\nFrom here \n" + words(random, 40) + "\t\n";
     return new OutgoingMessage(
         "<" + n + "@ternquay.example>",
@@ -189,6 +197,124 @@ public class MimeRoundTripTest {
     try (InputStream in = body.getInputStream()) {
       return new String(in.readAllBytes(), StandardCharsets.UTF_8).replace("\r\n", "\n");
     }
+  }
+
+  /** An encoded-word has at most 75 characters, a line with one 76 (RFC 2047 section 2). */
+  private static void assertEncodedWords(byte[] octets) {
+    String header = new String(octets, StandardCharsets.US_ASCII).split("\r\n\r\n", 2)[0];
+    for (String line : header.split("\r\n")) {
+      if (line.contains("=?UTF-8?")) {
+        assertThat(line.length()).as(line).isLessThanOrEqualTo(76);
+      }
+      for (String word : line.split(" ")) {
+        if (word.startsWith("=?UTF-8?")) {
+          assertThat(word.length()).as(word).isLessThanOrEqualTo(75);
+        }
+      }
+    }
+  }
+
+  @DataProvider
+  public Object[][] injected() {
+    return new Object[][] {{"\r\nBcc: spy@evil.example"}, {"\n"}, {"\r"}, {"\0"}, {"\r\n\r\nbody"}};
+  }
+
+  /** Whatever let it through before, the writer does not. */
+  @Test(dataProvider = "injected")
+  public void noPartOfAHeaderHoldsALineEnd(String bad) {
+    OutgoingMessage good = message(new Random(1), 1);
+    ThreadPlace thread = new ThreadPlace("<a" + bad + "@b.example>", List.of());
+    ThreadPlace references = new ThreadPlace("<a@b.example>", List.of("<c" + bad + ">"));
+    List<OutgoingMessage> all =
+        List.of(
+            with(
+                good,
+                "<1@x.example>" + bad,
+                "Hello",
+                ThreadPlace.NEW,
+                "https://x.example/l",
+                List.of()),
+            with(good, "<1@x.example>", "Hello", thread, "https://x.example/l", List.of()),
+            with(good, "<1@x.example>", "Hello", references, "https://x.example/l", List.of()),
+            with(
+                good,
+                "<1@x.example>",
+                "Hello",
+                ThreadPlace.NEW,
+                "https://x.example/l" + bad,
+                List.of()),
+            with(
+                good,
+                "<1@x.example>",
+                "Hello",
+                ThreadPlace.NEW,
+                "https://x.example/l",
+                List.of(new AttachedFile("a.pdf", "application/pdf" + bad, new byte[1]))));
+    for (OutgoingMessage message : all) {
+      assertThatThrownBy(() -> MimeWriter.write(message)).hasMessageContaining("line end");
+    }
+    // Words that people write are encoded, so that nothing of them begins a line.
+    String subject =
+        new String(
+            MimeWriter.write(
+                with(
+                    good,
+                    "<1@x.example>",
+                    "Hello" + bad,
+                    ThreadPlace.NEW,
+                    "https://x.example/l",
+                    List.of())),
+            StandardCharsets.US_ASCII);
+    assertThat(subject).doesNotContain("\r\nBcc:");
+  }
+
+  private static OutgoingMessage with(
+      OutgoingMessage m,
+      String id,
+      String subject,
+      ThreadPlace thread,
+      String leave,
+      List<AttachedFile> files) {
+    return new OutgoingMessage(
+        id,
+        m.date(),
+        m.from(),
+        Optional.empty(),
+        m.to(),
+        subject,
+        m.html(),
+        m.text(),
+        List.of(),
+        files,
+        thread,
+        List.of(),
+        Optional.of(leave),
+        m.returnAddress(),
+        false);
+  }
+
+  @Test
+  public void aDomainOfAnotherAlphabetStandsInAsciiAsInTheEnvelope() {
+    OutgoingMessage good = message(new Random(1), 1);
+    OutgoingMessage message =
+        new OutgoingMessage(
+            good.messageId(),
+            good.date(),
+            good.from(),
+            Optional.empty(),
+            new Mailbox("Uwe", "uwe@bücher.example"),
+            "Hello",
+            good.html(),
+            good.text(),
+            List.of(),
+            List.of(),
+            ThreadPlace.NEW,
+            List.of(),
+            Optional.empty(),
+            good.returnAddress(),
+            false);
+    assertThat(new String(MimeWriter.write(message), StandardCharsets.UTF_8))
+        .contains("To: \"Uwe\" <uwe@xn--bcher-kva.example>");
   }
 
   /** At most 998 octets, ASCII alone, CRLF at every end. */

@@ -48,6 +48,19 @@ public record ReturnMeaning(String code, boolean forGood) {
     return new ReturnMeaning(code, isForGood(given, general, meant.orElse(""), words));
   }
 
+  /** Reads what a mail server said in one piece, its codes among its words. */
+  public static ReturnMeaning inWords(String said) {
+    return of(ReturnWords.enhanced(said).orElse(""), said);
+  }
+
+  /**
+   * Whether a return that is not for good speaks against the address all the same: several such
+   * give it up. What is wrong with the message, or with whoever sent it, does not.
+   */
+  public boolean speaksAgainstTheAddress() {
+    return !code.startsWith("5.7.") && !code.equals("5.3.4") && !code.equals("5.2.3");
+  }
+
   private static boolean isForGood(String given, boolean general, String meant, String words) {
     if (given.startsWith("4") || FULL.contains(given) || NOT_THE_ADDRESS.matcher(words).find()) {
       return false;
