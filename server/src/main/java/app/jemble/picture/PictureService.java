@@ -5,22 +5,14 @@ import app.jemble.core.message.InlinePicture;
 import app.jemble.core.message.Pictures;
 import app.jemble.picture.PictureMapper.FileRow;
 import app.jemble.workspace.Problem;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.Base64;
-import java.util.Iterator;
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import javax.imageio.ImageIO;
-import javax.imageio.ImageReader;
-import javax.imageio.stream.ImageInputStream;
-import net.coobird.thumbnailator.Thumbnails;
 import org.springframework.stereotype.Service;
 
 /**
@@ -42,10 +34,9 @@ public class PictureService implements Pictures {
   /** A picture as the writer has it. */
   public record Picture(String key, String name, String type, int width, int height) {}
 
-  private record Measured(String format, int width, int height) {}
-
   private final PictureMapper mapper;
   private final AccountService accounts;
+  private final PicturePainter painter;
   private final Clock clock;
   private final SecureRandom random = new SecureRandom();
 
@@ -59,9 +50,11 @@ public class PictureService implements Pictures {
         }
       };
 
-  PictureService(PictureMapper mapper, AccountService accounts, Clock clock) {
+  PictureService(
+      PictureMapper mapper, AccountService accounts, PicturePainter painter, Clock clock) {
     this.mapper = mapper;
     this.accounts = accounts;
+    this.painter = painter;
     this.clock = clock;
   }
 
@@ -77,15 +70,21 @@ public class PictureService implements Pictures {
     if (octets.length > MOST_OCTETS) {
       throw Problem.wrong("file", "The picture is larger than 15 MB; make it smaller first.");
     }
-    Measured measured = measure(octets);
-    boolean moves = measured.format().equals("gif");
-    boolean fits = measured.width() <= WIDEST && measured.height() <= LONGEST;
+    PictureOctets given = PictureOctets.of(octets).orElseThrow(PictureService::notAPicture);
+    if ((long) given.width() * given.height() > MOST_POINTS) {
+      throw Problem.wrong("file", "The picture has more than 40 million points.");
+    }
+    boolean moves = given.format().equals("gif");
+    boolean fits = given.width() <= WIDEST && given.height() <= LONGEST;
     if (moves && !fits) {
       throw Problem.wrong("file", "A GIF can be at most 1,200 points wide and 2,400 high.");
     }
     // What moves would stand still if it were written anew.
-    byte[] sound = moves ? octets : smaller(octets, measured);
-    Measured now = measure(sound);
+    PictureOctets now =
+        moves
+            ? given
+            : PictureOctets.of(painter.smaller(given, WIDEST, LONGEST))
+                .orElseThrow(PictureService::notAPicture);
     byte[] secret = new byte[18];
     random.nextBytes(secret);
     Picture picture =
@@ -95,7 +94,7 @@ public class PictureService implements Pictures {
             "image/" + now.format(),
             now.width(),
             now.height());
-    mapper.add(picture, sound, clock.instant(), by);
+    mapper.add(picture, now.octets(), clock.instant(), by);
     return picture;
   }
 
@@ -118,51 +117,7 @@ public class PictureService implements Pictures {
     return Optional.of(fresh);
   }
 
-  /** Reads the head of a file alone: a small file may claim to be a huge picture. */
-  private static Measured measure(byte[] octets) throws IOException {
-    try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(octets))) {
-      Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-      if (!readers.hasNext()) {
-        throw notAPicture();
-      }
-      ImageReader reader = readers.next();
-      try {
-        reader.setInput(in);
-        Measured measured =
-            new Measured(
-                reader.getFormatName().toLowerCase(Locale.ROOT),
-                reader.getWidth(0),
-                reader.getHeight(0));
-        if (!measured.format().matches("png|jpeg|gif")) {
-          throw notAPicture();
-        }
-        if ((long) measured.width() * measured.height() > MOST_POINTS) {
-          throw Problem.wrong("file", "The picture has more than 40 million points.");
-        }
-        return measured;
-      } finally {
-        reader.dispose();
-      }
-    } catch (IOException | IndexOutOfBoundsException broken) {
-      throw notAPicture();
-    }
-  }
-
-  private static byte[] smaller(byte[] octets, Measured measured) {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try {
-      Thumbnails.of(new ByteArrayInputStream(octets))
-          .size(Math.min(measured.width(), WIDEST), Math.min(measured.height(), LONGEST))
-          .outputFormat(measured.format())
-          .outputQuality(0.85)
-          .toOutputStream(out);
-    } catch (IOException | RuntimeException broken) {
-      throw notAPicture();
-    }
-    return out.toByteArray();
-  }
-
-  private static Problem notAPicture() {
+  static Problem notAPicture() {
     return Problem.wrong(
         "file", "This is not a picture that mail readers show; use PNG, JPEG or GIF.");
   }

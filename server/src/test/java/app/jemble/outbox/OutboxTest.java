@@ -76,6 +76,17 @@ public class OutboxTest extends ServerTest {
     assertThat(messageValue(mailing, people.get("spurn@d.example"), "state")).isEqualTo("refused");
     assertThat(messageValue(mailing, people.get("spurn@d.example"), "reason")).contains("554");
     assertThat(server.taken()).filteredOn(a -> a.endsWith("a.example")).hasSize(1);
+    // As a report of the same would: the address is gone; policy is not its fault.
+    assertThat(doNotWrite("refuse@c.example")).isEqualTo("hard return");
+    assertThat(doNotWrite("spurn@d.example")).isNull();
+  }
+
+  private String doNotWrite(String address) {
+    return sql.sql("select reason from do_not_write where email_key = ?")
+        .param(address)
+        .query(String.class)
+        .optional()
+        .orElse(null);
   }
 
   @Test

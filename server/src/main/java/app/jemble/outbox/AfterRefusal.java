@@ -1,0 +1,15 @@
+package app.jemble.outbox;
+
+/**
+ * What follows when a mail server refuses a message for good. Others know it, so that the outbox
+ * leans on no other subject.
+ */
+public interface AfterRefusal {
+
+  /**
+   * A message was refused, in the same transaction that says so.
+   *
+   * @param words what the mail server answered, its code first
+   */
+  void refused(long messageId, String words);
+}
