@@ -30,6 +30,7 @@ build_if_needed() {
 test_environment() {
   need_build_tools
   need_foreign_returns
+  need_csv_spectrum
   need_chromium
   start_cluster test
   trap 'stop_cluster test' EXIT

@@ -71,6 +71,20 @@ need_foreign_returns() {
   rm -rf "$package"
 }
 
+# Twelve odd CSV files with what each holds, to check the reading of tables by: the npm package
+# csv-spectrum (BSD-2-Clause), not installed, only unpacked.
+need_csv_spectrum() {
+  export JEMBLE_CSV_SPECTRUM="$here/.run/csv-spectrum"
+  if [ -d "$JEMBLE_CSV_SPECTRUM" ]; then return; fi
+  local package="$here/.run/csv-spectrum-package"
+  rm -rf "$package"
+  mkdir -p "$package"
+  (cd "$package" && npm pack --silent csv-spectrum@2.0.0 >/dev/null && tar xzf ./*.tgz) \
+    || fail "the npm package csv-spectrum could not be fetched."
+  mv "$package/package" "$JEMBLE_CSV_SPECTRUM"
+  rm -rf "$package"
+}
+
 need_postgres() {
   if ! compgen -G '/usr/lib/postgresql/*/bin/initdb' >/dev/null; then
     install_packages postgresql

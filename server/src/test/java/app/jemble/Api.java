@@ -84,6 +84,17 @@ public final class Api {
     return send(json(path).DELETE());
   }
 
+  /** A request whose body is sent as it is; null for none. */
+  public Answer raw(String method, String path, String body) {
+    return send(
+        json(path)
+            .method(
+                method,
+                body == null
+                    ? HttpRequest.BodyPublishers.noBody()
+                    : HttpRequest.BodyPublishers.ofString(body)));
+  }
+
   /** A request that carries no token, as another site's would. */
   public Answer postWithoutToken(String path, String type, String body) {
     return send(

@@ -1,5 +1,9 @@
 package app.jemble.account;
 
+import app.jemble.core.record.EmailAddress;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -18,6 +22,9 @@ class FirstAdministrator implements ApplicationRunner {
 
   private static final Logger LOG = LoggerFactory.getLogger(FirstAdministrator.class);
   private static final int SHORTEST_PASSWORD = 12;
+
+  /** What bcrypt looks at. */
+  private static final int LONGEST_PASSWORD = 72;
 
   private final AccountService accounts;
   private final String login;
@@ -40,13 +47,41 @@ class FirstAdministrator implements ApplicationRunner {
     if (accounts.hasAny()) {
       return;
     }
-    if (login.isBlank() || email.isBlank() || password.length() < SHORTEST_PASSWORD) {
-      LOG.warn(
-          "Nobody can sign in yet. Set JEMBLE_ADMIN_LOGIN, JEMBLE_ADMIN_EMAIL and a"
-              + " JEMBLE_ADMIN_PASSWORD of {} characters or more, and start again.",
-          SHORTEST_PASSWORD);
+    Optional<String> wrong = wrong();
+    if (wrong.isPresent()) {
+      LOG.warn("Nobody can sign in yet. {} Then start again.", wrong.get());
       return;
     }
-    accounts.add(login, password, login, email, "Administrator", Account.Role.ADMINISTRATOR);
+    String name = login.strip();
+    accounts.add(
+        name.toLowerCase(Locale.ROOT),
+        password,
+        name,
+        email.strip(),
+        "Administrator",
+        Account.Role.ADMINISTRATOR);
+  }
+
+  /** What has to be set otherwise; empty when all is well. */
+  private Optional<String> wrong() {
+    if (login.isBlank() || email.isBlank() || password.isEmpty()) {
+      return Optional.of(
+          "Set JEMBLE_ADMIN_LOGIN, JEMBLE_ADMIN_EMAIL and a JEMBLE_ADMIN_PASSWORD of 12 characters"
+              + " or more.");
+    }
+    if (!login.strip().matches("[A-Za-z][A-Za-z0-9._-]{0,39}")) {
+      return Optional.of(
+          "JEMBLE_ADMIN_LOGIN has up to 40 letters, digits, full stops and hyphens, a letter first.");
+    }
+    if (!EmailAddress.isValid(email.strip())) {
+      return Optional.of("JEMBLE_ADMIN_EMAIL is no e-mail address.");
+    }
+    if (password.codePointCount(0, password.length()) < SHORTEST_PASSWORD
+        || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
+      return Optional.of(
+          "JEMBLE_ADMIN_PASSWORD has at least 12 characters and at most 72 octets; more would not"
+              + " count.");
+    }
+    return Optional.empty();
   }
 }

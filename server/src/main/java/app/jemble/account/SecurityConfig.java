@@ -1,11 +1,15 @@
 package app.jemble.account;
 
+import app.jemble.workspace.JembleSettings;
+import java.net.URI;
+import org.springframework.boot.session.autoconfigure.DefaultCookieSerializerCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -30,7 +34,7 @@ class SecurityConfig {
   private static final String CONTENT_POLICY =
       "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: http: https:;"
           + " script-src 'self' %s; frame-src 'self'; object-src 'none'; base-uri 'self';"
-          + " frame-ancestors 'self'";
+          + " frame-ancestors 'self'; form-action 'self'";
 
   @Bean
   SecurityFilterChain security(
@@ -40,8 +44,14 @@ class SecurityConfig {
             ways ->
                 ways.requestMatchers("/api/session")
                     .permitAll()
-                    .requestMatchers("/api/**", "/v3/api-docs/**")
+                    .requestMatchers("/api/**", "/v3/api-docs/**", "/v3/api-docs.yaml")
                     .authenticated()
+                    // For whoever watches over the process, from its own machine.
+                    .requestMatchers("/actuator/**")
+                    .access(
+                        (who, asked) ->
+                            new AuthorizationDecision(
+                                isLoopback(asked.getRequest().getRemoteAddr())))
                     .anyRequest()
                     .permitAll())
         .csrf(csrf -> csrf.csrfTokenRepository(tokens).ignoringRequestMatchers("/leave/*"))
@@ -51,6 +61,9 @@ class SecurityConfig {
         .headers(
             headers ->
                 headers
+                    // The gate of all requests says these already, and with them what it adds.
+                    .contentTypeOptions(options -> options.disable())
+                    .httpStrictTransportSecurity(strict -> strict.disable())
                     .frameOptions(frame -> frame.sameOrigin())
                     .contentSecurityPolicy(
                         policy ->
@@ -61,6 +74,23 @@ class SecurityConfig {
         .httpBasic(basic -> basic.disable())
         .logout(logout -> logout.disable())
         .build();
+  }
+
+  private static boolean isLoopback(String address) {
+    return address.startsWith("127.") || address.equals("::1") || address.equals("0:0:0:0:0:0:0:1");
+  }
+
+  /**
+   * A cookie goes over https alone, unless the house is of this machine alone or says otherwise.
+   */
+  @Bean
+  DefaultCookieSerializerCustomizer cookies(JembleSettings settings) {
+    String said = settings.secureCookies() == null ? "" : settings.secureCookies().strip();
+    String host = URI.create(settings.publicUrl()).getHost();
+    boolean own =
+        host == null || host.equals("localhost") || isLoopback(host.replaceAll("[\\[\\]]", ""));
+    boolean secure = said.isEmpty() ? !own : Boolean.parseBoolean(said);
+    return cookie -> cookie.setUseSecureCookie(secure);
   }
 
   /** Kept in the session, so that two workspaces on one host do not share a cookie. */

@@ -9,10 +9,12 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
@@ -60,6 +62,8 @@ class SessionController {
 
   private final AuthenticationManager authentication;
   private final SecurityContextRepository contexts;
+  private final SignInGuard guard;
+  private final SessionEnd ends;
   private final AccountService accounts;
   private final WorkspaceService workspace;
   private final JembleSettings settings;
@@ -68,12 +72,16 @@ class SessionController {
   SessionController(
       AuthenticationManager authentication,
       SecurityContextRepository contexts,
+      SignInGuard guard,
+      SessionEnd ends,
       AccountService accounts,
       WorkspaceService workspace,
       JembleSettings settings,
       Clock clock) {
     this.authentication = authentication;
     this.contexts = contexts;
+    this.guard = guard;
+    this.ends = ends;
     this.accounts = accounts;
     this.workspace = workspace;
     this.settings = settings;
@@ -84,38 +92,65 @@ class SessionController {
   @GetMapping
   Session session(
       @Parameter(hidden = true) CsrfToken token,
-      @Parameter(hidden = true) Authentication signedIn) {
+      @Parameter(hidden = true) Authentication signedIn,
+      @Parameter(hidden = true) HttpServletRequest request) {
+    String value = token.getToken();
+    if (signedIn == null) {
+      ends.nobodys(request.getSession(true));
+    }
     Colleague colleague =
         Optional.ofNullable(signedIn)
             .map(who -> accounts.findByLogin(who.getName()))
             .map(this::colleague)
             .orElse(null);
     return new Session(
-        colleague,
-        token.getHeaderName(),
-        token.getToken(),
-        clock.instant(),
-        settings.clock().speed());
+        colleague, token.getHeaderName(), value, clock.instant(), settings.clock().speed());
   }
 
   @Needs(Right.NONE)
   @PostMapping
   Colleague signIn(
       @RequestBody SignIn given, HttpServletRequest request, HttpServletResponse response) {
-    Authentication who;
-    try {
-      who =
-          authentication.authenticate(
-              UsernamePasswordAuthenticationToken.unauthenticated(given.login(), given.password()));
-    } catch (AuthenticationException refused) {
-      throw Problem.wrong("password", "Login and password do not belong together.");
+    guard
+        .wait(given.login(), request.getRemoteAddr())
+        .ifPresent(
+            wait -> {
+              throw Problem.tooOften(
+                  "password", "Too many attempts. Try again in " + words(wait) + ".", wait);
+            });
+    Authentication who = authenticated(given, request.getRemoteAddr());
+    guard.succeeded(given.login());
+    // A session of its own, and a token that nobody has seen: what was there before is not trusted.
+    HttpSession before = request.getSession(false);
+    if (before != null) {
+      before.invalidate();
     }
-    request.getSession(true);
-    request.changeSessionId();
+    ends.begin(request.getSession(true));
     SecurityContext context = SecurityContextHolder.createEmptyContext();
     context.setAuthentication(who);
     contexts.saveContext(context, request, response);
     return colleague(accounts.findByLogin(who.getName()));
+  }
+
+  private Authentication authenticated(SignIn given, String address) {
+    try {
+      if (given.login() == null || given.password() == null) {
+        throw new BadCredentialsException("nothing was given");
+      }
+      return authentication.authenticate(
+          UsernamePasswordAuthenticationToken.unauthenticated(given.login(), given.password()));
+    } catch (AuthenticationException | IllegalArgumentException refused) {
+      guard.failed(given.login(), address);
+      throw Problem.wrong("password", "Login and password do not belong together.");
+    }
+  }
+
+  private static String words(Duration wait) {
+    long seconds = wait.toSeconds();
+    if (seconds >= 120) {
+      return (seconds + 59) / 60 + " minutes";
+    }
+    return seconds == 1 ? "a second" : seconds + " seconds";
   }
 
   @Needs(Right.NONE)

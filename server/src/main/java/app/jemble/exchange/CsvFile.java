@@ -14,6 +14,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -22,14 +24,25 @@ import org.apache.commons.csv.CSVRecord;
  * A CSV file (RFC 4180, with any of the usual delimiters and encodings), read as a stream.
  *
  * @param delimiter what stands between cells
+ * @param linesAbove lines above the headers that are no part of the table
  */
-record CsvFile(Path path, Charset encoding, char delimiter) {
+record CsvFile(Path path, Charset encoding, char delimiter, int linesAbove) {
+
+  /** One more than a file may have, so that too many are noticed. */
+  private static final int MOST_HEADERS = 201;
 
   private static final int PIECE = 1 << 16;
   private static final int BEGINNING = 1 << 15;
 
-  /** Looks through a file for how it is written. */
-  static CsvFile of(Path path) throws IOException {
+  /** Spreadsheets write it above the headers to say what stands between cells. */
+  private static final Pattern SEP = Pattern.compile("\\A\"?sep=(.)\"?\\r?\\n");
+
+  /**
+   * Looks through a file for how it is written.
+   *
+   * @param said the encoding, where somebody chose it; else null
+   */
+  static CsvFile of(Path path, Charset said) throws IOException {
     TextEncoding encoding = new TextEncoding();
     byte[] piece = new byte[PIECE];
     try (InputStream in = Files.newInputStream(path)) {
@@ -37,7 +50,7 @@ record CsvFile(Path path, Charset encoding, char delimiter) {
         encoding.feed(piece, n);
       }
     }
-    Charset found = encoding.found();
+    Charset found = said == null ? encoding.found() : said;
     try (Reader reader = open(path, found)) {
       char[] beginning = new char[BEGINNING];
       int read = 0;
@@ -45,7 +58,11 @@ record CsvFile(Path path, Charset encoding, char delimiter) {
       while (read < BEGINNING && (n = reader.read(beginning, read, BEGINNING - read)) > 0) {
         read += n;
       }
-      return new CsvFile(path, found, Delimiter.guess(new String(beginning, 0, read)));
+      String text = new String(beginning, 0, read);
+      Matcher sep = SEP.matcher(text);
+      boolean says = sep.find();
+      char delimiter = says ? sep.group(1).charAt(0) : Delimiter.guess(text);
+      return new CsvFile(path, found, delimiter, says ? 1 : 0);
     }
   }
 
@@ -69,21 +86,30 @@ record CsvFile(Path path, Charset encoding, char delimiter) {
   }
 
   /**
-   * Reads all rows, each filled up to as many cells as the headers.
+   * Reads all rows, each filled up to as many cells as the headers; a row's number is that of a
+   * spreadsheet, which counts empty rows. Cells beyond the headers get a header of their own.
    *
    * @return the headers; empty when the file is
    */
   List<String> read(RowSink rows) throws Exception {
     CSVFormat format =
-        CSVFormat.RFC4180.builder().setDelimiter(delimiter).setIgnoreEmptyLines(true).get();
-    List<String> headers = List.of();
+        CSVFormat.RFC4180.builder().setDelimiter(delimiter).setIgnoreEmptyLines(false).get();
+    List<String> headers = new ArrayList<>();
     try (CSVParser parser = CSVParser.parse(open(path, encoding), format)) {
       for (CSVRecord record : parser) {
         List<String> cells = record.toList();
-        if (record.getRecordNumber() == 1) {
-          headers = cells.stream().map(String::strip).toList();
+        int row = (int) record.getRecordNumber();
+        boolean empty = cells.size() == 1 && cells.get(0).isEmpty();
+        if (empty || row <= linesAbove) {
+          continue;
+        }
+        if (headers.isEmpty()) {
+          cells.forEach(cell -> headers.add(cell.strip()));
         } else {
-          rows.row((int) record.getRecordNumber(), filled(cells, headers.size()));
+          while (headers.size() < cells.size() && headers.size() < MOST_HEADERS) {
+            headers.add("Column " + (headers.size() + 1));
+          }
+          rows.row(row, filled(cells, headers.size()));
         }
       }
     }

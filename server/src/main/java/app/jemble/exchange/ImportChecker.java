@@ -3,6 +3,7 @@ package app.jemble.exchange;
 import app.jemble.account.AccountService;
 import app.jemble.change.ChangeService;
 import app.jemble.change.FieldJson;
+import app.jemble.core.exchange.ColumnMatch;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.workspace.WorkspaceService;
@@ -55,6 +56,9 @@ class ImportChecker {
     mapper.analyze();
     mapper.refuseTwice(id);
     mapper.match(id);
+    if (choices.columns().contains(ColumnMatch.WHOLE_NAME)) {
+      mapper.keepNames(id);
+    }
     if (choices.columns().contains("number")) {
       mapper.refuseTakenNumbers(id);
       mapper.refuseNumbersTwice(id);
@@ -82,6 +86,7 @@ class ImportChecker {
           rows.stream().map(r -> (long) r.rowNo()).toArray(Long[]::new),
           read.stream().map(RowReader.Read::values).toList(),
           list(read.stream().map(RowReader.Read::problem).toArray(String[]::new)),
+          list(read.stream().map(RowReader.Read::note).toArray(String[]::new)),
           list(read.stream().map(RowReader.Read::key).toArray(String[]::new)));
       after = rows.get(rows.size() - 1).rowNo();
       done += rows.size();

@@ -1,6 +1,8 @@
 package app.jemble.exchange;
 
 import app.jemble.core.record.DayOrder;
+import com.fasterxml.jackson.annotation.JsonSetter;
+import com.fasterxml.jackson.annotation.Nulls;
 import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -16,7 +18,8 @@ import java.util.List;
  */
 @Schema(name = "ImportChoices")
 record ImportChoices(
-    @ArraySchema(schema = @Schema(nullable = true)) List<String> columns,
+    @ArraySchema(schema = @Schema(nullable = true)) @JsonSetter(contentNulls = Nulls.SET)
+        List<String> columns,
     SameBy sameBy,
     String kind,
     DayOrder days,

@@ -7,6 +7,7 @@ import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.nio.charset.Charset;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -35,6 +36,23 @@ class ImportController {
   private static final Duration STANDS_STILL = Duration.ofSeconds(30);
   private static final int SHOWN_SAMPLES = 3;
   private static final int BAD_CHUNK = 2000;
+
+  private static final List<String> ENCODINGS =
+      List.of(
+          "UTF-8",
+          "UTF-16LE",
+          "UTF-16BE",
+          "windows-1252",
+          "ISO-8859-15",
+          "windows-1250",
+          "ISO-8859-2",
+          "windows-1251",
+          "windows-1253",
+          "windows-1254",
+          "windows-1257",
+          "x-MacRoman",
+          "Shift_JIS",
+          "GB18030");
 
   record ImportBegun(long id) {}
 
@@ -94,13 +112,32 @@ class ImportController {
     this.clock = clock;
   }
 
-  /** The file is the body of the request, as it is on the disk or was pasted. */
+  /**
+   * The file is the body of the request, as it is on the disk or was pasted.
+   *
+   * @param encoding in which it is written; left out, the file itself says it
+   */
   @Needs(Right.WRITE)
   @PostMapping(consumes = "application/octet-stream")
-  ImportBegun begin(@RequestParam String name, HttpServletRequest request) throws IOException {
+  ImportBegun begin(
+      @RequestParam String name,
+      @RequestParam(required = false) String encoding,
+      HttpServletRequest request)
+      throws IOException {
     String words = name.isBlank() ? "pasted rows" : name.strip();
     String shown = words.length() > 120 ? words.substring(0, 120) : words;
-    return new ImportBegun(reader.read(shown, request.getInputStream()));
+    return new ImportBegun(reader.read(shown, charset(encoding), request.getInputStream()));
+  }
+
+  /** One of those that files of people come in; null lets the file say it. */
+  private static Charset charset(String encoding) {
+    if (encoding == null || encoding.isBlank()) {
+      return null;
+    }
+    if (!ENCODINGS.contains(encoding)) {
+      throw Problem.wrong("encoding", "A file is in one of " + String.join(", ", ENCODINGS) + ".");
+    }
+    return Charset.forName(encoding);
   }
 
   /** Where it stands; {@code outcome} narrows the preview to rows of one outcome. */

@@ -104,9 +104,10 @@ interface ImportMapper {
       """
       update import_row r
       set values = v.vals::jsonb, problem = v.problem, match_key = v.match_key, person_id = null,
-          outcome = case when v.problem is null then 'new' else 'bad' end
-      from unnest(#{rows}::bigint[], #{values}::text[], #{problems}::text[], #{keys}::text[])
-        v (row_no, vals, problem, match_key)
+          outcome = case when v.problem is null then 'new' else 'bad' end, note = v.note
+      from unnest(#{rows}::bigint[], #{values}::text[], #{problems}::text[], #{notes}::text[],
+                  #{keys}::text[])
+        v (row_no, vals, problem, note, match_key)
       where r.run_id = #{id} and r.row_no = v.row_no
       """)
   int putValues(
@@ -114,6 +115,7 @@ interface ImportMapper {
       @Param("rows") Long[] rows,
       @Param("values") List<String> values,
       @Param("problems") List<String> problems,
+      @Param("notes") List<String> notes,
       @Param("keys") List<String> keys);
 
   @Update("analyze import_row (run_id, row_no, match_key, outcome)")
@@ -165,6 +167,17 @@ interface ImportMapper {
       where r.run_id = #{id} and r.row_no = f.row_no
       """)
   int match(long id);
+
+  /** A name in one piece that is the person's own already says nothing of how it is parted. */
+  @Update(
+      """
+      update import_row r
+      set values = r.values - 'first_name' - 'last_name'
+      from person p
+      where r.run_id = #{id} and p.id = r.person_id and r.outcome is distinct from 'bad'
+        and p.name = btrim(concat_ws(' ', r.values ->> 'first_name', r.values ->> 'last_name'))
+      """)
+  int keepNames(long id);
 
   /** A number belongs to one person. */
   @Update(
@@ -230,10 +243,10 @@ interface ImportMapper {
 
   @Select(
       """
-      select row_no, outcome, problem, person_id, values::text as values
+      select row_no, outcome, coalesce(problem, note) as problem, person_id, values::text as values
       from import_row
       where run_id = #{id} and (#{outcome}::text is null or outcome = #{outcome})
-      order by outcome = 'bad' desc, outcome = 'changed' desc, row_no
+      order by outcome = 'bad' desc, note is not null desc, outcome = 'changed' desc, row_no
       limit 20
       """)
   List<PreviewRow> preview(@Param("id") long id, @Param("outcome") String outcome);

@@ -6,7 +6,9 @@ import app.jemble.workspace.Problem;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
+import java.nio.charset.Charset;
+import java.nio.charset.MalformedInputException;
+import java.nio.charset.UnmappableCharacterException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -39,8 +41,12 @@ class ImportReader {
     this.clock = clock;
   }
 
-  /** Reads a file; answers the id of the import that it is. */
-  long read(String name, InputStream in) throws IOException {
+  /**
+   * Reads a file; answers the id of the import that it is.
+   *
+   * @param encoding where somebody chose it; else null
+   */
+  long read(String name, Charset encoding, InputStream in) throws IOException {
     long by = accounts.currentWriter().id();
     mapper.forgetRows(clock.instant().minus(KEPT));
     Path file = Files.createTempFile("jemble-import", ".tmp");
@@ -48,21 +54,29 @@ class ImportReader {
       if (save(in, file) == 0) {
         throw Problem.wrong("file", "The file is empty.");
       }
-      CsvFile csv = CsvFile.of(file);
+      CsvFile csv = CsvFile.of(file, encoding);
       boolean cards = csv.beginning().toUpperCase(Locale.ROOT).startsWith("BEGIN:VCARD");
+      if (cards && encoding == null) {
+        csv = new CsvFile(file, VcardFile.encoding(file), csv.delimiter(), 0);
+      }
       long id =
           mapper.create(
               name,
               cards ? "vcard" : "csv",
-              cards ? StandardCharsets.UTF_8.name() : csv.encoding().name(),
+              csv.encoding().name(),
               cards ? "" : String.valueOf(csv.delimiter()),
               clock.instant(),
               by);
-      keepRows(id, file, cards ? null : csv);
+      keepRows(id, csv, cards);
       return id;
     } finally {
       Files.deleteIfExists(file);
     }
+  }
+
+  /** PostgreSQL keeps no zero character. */
+  private static String kept(String cell) {
+    return cell.replace("\0", "␀");
   }
 
   private static long save(InputStream in, Path file) throws IOException {
@@ -80,7 +94,7 @@ class ImportReader {
     return size;
   }
 
-  private void keepRows(long id, Path file, CsvFile csv) throws IOException {
+  private void keepRows(long id, CsvFile csv, boolean cards) throws IOException {
     int[] rows = {0};
     List<String> headers = VcardFile.FIELDS;
     try (Connection connection = database.getConnection();
@@ -90,16 +104,18 @@ class ImportReader {
             if (++rows[0] > MOST_ROWS) {
               throw Problem.wrong("file", "A file has at most 2,000,000 rows; split it.");
             }
-            // PostgreSQL keeps no zero character.
-            copy.row(id, number, cells.stream().map(c -> c.replace("\0", "␀")).toList());
+            copy.row(id, number, cells.stream().map(ImportReader::kept).toList());
           };
-      if (csv == null) {
-        VcardFile.read(file, sink);
+      if (cards) {
+        VcardFile.read(csv.path(), csv.encoding(), sink);
       } else {
         headers = csv.read(sink);
       }
     } catch (Problem problem) {
       throw problem;
+    } catch (MalformedInputException | UnmappableCharacterException letters) {
+      throw Problem.wrong(
+          "file", "The file is not in the encoding that was chosen; choose another.");
     } catch (CSVException | UncheckedIOException broken) {
       throw Problem.wrong(
           "file",
@@ -117,6 +133,6 @@ class ImportReader {
     if (rows[0] == 0) {
       throw Problem.wrong("file", "The file has headers, if anything, and no people under them.");
     }
-    mapper.hasRows(id, headers, rows[0]);
+    mapper.hasRows(id, headers.stream().map(ImportReader::kept).toList(), rows[0]);
   }
 }

@@ -15,6 +15,7 @@ import app.jemble.core.record.FullName;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /** Reads the cells of a row as values of fields, and finds what the person is known by. */
@@ -25,10 +26,11 @@ final class RowReader {
    *
    * @param values a JSON object by field name; empty cells are left out
    * @param problem why the row cannot be taken, or null
+   * @param note which cells were left out, where the rest is taken; or null
    * @param key what the person is known by: e: and an e-mail, n: and a number, p: with name and
    *     postcode; null when the row says none of them
    */
-  record Read(String values, String problem, String key) {}
+  record Read(String values, String problem, String note, String key) {}
 
   private final List<Field> columns = new ArrayList<>();
   private final ImportChoices choices;
@@ -58,24 +60,51 @@ final class RowReader {
     }
   }
 
+  /** A cell that cannot be read is left out and named; without what it is known by no row goes. */
   Read read(List<String> cells) {
     Map<String, FieldValue> values = new LinkedHashMap<>();
-    try {
-      for (int i = 0; i < columns.size() && i < cells.size(); i++) {
-        Field field = columns.get(i);
-        if (field != null && !cells.get(i).isBlank()) {
-          take(field, cells.get(i), values);
+    List<String> notes = new ArrayList<>();
+    Locale language = language(cells);
+    for (int i = 0; i < columns.size() && i < cells.size(); i++) {
+      Field field = columns.get(i);
+      if (field != null && !cells.get(i).isBlank()) {
+        try {
+          take(field, cells.get(i), language, values);
+        } catch (FieldException wrong) {
+          if (isKey(field)) {
+            return new Read(write(values), wrong.getMessage(), null, null);
+          }
+          notes.add("Left out: " + wrong.getMessage());
         }
       }
-    } catch (FieldException wrong) {
-      return new Read(write(values), wrong.getMessage(), null);
     }
-    return judge(values);
+    return judge(values, notes.isEmpty() ? null : String.join(" ", notes));
   }
 
-  private void take(Field field, String cell, Map<String, FieldValue> values) {
+  private boolean isKey(Field field) {
+    return switch (choices.sameBy()) {
+      case EMAIL -> field.name().equals("email");
+      case NUMBER -> field.name().equals("number");
+      case NAME_AND_POSTCODE ->
+          field.name().equals(ColumnMatch.WHOLE_NAME)
+              || field.name().equals("address.postcode")
+              || field.name().endsWith("_name");
+    };
+  }
+
+  /** How names are parted depends on it. */
+  private Locale language(List<String> cells) {
+    for (int i = 0; i < columns.size() && i < cells.size(); i++) {
+      if (columns.get(i) != null && columns.get(i).name().equals("language")) {
+        return Locale.forLanguageTag(cells.get(i).strip().replace('_', '-'));
+      }
+    }
+    return Locale.ROOT;
+  }
+
+  private void take(Field field, String cell, Locale language, Map<String, FieldValue> values) {
     if (field.name().equals(ColumnMatch.WHOLE_NAME)) {
-      FullName name = FullName.of(cell);
+      FullName name = FullName.of(cell, language);
       put(first, reader.read(first, name.first()), values);
       put(last, reader.read(last, name.last()), values);
     } else if (field.name().equals("owner")) {
@@ -95,15 +124,16 @@ final class RowReader {
     }
   }
 
-  private Read judge(Map<String, FieldValue> values) {
+  private Read judge(Map<String, FieldValue> values, String note) {
     if (values.isEmpty()) {
-      return new Read("{}", "There is nothing in this row.", null);
+      return new Read("{}", note == null ? "There is nothing in this row." : note, null, null);
     }
     String key = key(values);
     if (key == null) {
-      return new Read(write(values), "There is no " + wanted() + " to know this person by.", null);
+      return new Read(
+          write(values), "There is no " + wanted() + " to know this person by.", null, null);
     }
-    return new Read(write(values), null, key);
+    return new Read(write(values), null, note, key);
   }
 
   /** By what was chosen; where a row lacks it, by name and postcode. */

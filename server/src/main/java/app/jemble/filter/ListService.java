@@ -66,6 +66,15 @@ public class ListService {
     return mapper.page(ListSql.page(page));
   }
 
+  /** What a list would show of one person, in as many fields as there are. */
+  public List<String> cells(long person, boolean archived, List<Field> fields, AsOf asOf) {
+    Which only = new Which(null, List.of(person), null, archived);
+    ListQuery one =
+        query(null, FilterBody.EVERYONE, only, asOf)
+            .page(fields, ListSql.order(null, null, false), null, null, 1);
+    return mapper.page(ListSql.page(one)).get(0).cells();
+  }
+
   /** Gives each person that a filter picks to a taker, in the order of the list, as a stream. */
   @Transactional(readOnly = true)
   public void forEach(

@@ -1,5 +1,6 @@
 package app.jemble.live;
 
+import app.jemble.account.AccountService;
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
 import org.springframework.http.MediaType;
@@ -14,9 +15,11 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 class LiveController {
 
   private final LiveFeed feed;
+  private final AccountService accounts;
 
-  LiveController(LiveFeed feed) {
+  LiveController(LiveFeed feed, AccountService accounts) {
     this.feed = feed;
+    this.accounts = accounts;
   }
 
   /**
@@ -26,6 +29,6 @@ class LiveController {
   @Needs(Right.LOOK)
   @GetMapping(produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   SseEmitter listen() {
-    return feed.listen();
+    return feed.listen(accounts.current().id());
   }
 }

@@ -2,8 +2,13 @@ package app.jemble.live;
 
 import java.io.IOException;
 import java.time.Duration;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CopyOnWriteArraySet;
 import java.util.concurrent.Executors;
@@ -32,7 +37,11 @@ class LiveFeed {
   /** So that a connection that is gone is noticed, and none is taken for dead on the way. */
   private static final Duration HEARTBEAT = Duration.ofSeconds(15);
 
+  /** Screens of one colleague, on all machines. */
+  private static final int MOST_OF_ONE = 20;
+
   private final LiveMapper mapper;
+  private final Map<Long, Deque<SseEmitter>> byColleague = new HashMap<>();
   private final Set<SseEmitter> listeners = new CopyOnWriteArraySet<>();
   private final ScheduledExecutorService thread =
       Executors.newSingleThreadScheduledExecutor(work -> new Thread(work, "live"));
@@ -55,14 +64,34 @@ class LiveFeed {
     listeners.forEach(SseEmitter::complete);
   }
 
-  SseEmitter listen() {
+  /**
+   * Listens for a colleague; of many screens of one the oldest hears no more.
+   *
+   * @param colleague by id
+   */
+  SseEmitter listen(long colleague) {
     SseEmitter listener = new SseEmitter(0L);
-    listener.onCompletion(() -> listeners.remove(listener));
-    listener.onError(gone -> listeners.remove(listener));
+    listener.onCompletion(() -> forget(colleague, listener));
+    listener.onError(gone -> forget(colleague, listener));
+    oldest(colleague, listener).ifPresent(SseEmitter::complete);
     listeners.add(listener);
     // Whoever comes back after a break has missed what happened meanwhile.
     thread.execute(() -> tell(listener, SseEmitter.event().data("everything")));
     return listener;
+  }
+
+  private synchronized Optional<SseEmitter> oldest(long colleague, SseEmitter fresh) {
+    Deque<SseEmitter> theirs = byColleague.computeIfAbsent(colleague, c -> new ArrayDeque<>());
+    theirs.addLast(fresh);
+    return theirs.size() > MOST_OF_ONE ? Optional.of(theirs.removeFirst()) : Optional.empty();
+  }
+
+  private synchronized void forget(long colleague, SseEmitter gone) {
+    listeners.remove(gone);
+    Deque<SseEmitter> theirs = byColleague.get(colleague);
+    if (theirs != null && theirs.remove(gone) && theirs.isEmpty()) {
+      byColleague.remove(colleague);
+    }
   }
 
   private void look() {

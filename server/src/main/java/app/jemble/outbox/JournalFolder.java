@@ -20,7 +20,7 @@ import org.springframework.stereotype.Component;
  * what stands in it is believed.
  */
 @Component
-class JournalFolder {
+public class JournalFolder {
 
   private static final Logger LOG = LoggerFactory.getLogger(JournalFolder.class);
   private static final String OURS_ALONE = "rwx------";
@@ -43,7 +43,7 @@ class JournalFolder {
   }
 
   /** Empty when none can be kept; then after a kill more messages are in doubt. */
-  synchronized Optional<Path> folder() {
+  public synchronized Optional<Path> folder() {
     if (folder == null) {
       folder = opened();
     }

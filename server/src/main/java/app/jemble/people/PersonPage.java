@@ -8,8 +8,6 @@ import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import app.jemble.filter.AskedNow;
-import app.jemble.filter.FilterBody;
-import app.jemble.filter.ListRow;
 import app.jemble.filter.ListService;
 import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
@@ -171,29 +169,13 @@ class PersonPage {
 
   private List<PersonField> fields(long id, boolean archived) {
     List<Field> all = workspace.fields().all(FieldUse.COLUMN);
-    ListService.Which only = new ListService.Which(null, List.of(id), null, archived);
-    List<String> names = all.stream().map(Field::name).toList();
-    ListRow row =
-        lists
-            .page(
-                null,
-                FilterBody.EVERYONE,
-                only,
-                new ListService.Shape(names, null, false),
-                null,
-                asked.byMe())
-            .get(0);
+    List<String> cells = lists.cells(id, archived, all, asked.byMe());
     List<PersonField> fields = new ArrayList<>();
     for (int i = 0; i < all.size(); i++) {
       Field f = all.get(i);
       fields.add(
           new PersonField(
-              f.name(),
-              f.label(),
-              f.type(),
-              f.choices(),
-              f.allows(FieldUse.EDIT),
-              row.cells().get(i)));
+              f.name(), f.label(), f.type(), f.choices(), f.allows(FieldUse.EDIT), cells.get(i)));
     }
     return fields;
   }

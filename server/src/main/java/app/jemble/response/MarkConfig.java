@@ -15,7 +15,8 @@ class MarkConfig {
     FilterRegistrationBean<MarkFilter> marks =
         new FilterRegistrationBean<>(new MarkFilter(intake, workspace));
     marks.addUrlPatterns("/o/*");
-    marks.setOrder(Ordered.HIGHEST_PRECEDENCE);
+    // Behind the gate of all requests.
+    marks.setOrder(Ordered.HIGHEST_PRECEDENCE + 10);
     marks.setAsyncSupported(true);
     return marks;
   }

@@ -65,6 +65,7 @@ final class MarkFilter extends HttpFilter {
       if (noted) {
         answer(response);
       } else {
+        response.setHeader("Retry-After", "30");
         response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
       }
     } catch (IOException gone) {

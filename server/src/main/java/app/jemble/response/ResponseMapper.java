@@ -73,12 +73,12 @@ interface ResponseMapper {
   @Insert(
       """
       insert into response (message_id, mailing_id, person_id, kind, at)
-      select n.message, n.mailing, n.person, n.kind, #{at}
+      select n.message, n.mailing, n.person, n.kind, to_timestamp(n.at / 1000.0)
       from unnest(#{messages}::bigint[], #{mailings}::bigint[], #{people}::bigint[],
-                  #{kinds}::text[]) as n (message, mailing, person, kind)
+                  #{kinds}::text[], #{atMillis}::bigint[]) as n (message, mailing, person, kind, at)
       """)
   int addOpens(
-      @Param("at") Instant at,
+      @Param("atMillis") Long[] atMillis,
       @Param("messages") Long[] messages,
       @Param("mailings") Long[] mailings,
       @Param("people") Long[] people,

@@ -47,7 +47,7 @@ class ResponseService {
   }
 
   /** A fetch of an open mark. */
-  record Fetched(String token, String agent, String address) {}
+  record Fetched(String token, String agent, String address, Instant at) {}
 
   /** Open marks were fetched, of many messages or of one: they are noted together. */
   @Transactional
@@ -55,31 +55,34 @@ class ResponseService {
     Map<String, Opened> messages =
         mapper.opened(fetches.stream().map(Fetched::token).distinct().toList()).stream()
             .collect(Collectors.toMap(Opened::token, m -> m));
-    Instant now = clock.instant();
     List<Opened> opens = new ArrayList<>();
     List<ResponseKind> kinds = new ArrayList<>();
+    List<Instant> instants = new ArrayList<>();
     Set<Long> toStand = new TreeSet<>();
     for (Fetched fetch : fetches) {
       Opened message = messages.get(fetch.token());
       if (message != null) {
-        boolean machine = isMachine(message.handedOver(), fetch.agent(), fetch.address());
+        boolean machine =
+            isMachine(message.handedOver(), fetch.agent(), fetch.address(), fetch.at());
         opens.add(message);
+        instants.add(fetch.at());
         kinds.add(machine ? ResponseKind.MACHINE_OPENED : ResponseKind.OPENED);
         if (machine ? !message.settledForMachines() : !message.settled()) {
           toStand.add(message.id());
         }
       }
     }
-    note(opens, kinds, toStand.toArray(Long[]::new), now);
+    note(opens, kinds, instants, toStand.toArray(Long[]::new));
   }
 
   /** In the order of messages, so that two processes do not wait for each other. */
-  private void note(List<Opened> opens, List<ResponseKind> kinds, Long[] toStand, Instant now) {
+  private void note(
+      List<Opened> opens, List<ResponseKind> kinds, List<Instant> instants, Long[] toStand) {
     if (toStand.length > 0) {
       stand(toStand, opens, kinds);
     }
     mapper.addOpens(
-        now,
+        instants.stream().map(Instant::toEpochMilli).toArray(Long[]::new),
         opens.stream().map(Opened::id).toArray(Long[]::new),
         opens.stream().map(Opened::mailingId).toArray(Long[]::new),
         opens.stream().map(Opened::personId).toArray(Long[]::new),
@@ -121,7 +124,7 @@ class ResponseService {
     if (target.isEmpty()) {
       return Optional.empty();
     }
-    boolean machine = isMachine(message.handedOver(), agent, address);
+    boolean machine = isMachine(message.handedOver(), agent, address, clock.instant());
     note(message, machine ? ResponseKind.MACHINE_CLICKED : ResponseKind.CLICKED, target, null);
     if (!machine) {
       judgeBurst(message);
@@ -246,8 +249,8 @@ class ResponseService {
     return against >= SOFT_RETURNS;
   }
 
-  private boolean isMachine(Instant handedOver, String agent, String address) {
+  private boolean isMachine(Instant handedOver, String agent, String address, Instant at) {
     return FetchJudge.isMachine(
-        handedOver, new FetchJudge.Fetch(clock.instant(), agent, address), counting.rules());
+        handedOver, new FetchJudge.Fetch(at, agent, address), counting.rules());
   }
 }

@@ -7,13 +7,18 @@ import biweekly.component.VEvent;
 import biweekly.util.DateTimeComponents;
 import biweekly.util.ICalDate;
 import biweekly.util.com.google.ical.compat.javautil.DateIterator;
+import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Date;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TimeZone;
 import java.util.TreeMap;
+import java.util.TreeSet;
 
 /**
  * Days off out of a calendar file (iCalendar, RFC 5545): each day that an event of whole days
@@ -32,10 +37,21 @@ final class DaysOffFile {
    * @param today days before it are left out
    */
   static List<DayOff> read(String file, LocalDate today) {
-    List<ICalendar> calendars = Biweekly.parse(file).all();
+    List<ICalendar> calendars = Biweekly.parse(withoutMark(file)).all();
     TreeMap<LocalDate, String> days = new TreeMap<>();
     for (ICalendar calendar : calendars) {
-      calendar.getEvents().forEach(event -> add(event, today, days));
+      // Single times that were moved or called off, by the event and the day they stood on.
+      Set<String> changed = new HashSet<>();
+      calendar.getEvents().stream()
+          .filter(event -> event.getRecurrenceId() != null)
+          .forEach(event -> moved(event).ifPresent(changed::add));
+      for (VEvent event : calendar.getEvents()) {
+        try {
+          add(event, today, days, changed);
+        } catch (DateTimeException | IllegalArgumentException noSuchDay) {
+          // An event that no calendar could have is none.
+        }
+      }
     }
     if (calendars.isEmpty() || days.isEmpty()) {
       throw Problem.wrong(
@@ -47,29 +63,67 @@ final class DaysOffFile {
     return all;
   }
 
-  private static void add(VEvent event, LocalDate today, TreeMap<LocalDate, String> days) {
-    if (event.getDateStart() == null || event.getDateStart().getValue().hasTime()) {
+  /** Some programs begin a file with a mark of its byte order. */
+  private static String withoutMark(String file) {
+    return file.startsWith("\ufeff") ? file.substring(1) : file;
+  }
+
+  private static Optional<String> moved(VEvent event) {
+    ICalDate from = event.getRecurrenceId().getValue();
+    String uid = event.getUid() == null ? "" : event.getUid().getValue();
+    try {
+      return Optional.of(uid + " " + day(from));
+    } catch (DateTimeException | NullPointerException noSuchDay) {
+      return Optional.empty();
+    }
+  }
+
+  private static void add(
+      VEvent event, LocalDate today, TreeMap<LocalDate, String> days, Set<String> changed) {
+    boolean calledOff = event.getStatus() != null && event.getStatus().isCancelled();
+    if (calledOff
+        || event.getDateStart() == null
+        || event.getDateStart().getValue() == null
+        || event.getDateStart().getValue().hasTime()) {
       return;
     }
     String name =
         event.getSummary() == null || event.getSummary().getValue().isBlank()
             ? "Day off"
             : event.getSummary().getValue().strip();
+    String uid = event.getUid() == null ? "" : event.getUid().getValue();
+    boolean moved = event.getRecurrenceId() != null;
     long length = length(event);
-    LocalDate end = today.plusYears(MOST_YEARS);
-    DateIterator starts = event.getDateIterator(TimeZone.getTimeZone(ZoneOffset.UTC));
-    starts.advanceTo(Date.from(today.minusDays(length).atStartOfDay(ZoneOffset.UTC).toInstant()));
-    while (starts.hasNext() && days.size() < MOST_DAYS) {
-      LocalDate start = starts.next().toInstant().atZone(ZoneOffset.UTC).toLocalDate();
-      if (start.isAfter(end)) {
-        return;
-      }
-      for (long d = 0; d < length; d++) {
-        if (!start.plusDays(d).isBefore(today)) {
+    for (LocalDate start : starts(event, today.minusDays(length), today.plusYears(MOST_YEARS))) {
+      for (long d = 0; d < length && days.size() < MOST_DAYS; d++) {
+        boolean stays = moved || !changed.contains(uid + " " + start);
+        if (stays && !start.plusDays(d).isBefore(today)) {
           days.putIfAbsent(start.plusDays(d), name);
         }
       }
     }
+  }
+
+  /** The days on which it begins, every time it comes round: the first of them always its own. */
+  private static TreeSet<LocalDate> starts(VEvent event, LocalDate from, LocalDate to) {
+    TreeSet<LocalDate> starts = new TreeSet<>();
+    LocalDate first = day(event.getDateStart().getValue());
+    if (event.getRecurrenceRule() == null && !first.isBefore(from) && !first.isAfter(to)) {
+      starts.add(first);
+    }
+    if (event.getRecurrenceId() != null) {
+      return starts;
+    }
+    DateIterator days = event.getDateIterator(TimeZone.getTimeZone(ZoneOffset.UTC));
+    days.advanceTo(Date.from(from.atStartOfDay(ZoneOffset.UTC).toInstant()));
+    while (days.hasNext() && starts.size() < MOST_DAYS) {
+      LocalDate start = days.next().toInstant().atZone(ZoneOffset.UTC).toLocalDate();
+      if (start.isAfter(to)) {
+        break;
+      }
+      starts.add(start);
+    }
+    return starts;
   }
 
   /** In whole days; the end of a whole-day event is the day after its last (RFC 5545 3.6.1). */

@@ -8,13 +8,24 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * What is set from outside; docs/operations.md names the environment variable of each.
  *
  * @param publicUrl where readers reach marks, links and the leaving page; no final slash
+ * @param trustedProxies addresses, or ranges of them, of proxies whose headers are believed, with
+ *     commas between; empty for none
+ * @param secureCookies whether cookies go over https alone; empty: unless the public address is of
+ *     this machine alone
  * @param smtp the mail server that messages leave through
  * @param imap the mailbox that replies and returns arrive in
  * @param outbox how the outbox works
  * @param clock how fast time passes
  */
 @ConfigurationProperties("jemble")
-public record JembleSettings(String publicUrl, Smtp smtp, Imap imap, Outbox outbox, Time clock) {
+public record JembleSettings(
+    String publicUrl,
+    String trustedProxies,
+    String secureCookies,
+    Smtp smtp,
+    Imap imap,
+    Outbox outbox,
+    Time clock) {
 
   /** Whether a connection to a mail server is protected. */
   public enum Security {

@@ -216,7 +216,7 @@ public class ImportTest extends ServerTest {
       {"NAME_AND_POSTCODE", "first name,last name,postcode\nVida,Nobody,LQ1 1TQ\n", "new"},
       {"EMAIL", "email,joined\nfresh@quay.example,2020-01-01\n", "bad"},
       {"EMAIL", "email,owner\nfresh@quay.example,Tomas Vance\n", "new"},
-      {"EMAIL", "email,owner\nfresh@quay.example,Somebody\n", "bad"},
+      {"EMAIL", "email,owner\nfresh@quay.example,Somebody\n", "new"},
       {"EMAIL", "email,number\nfresh@quay.example,TQ-10005\n", "bad"},
     };
   }

@@ -107,6 +107,11 @@ public final class Arrivals {
     application
         .getBean(ResponseService.class)
         .opened(
-            List.of(new ResponseService.Fetched(token, "Mozilla/5.0 (X11) Mail/128", "192.0.2.7")));
+            List.of(
+                new ResponseService.Fetched(
+                    token,
+                    "Mozilla/5.0 (X11) Mail/128",
+                    "192.0.2.7",
+                    application.getBean(java.time.Clock.class).instant())));
   }
 }

@@ -10,7 +10,7 @@ public final class Escaping {
    * Control characters, line and paragraph separators, and marks that turn the writing direction.
    */
   private static final Pattern CONTROLS =
-      Pattern.compile("[\\p{Cntrl}\\u2028\\u2029\\u202a-\\u202e\\u2066-\\u2069]+");
+      Pattern.compile("[\\p{Cntrl}\\x80-\\x9f\\u2028\\u2029\\u202a-\\u202e\\u2066-\\u2069]+");
 
   private static final Pattern SAFE_SCHEME = Pattern.compile("(?i)(https?://|mailto:|tel:)\\S*");
 

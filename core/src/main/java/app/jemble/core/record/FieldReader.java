@@ -28,6 +28,7 @@ import java.util.stream.Stream;
 public record FieldReader(ZoneId zone, String region, String currency, DayOrder days) {
 
   private static final int LONGEST = 4000;
+  private static final int LONGEST_NAME = 200;
   private static final Set<String> YES = Set.of("yes", "y", "true", "1", "x");
   private static final Set<String> NO = Set.of("no", "n", "false", "0");
   private static final Pattern SYMBOLS = Pattern.compile("[£€$\\s\\u00a0']");
@@ -86,8 +87,18 @@ public record FieldReader(ZoneId zone, String region, String currency, DayOrder 
                   .orElseThrow(() -> wrong(field, "a number such as +44 7700 900123", text)));
       case "time_zone" -> FieldValue.text(zone(field, text));
       case "language" -> FieldValue.text(language(field, text));
-      default -> FieldValue.text(oneLine(text));
+      default -> {
+        if (text.length() > LONGEST_NAME && !isAttribute(field)) {
+          throw wrong(field, "at most " + LONGEST_NAME + " letters", text);
+        }
+        yield FieldValue.text(oneLine(text));
+      }
     };
+  }
+
+  /** What people are listed and found by stands in indexes, which take no more. */
+  private static boolean isAttribute(Field field) {
+    return FieldCatalogue.standard().find(field.name()).isEmpty();
   }
 
   /** A value is one line: a line break within it would break the line it is merged into. */

@@ -3,6 +3,7 @@ package app.jemble.core.record;
 import com.google.i18n.phonenumbers.NumberParseException;
 import com.google.i18n.phonenumbers.PhoneNumberUtil;
 import com.google.i18n.phonenumbers.PhoneNumberUtil.PhoneNumberFormat;
+import com.google.i18n.phonenumbers.PhoneNumberUtil.ValidationResult;
 import com.google.i18n.phonenumbers.Phonenumber;
 import java.util.Optional;
 
@@ -15,14 +16,15 @@ public final class PhoneNumber {
 
   /**
    * The number in international form, {@code "+44 7700 900123"}; nothing when the digits cannot be
-   * a number. Numbers that are kept for fiction are possible numbers, if not assigned ones.
+   * a number that can be called from everywhere. Numbers that are kept for fiction are possible
+   * numbers, if not assigned ones.
    *
    * @param region the country (ISO 3166-1 alpha-2) of numbers that are written without one
    */
   public static Optional<String> international(String text, String region) {
     try {
       Phonenumber.PhoneNumber number = NUMBERS.parse(text, region);
-      return NUMBERS.isPossibleNumber(number)
+      return NUMBERS.isPossibleNumberWithReason(number) == ValidationResult.IS_POSSIBLE
           ? Optional.of(NUMBERS.format(number, PhoneNumberFormat.INTERNATIONAL))
           : Optional.empty();
     } catch (NumberParseException notANumber) {

@@ -1,0 +1,84 @@
+package app.jemble.account;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/**
+ * Makes whoever guesses passwords wait: longer with each failure, for a login from wherever it is
+ * tried, and for an address whatever logins it tries (OWASP ASVS 5, V6.3.1). A wait is never so
+ * long that somebody could keep a colleague out for a day.
+ */
+@Component
+class SignInGuard {
+
+  private static final Logger LOG = LoggerFactory.getLogger(SignInGuard.class);
+
+  /** So many failures are a slip of the finger. */
+  private static final int FREE_OF_LOGIN = 4;
+
+  /** An office may share an address. */
+  private static final int FREE_OF_ADDRESS = 20;
+
+  private static final Duration LONGEST = Duration.ofMinutes(5);
+
+  /** After that a failure is forgotten. */
+  private static final Duration REMEMBERED = Duration.ofHours(1);
+
+  private final SignInMapper mapper;
+  private final Clock clock;
+
+  SignInGuard(SignInMapper mapper, Clock clock) {
+    this.mapper = mapper;
+    this.clock = clock;
+  }
+
+  /** How long somebody must wait before they may try; nothing when they need not. */
+  Optional<Duration> wait(String login, String address) {
+    Instant until = mapper.waitUntil(List.of(byLogin(login), byAddress(address)));
+    Instant now = clock.instant();
+    return until == null || !until.isAfter(now)
+        ? Optional.empty()
+        : Optional.of(Duration.between(now, until).plusSeconds(1));
+  }
+
+  void failed(String login, String address) {
+    LOG.warn("Somebody at {} gave a wrong password or an unknown login.", address);
+    note(byLogin(login), FREE_OF_LOGIN);
+    note(byAddress(address), FREE_OF_ADDRESS);
+  }
+
+  void succeeded(String login) {
+    mapper.forget(byLogin(login));
+  }
+
+  private void note(String who, int free) {
+    Instant now = clock.instant();
+    int failures = mapper.failed(who, now, now.minus(REMEMBERED));
+    mapper.letWait(who, now.plus(waitAfter(failures - free)));
+  }
+
+  /** 1, 2, 4 … seconds. */
+  static Duration waitAfter(int tooMany) {
+    if (tooMany < 1) {
+      return Duration.ZERO;
+    }
+    Duration doubled = Duration.ofSeconds(1L << Math.min(tooMany - 1, 20));
+    return doubled.compareTo(LONGEST) > 0 ? LONGEST : doubled;
+  }
+
+  private static String byLogin(String login) {
+    String word = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
+    return "login " + (word.length() > 100 ? word.substring(0, 100) : word);
+  }
+
+  private static String byAddress(String address) {
+    return "address " + address;
+  }
+}

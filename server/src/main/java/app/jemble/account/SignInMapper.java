@@ -1,0 +1,64 @@
+package app.jemble.account;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface SignInMapper {
+
+  @Select("select max(wait_until) from sign_in_failure where who = any(#{who})")
+  Instant waitUntil(@Param("who") List<String> who);
+
+  /** Counts one more, after a long while from one again; answers how many there are. */
+  @Select(
+      affectData = true,
+      value =
+          """
+          insert into sign_in_failure as f (who, failures, last_at, wait_until)
+          values (#{who}, 1, #{now}, #{now})
+          on conflict (who) do update
+          set failures = case when f.last_at < #{forgotten} then 1 else f.failures + 1 end,
+              last_at = #{now}
+          returning failures
+          """)
+  int failed(
+      @Param("who") String who, @Param("now") Instant now, @Param("forgotten") Instant forgotten);
+
+  @Update(
+      "update sign_in_failure set wait_until = greatest(wait_until, #{until}) where who = #{who}")
+  int letWait(@Param("who") String who, @Param("until") Instant until);
+
+  @Delete("delete from sign_in_failure where who = #{who}")
+  int forget(String who);
+
+  @Delete("delete from sign_in_failure where last_at < #{before}")
+  int forgetBefore(Instant before);
+
+  /** A session of a colleague. */
+  record SessionRow(String id, long begunMillis, long usedMillis) {}
+
+  @Select(
+      """
+      select primary_id as id, creation_time as begun_millis, last_access_time as used_millis
+      from spring_session
+      where principal_name = #{login}
+      order by last_access_time desc
+      limit 50
+      """)
+  List<SessionRow> sessions(String login);
+
+  @Delete("delete from spring_session where principal_name = #{login} and primary_id = #{id}")
+  int endSession(@Param("login") String login, @Param("id") String id);
+
+  /** All but the one that asks. */
+  @Delete("delete from spring_session where principal_name = #{login} and session_id <> #{current}")
+  int endOthers(@Param("login") String login, @Param("current") String current);
+
+  @Select("select primary_id from spring_session where session_id = #{session}")
+  String idOf(String session);
+}

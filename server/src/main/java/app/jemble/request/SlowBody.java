@@ -1,0 +1,168 @@
+package app.jemble.request;
+
+import jakarta.servlet.ReadListener;
+import jakarta.servlet.ServletInputStream;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Enumeration;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A body that must come at some pace: whoever holds it back holds a thread of the house. What a
+ * form says is read here too, since the web server would read it at any pace.
+ */
+final class SlowBody {
+
+  /** The body came more slowly than any honest sender's. */
+  static final class TooSlow extends IOException {
+    private static final long serialVersionUID = 1L;
+  }
+
+  private static final long GRACE_NANOS = Duration.ofSeconds(10).toNanos();
+
+  /** Octets a second after that; a telephone line does more. */
+  private static final long PACE = 4_000;
+
+  /** The leaving page asks for less. */
+  private static final int MOST_FORM = 16_384;
+
+  private SlowBody() {}
+
+  static HttpServletRequest watched(HttpServletRequest request) throws IOException {
+    String type = request.getContentType();
+    boolean form = type != null && type.startsWith("application/x-www-form-urlencoded");
+    Watched watched = new Watched(request);
+    return form ? new Form(watched) : watched;
+  }
+
+  private static final class Watched extends HttpServletRequestWrapper {
+    private ServletInputStream in;
+
+    Watched(HttpServletRequest request) {
+      super(request);
+    }
+
+    @Override
+    public ServletInputStream getInputStream() throws IOException {
+      if (in == null) {
+        in = new Paced(super.getInputStream());
+      }
+      return in;
+    }
+
+    @Override
+    public BufferedReader getReader() throws IOException {
+      return new BufferedReader(new InputStreamReader(getInputStream(), StandardCharsets.UTF_8));
+    }
+  }
+
+  private static final class Paced extends ServletInputStream {
+    private final ServletInputStream in;
+    private final long begun = System.nanoTime();
+    private long read;
+
+    Paced(ServletInputStream in) {
+      this.in = in;
+    }
+
+    private int counted(int count) throws TooSlow {
+      read += Math.max(0, count);
+      long allowed = GRACE_NANOS + read * (1_000_000_000L / PACE);
+      if (System.nanoTime() - begun > allowed) {
+        throw new TooSlow();
+      }
+      return count;
+    }
+
+    @Override
+    public int read() throws IOException {
+      int octet = in.read();
+      counted(octet < 0 ? 0 : 1);
+      return octet;
+    }
+
+    @Override
+    public int read(byte[] to, int offset, int length) throws IOException {
+      return counted(in.read(to, offset, length));
+    }
+
+    @Override
+    public boolean isFinished() {
+      return in.isFinished();
+    }
+
+    @Override
+    public boolean isReady() {
+      return in.isReady();
+    }
+
+    @Override
+    public void setReadListener(ReadListener listener) {
+      in.setReadListener(listener);
+    }
+  }
+
+  /** What a form says, with what stands in the address. */
+  private static final class Form extends HttpServletRequestWrapper {
+    private final Map<String, String[]> all;
+
+    Form(HttpServletRequest request) throws IOException {
+      super(request);
+      byte[] body = request.getInputStream().readNBytes(MOST_FORM + 1);
+      Map<String, List<String>> said = new LinkedHashMap<>();
+      String text = body.length > MOST_FORM ? "" : new String(body, StandardCharsets.ISO_8859_1);
+      String query = request.getQueryString();
+      for (String pair : ((query == null ? "" : query) + "&" + text).split("&")) {
+        int equals = pair.indexOf('=');
+        if (!pair.isEmpty()) {
+          said.computeIfAbsent(
+                  decoded(equals < 0 ? pair : pair.substring(0, equals)), n -> new ArrayList<>())
+              .add(equals < 0 ? "" : decoded(pair.substring(equals + 1)));
+        }
+      }
+      Map<String, String[]> arrays = new LinkedHashMap<>();
+      said.forEach((name, values) -> arrays.put(name, values.toArray(String[]::new)));
+      all = Collections.unmodifiableMap(arrays);
+    }
+
+    private static String decoded(String written) {
+      try {
+        return URLDecoder.decode(written, StandardCharsets.UTF_8).replace("\0", "");
+      } catch (IllegalArgumentException broken) {
+        return "";
+      }
+    }
+
+    @Override
+    public String getParameter(String name) {
+      String[] values = all.get(name);
+      return values == null ? null : values[0];
+    }
+
+    @Override
+    public String[] getParameterValues(String name) {
+      String[] values = all.get(name);
+      return values == null ? null : values.clone();
+    }
+
+    @Override
+    public Enumeration<String> getParameterNames() {
+      return Collections.enumeration(all.keySet());
+    }
+
+    @Override
+    public Map<String, String[]> getParameterMap() {
+      return all;
+    }
+  }
+}

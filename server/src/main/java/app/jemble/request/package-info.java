@@ -1,0 +1,6 @@
+/**
+ * What comes in from outside, before any subject sees it: how JSON is read, how much and how often
+ * anybody may ask, who asks behind a proxy, and what every answer says to browsers. Read {@link
+ * app.jemble.request.RequestGate} first.
+ */
+package app.jemble.request;
