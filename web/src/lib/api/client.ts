@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 import type { paths } from './generated/schema';
+import { isAct, Once } from './once';
 
 /** Something the server would not do; the message is its sentence for people. */
 export class ApiProblem extends Error {
@@ -22,14 +23,36 @@ export const onSignedOut = { call: () => {} };
 
 export const api = createClient<paths>({ baseUrl: '/' });
 
+const once = new Once();
+const acts = new Map<string, string>();
+
 api.use({
-  onRequest({ request }) {
+  async onRequest({ request, id }) {
     if (request.method !== 'GET' && guard.header) {
       request.headers.set(guard.header, guard.token);
     }
+    const path = new URL(request.url).pathname;
+    if (isAct(request.method, path)) {
+      const act = `${request.method} ${path} ${await request.clone().text()}`;
+      acts.set(id, act);
+      request.headers.set('Idempotency-Key', once.key(act));
+    }
     return request;
+  },
+  onResponse({ id }) {
+    over(id, true);
+  },
+  onError({ id }) {
+    over(id, false);
   }
 });
+
+/** A call has ended: with an answer, or without one so that it may have been done or not. */
+function over(id: string, answered: boolean) {
+  const act = acts.get(id);
+  acts.delete(id);
+  if (act && answered) once.answered(act);
+}
 
 interface Reply<T> {
   data?: T;

@@ -16,8 +16,8 @@ public final class Api {
 
   private static final ObjectMapper JSON = new ObjectMapper();
 
-  private final HttpClient http =
-      HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+  private final CookieManager cookies = new CookieManager();
+  private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
   private final String base;
   private String header = "X-None";
   private String token = "";
@@ -31,6 +31,16 @@ public final class Api {
     public String text() {
       return raw.body();
     }
+  }
+
+  /** Gets the token that changes carry, without signing in. */
+  public void begin() {
+    session();
+  }
+
+  /** The cookies it has, as name and value. */
+  public java.util.List<String> cookies() {
+    return cookies.getCookieStore().getCookies().stream().map(Object::toString).toList();
   }
 
   public Answer signIn(String login, String password) {
@@ -65,6 +75,14 @@ public final class Api {
   public Answer post(String path, Object body) {
     return send(
         json(path).POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
+  }
+
+  /** An act with a key of its own, which is done once. */
+  public Answer once(String key, String path, Object body) {
+    return send(
+        json(path)
+            .header("Idempotency-Key", key)
+            .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
   }
 
   /** A file as the body of a request. */

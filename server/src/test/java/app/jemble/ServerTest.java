@@ -48,6 +48,11 @@ public abstract class ServerTest {
     return true;
   }
 
+  /** Settings besides the usual ones, as {@code --name=value}. */
+  protected List<String> moreSettings() {
+    return List.of();
+  }
+
   /** The mail server messages leave through. */
   protected int smtpPort() {
     return office.smtpPort();
@@ -74,7 +79,13 @@ public abstract class ServerTest {
         context ->
             ((GenericApplicationContext) context)
                 .registerBean("testClock", Clock.class, () -> clock, b -> b.setPrimary(true)));
-    return jemble.run(
+    List<String> settings = new java.util.ArrayList<>(usualSettings());
+    settings.addAll(moreSettings());
+    return jemble.run(settings.toArray(String[]::new));
+  }
+
+  private List<String> usualSettings() {
+    return List.of(
         "--server.port=" + wantedPort(),
         "--jemble.public-url=" + publicUrl(),
         "--spring.datasource.url=" + database,

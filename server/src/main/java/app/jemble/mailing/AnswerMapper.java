@@ -42,6 +42,24 @@ interface AnswerMapper {
           """)
   long add(@Param("a") NewAnswer answer);
 
+  /** Whoever answers a mail does so one after another. */
+  @Select("select id from inbound_mail where id = #{mail} for update")
+  Long lock(long mail);
+
+  /** Whether a colleague said just this in answer to a mail since an instant. */
+  @Select(
+      """
+      select exists (
+        select from mailing
+        where answers_mail = #{mail} and sender_id = #{by} and body = #{body}
+          and created_at > #{since} and state = 'released')
+      """)
+  boolean isSaid(
+      @Param("mail") long mail,
+      @Param("by") long by,
+      @Param("body") String body,
+      @Param("since") Instant since);
+
   @Select("select exists (select from mailing where id = #{id} and answers_mail is not null)")
   boolean isAnswer(long id);
 

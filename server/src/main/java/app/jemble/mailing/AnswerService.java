@@ -16,6 +16,7 @@ import app.jemble.workspace.Problem;
 import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Set;
@@ -30,6 +31,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class AnswerService {
 
   private static final int MOST_CHARACTERS = 100_000;
+
+  /** The same words again within this are a slip of the finger. */
+  private static final Duration SAME_ANSWER = Duration.ofMinutes(10);
 
   /**
    * What is answered.
@@ -95,12 +99,17 @@ public class AnswerService {
     Workspace house = workspace.current();
     Instant now = clock.instant();
     Instant heldUntil = now.plus(house.hold());
+    String body = PlainWords.toHtml(text);
+    mapper.lock(to.mailId());
+    if (mapper.isSaid(to.mailId(), writer.id(), body, now.minus(SAME_ANSWER))) {
+      throw Problem.conflict("You have answered just this a moment ago.");
+    }
     long id =
         mapper.add(
             new AnswerMapper.NewAnswer(
                 "Answer to " + person.name(),
                 ReplySubject.answering(to.subject()).replace("{{", "{ {"),
-                PlainWords.toHtml(text),
+                body,
                 to.topicId(),
                 writer.id(),
                 to.personId(),

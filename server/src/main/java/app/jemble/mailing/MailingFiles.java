@@ -64,7 +64,7 @@ class MailingFiles {
   @Transactional
   void add(long mailingId, String name, String type, InputStream in) throws IOException {
     long by = accounts.currentWriter().id();
-    mailings.draft(mailingId);
+    mailings.lockDraft(mailingId);
     List<MailingFile> others = all(mailingId);
     if (others.size() >= MOST_FILES) {
       throw Problem.wrong("file", "A message carries at most 20 files.");
@@ -94,7 +94,7 @@ class MailingFiles {
   @Transactional
   void addRecipients(long mailingId) {
     long by = accounts.currentWriter().id();
-    mailings.draft(mailingId);
+    mailings.lockDraft(mailingId);
     if (all(mailingId).stream().noneMatch(MailingFile::recipients)) {
       mapper.add(
           mailingId,
@@ -108,14 +108,14 @@ class MailingFiles {
   @Transactional
   void rename(long mailingId, long id, String name) {
     accounts.currentWriter();
-    mailings.draft(mailingId);
+    mailings.lockDraft(mailingId);
     mapper.rename(mailingId, id, soundName(name));
   }
 
   @Transactional
   void remove(long mailingId, long id) {
     accounts.currentWriter();
-    mailings.draft(mailingId);
+    mailings.lockDraft(mailingId);
     mapper.remove(mailingId, id);
   }
 

@@ -71,7 +71,15 @@ public class MailingService {
 
   /** A mailing that can still be changed. */
   Mailing draft(long id) {
-    Mailing mailing = find(id);
+    return mustBeDraft(find(id));
+  }
+
+  /** The same, which nobody else changes until the transaction ends: sums over it hold. */
+  Mailing lockDraft(long id) {
+    return mustBeDraft(open.lock(id));
+  }
+
+  private static Mailing mustBeDraft(Mailing mailing) {
     if (mailing.state() != Mailing.State.DRAFT) {
       throw Problem.conflict(
           mailing.hasBeenReleased()

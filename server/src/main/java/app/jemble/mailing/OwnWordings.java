@@ -61,7 +61,7 @@ class OwnWordings {
   @Transactional
   void put(long mailingId, long personId, String subject, String body) {
     long by = accounts.currentWriter().id();
-    Mailing mailing = mailings.draft(mailingId);
+    Mailing mailing = mailings.lockDraft(mailingId);
     String soundSubject = subject == null ? "" : subject;
     String soundBody = SafeHtml.clean(body == null ? "" : body);
     LetterText.errors(new Wording(soundSubject, soundBody), workspace.fields()).stream()
@@ -81,7 +81,7 @@ class OwnWordings {
   @Transactional
   void drop(long mailingId, Long personId) {
     accounts.currentWriter();
-    mailings.draft(mailingId);
+    mailings.lockDraft(mailingId);
     if (personId == null) {
       mapper.dropAll(mailingId);
     } else {

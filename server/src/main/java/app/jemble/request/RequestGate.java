@@ -64,6 +64,7 @@ class RequestGate extends HttpFilter {
         chain.doFilter(request, response);
       }
     } catch (SlowBody.TooSlow slow) {
+      ClosingValve.close(request);
       refuse(response, 408, "The request came too slowly; send it again.");
     } catch (IOException | ServletException | RuntimeException trouble) {
       if (!Away.isDatabase(trouble)) {
@@ -94,11 +95,17 @@ class RequestGate extends HttpFilter {
     AtomicInteger coming = bodies.computeIfAbsent(from, a -> new AtomicInteger());
     try {
       if (coming.incrementAndGet() > MOST_BODIES) {
+        ClosingValve.close(request);
         response.setHeader("Connection", "close");
         Refusal.write(response, 429, "Too much comes from you at once; try again in a moment.");
         return;
       }
-      chain.doFilter(SlowBody.watched(request), response);
+      SlowBody body = new SlowBody(request);
+      chain.doFilter(body.request(), response);
+      // Refused before it was read: what has come is taken, what has not is not waited for.
+      if (!request.isAsyncStarted() && !body.takeRest()) {
+        ClosingValve.close(request);
+      }
     } finally {
       if (coming.decrementAndGet() == 0) {
         bodies.remove(from, coming);

@@ -16,6 +16,7 @@ import java.util.Enumeration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.locks.LockSupport;
 
 /**
  * A body that must come at some pace: whoever holds it back holds a thread of the house. What a
@@ -36,13 +37,49 @@ final class SlowBody {
   /** The leaving page asks for less. */
   private static final int MOST_FORM = 16_384;
 
-  private SlowBody() {}
+  /** What is left of a body that nobody read is taken when it is no more, and there soon. */
+  private static final long MOST_REST = 256_000;
 
-  static HttpServletRequest watched(HttpServletRequest request) throws IOException {
-    String type = request.getContentType();
+  private static final long REST_NANOS = Duration.ofMillis(500).toNanos();
+  private static final long LOOK_NANOS = Duration.ofMillis(10).toNanos();
+
+  private final Watched watched;
+  private final HttpServletRequest request;
+
+  SlowBody(HttpServletRequest given) throws IOException {
+    String type = given.getContentType();
     boolean form = type != null && type.startsWith("application/x-www-form-urlencoded");
-    Watched watched = new Watched(request);
-    return form ? new Form(watched) : watched;
+    watched = new Watched(given);
+    request = form ? new Form(watched) : watched;
+  }
+
+  /** The request with its body watched. */
+  HttpServletRequest request() {
+    return request;
+  }
+
+  /** Takes what has come and was not read; false when more is to come. */
+  boolean takeRest() throws IOException {
+    Paced in = (Paced) watched.getInputStream();
+    long length = watched.getContentLengthLong();
+    if (length < 0) {
+      return in.isFinished();
+    }
+    long begun = System.nanoTime();
+    byte[] piece = new byte[8_192];
+    while (in.read < length && length - in.read <= MOST_REST) {
+      if (in.isFinished()) {
+        return true;
+      }
+      if (in.available() > 0 || ClosingValve.hasMore(watched)) {
+        in.read(piece, 0, piece.length);
+      } else if (System.nanoTime() - begun > REST_NANOS) {
+        return false;
+      } else {
+        LockSupport.parkNanos(LOOK_NANOS);
+      }
+    }
+    return in.read >= length;
   }
 
   private static final class Watched extends HttpServletRequestWrapper {
@@ -94,6 +131,11 @@ final class SlowBody {
     @Override
     public int read(byte[] to, int offset, int length) throws IOException {
       return counted(in.read(to, offset, length));
+    }
+
+    @Override
+    public int available() throws IOException {
+      return in.available();
     }
 
     @Override

@@ -65,6 +65,10 @@ interface TemplateMapper {
       @Param("by") long by,
       @Param("at") Instant at);
 
+  /** Whoever saves it does so one after another. */
+  @Select("select id from template where id = #{id} for update")
+  Long lock(long id);
+
   @Insert(
       """
       insert into template_version (template_id, version, name, subject, body, saved_at, saved_by)

@@ -123,6 +123,7 @@ public class TemplateService {
   @Transactional
   public Template save(long id, TemplateDraft draft) {
     long by = accounts.currentWriter().id();
+    mapper.lock(id);
     Template before = find(id);
     TemplateDraft sound = sound(draft, id);
     if (sound.isPrivate() && !before.isPrivate() && before.madeBy() != by) {

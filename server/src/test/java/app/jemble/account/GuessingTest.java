@@ -1,0 +1,100 @@
+package app.jemble.account;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.Api;
+import app.jemble.ServerTest;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.Test;
+
+/** Whoever guesses passwords waits; whoever signs in has a session of their own that ends. */
+public class GuessingTest extends ServerTest {
+
+  @Override
+  protected int people() {
+    return 5;
+  }
+
+  private Api stranger() {
+    Api stranger = new Api("http://127.0.0.1:" + port);
+    stranger.begin();
+    return stranger;
+  }
+
+  private static Api.Answer tryOut(Api who, String login, String password) {
+    return who.post("/api/session", Map.of("login", login, "password", password));
+  }
+
+  @Test
+  public void guessesAreMadeToWaitLongerAndLonger() {
+    Api stranger = stranger();
+    for (int i = 0; i < 5; i++) {
+      assertThat(tryOut(stranger, "tomas", "guess" + i).status()).isEqualTo(422);
+    }
+    Api.Answer waits = tryOut(stranger, "Tomas ", "lowen-quay");
+    assertThat(waits.status()).isEqualTo(429);
+    assertThat(waits.raw().headers().firstValue("Retry-After")).isPresent();
+    assertThat(waits.json().get("detail").asString()).contains("Try again in");
+    assertThat(tryOut(stranger(), "orla", "lowen-quay").status())
+        .as("another login")
+        .isEqualTo(200);
+    clock.advance(Duration.ofSeconds(3));
+    assertThat(tryOut(stranger, "tomas", "once more").status()).isEqualTo(422);
+    clock.advance(Duration.ofSeconds(1));
+    assertThat(tryOut(stranger, "tomas", "lowen-quay").status())
+        .as("a second is not enough now")
+        .isEqualTo(429);
+    clock.advance(Duration.ofSeconds(3));
+    assertThat(tryOut(stranger, "tomas", "lowen-quay").status()).isEqualTo(200);
+  }
+
+  /** The order of OWASP ASVS 5 V6.3.1: no more than a hundred guesses an hour of one account. */
+  @Test
+  public void anHourIsEnoughForFewGuesses() {
+    int guesses = 0;
+    for (long second = 0; second < 3_600; ) {
+      guesses++;
+      second += SignInGuard.waitAfter(guesses - 4).toSeconds();
+    }
+    assertThat(guesses).isLessThan(100);
+    assertThat(SignInGuard.waitAfter(1_000)).isEqualTo(Duration.ofMinutes(5));
+    assertThat(SignInGuard.waitAfter(0)).isEqualTo(Duration.ZERO);
+  }
+
+  @Test
+  public void signingInMakesASessionAndATokenOfItsOwn() {
+    Api colleague = stranger();
+    String before = colleague.get("/api/session").json().get("csrfToken").asString();
+    List<String> cookieBefore = colleague.cookies();
+    assertThat(tryOut(colleague, "wilma", "lowen-quay").status()).isEqualTo(200);
+    assertThat(colleague.cookies()).isNotEqualTo(cookieBefore);
+    assertThat(colleague.post("/api/lists", Map.of("name", "x")).status())
+        .as("the token of before is worth nothing")
+        .isEqualTo(403);
+    String after = colleague.get("/api/session").json().get("csrfToken").asString();
+    assertThat(after).isNotEqualTo(before);
+  }
+
+  @Test
+  public void aSessionEndsADayAfterItBegan() {
+    Api colleague = stranger();
+    colleague.signIn("reed", "lowen-quay");
+    clock.advance(Duration.ofHours(23));
+    assertThat(colleague.get("/api/lists").status()).isEqualTo(200);
+    clock.advance(Duration.ofHours(2));
+    assertThat(colleague.get("/api/lists").status()).isEqualTo(401);
+  }
+
+  @Test
+  public void whatNobodyCouldSignInWithIsRefusedLikeAnyOther() {
+    for (Map<String, Object> given :
+        List.<Map<String, Object>>of(
+            Map.of("login", "x".repeat(5_000), "password", "y"),
+            Map.of("login", "orla", "password", "p".repeat(500)),
+            Map.of("login", "", "password", ""))) {
+      assertThat(stranger().post("/api/session", given).status()).isIn(422, 429);
+    }
+  }
+}
