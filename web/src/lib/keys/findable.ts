@@ -27,6 +27,7 @@ export function found(
     { name: 'Import people', kind: 'do', path: '/people/import' },
     { name: 'Letterheads', kind: 'screen', path: '/letterheads' },
     { name: 'Your signature', kind: 'settings', path: '/settings/signature' },
+    { name: 'Where you are signed in', kind: 'settings', path: '/settings/sessions' },
     { name: 'Fields of this workspace', kind: 'settings', path: '/settings/fields' },
     { name: 'New template', kind: 'do', path: '/templates/new' },
     { name: 'Keys', kind: 'show', path: '?' },

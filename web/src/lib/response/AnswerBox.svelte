@@ -1,18 +1,22 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
-  import type { TheirMail } from '$lib/api/types';
+  import type { AnswersTo, TheirMail } from '$lib/api/types';
   import Act from '$lib/ui/Act.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { writer } from './conversation';
 
   interface Props {
     to: TheirMail;
+    /** Whom it reaches, and whether that address is known to be theirs. */
+    goesTo: AnswersTo | null;
+    /** The person in whose conversation it is. */
+    name: string;
     /** What was taken back, to be written on. */
     text: string;
     onsent: () => void;
   }
 
-  let { to, text = $bindable(), onsent }: Props = $props();
+  let { to, goesTo, name, text = $bindable(), onsent }: Props = $props();
   let busy = $state(false);
 
   async function send() {
@@ -53,6 +57,11 @@
       if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) void send();
     }}
   ></textarea>
+  {#if goesTo && !goesTo.known}
+    <p class="rounded-lg bg-ochre-pale px-3 py-1.5" role="note">
+      It goes to {goesTo.sender}, which is not on record for {name}.
+    </p>
+  {/if}
   <p class="flex flex-wrap items-center gap-3 text-[0.87rem] text-soft">
     <Act look="main" type="submit" disabled={busy || !text.trim()}>Answer</Act>
     <span>It goes into the same thread, and can be taken back for a moment. Ctrl Enter sends.</span>

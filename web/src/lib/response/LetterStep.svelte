@@ -6,7 +6,7 @@
   import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
   import LetterMark from '$lib/ui/LetterMark.svelte';
-  import { readings, writer, type Reading } from './conversation';
+  import { readings, unclear, writer, type Reading } from './conversation';
   import { letterOf } from './kinds';
 
   interface Props {
@@ -28,7 +28,9 @@
   <header class="flex flex-wrap items-baseline gap-x-2">
     <LetterMark
       letter={theirs
-        ? letterOf(theirs.kind)
+        ? theirs.kind
+          ? letterOf(theirs.kind)
+          : 'returned'
         : waits
           ? (states[ours?.state ?? '']?.letter ?? 'waiting')
           : 'sent'}
@@ -62,11 +64,19 @@
         <div class="mt-1 max-w-[44rem] break-words whitespace-pre-wrap">{theirs.quoted}</div>
       </details>
     {/if}
-    {#if mayWrite}
+    {#if theirs.authentication}
+      <p class="mt-2 text-[0.87rem] text-soft">
+        Our mail server on its sender: {theirs.authentication}
+      </p>
+    {/if}
+    {#if unclear(theirs)}
+      <p class="mt-2 rounded-lg bg-ochre-pale px-3 py-1.5">{unclear(theirs)}</p>
+    {/if}
+    {#if mayWrite && theirs.kind}
       <p class="mt-2 flex flex-wrap gap-x-3 text-[0.87rem] text-soft">
         <span>This is</span>
         {#each readings as reading (reading.what)}
-          {#if reading.kind === theirs.kind}
+          {#if reading.kind === theirs.kind && !theirs.unsure}
             <b class="text-ink">{reading.words}</b>
           {:else}
             <Act look="quiet" onclick={() => onread(theirs.mailId, reading.what)}

@@ -81,6 +81,11 @@
     {query.isSuccess ? query.data.words || 'It has no words.' : ''}
   </div>
   {#if mayWrite}
+    <p class="px-4 pb-3">
+      <a class="text-kelp hover:underline" href={`/api/mail/unplaced/${mail.id}/octets`} download
+        >Download it as it came</a
+      >
+    </p>
     <div class="border-t border-line px-4 py-3">
       <label class="mb-3 flex flex-wrap items-center gap-2">
         Look for somebody else

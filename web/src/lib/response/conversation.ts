@@ -16,6 +16,13 @@ export function toAnswer(conversation: Conversation): TheirMail | null {
   return step?.theirs ?? null;
 }
 
+/** Whether a person has still to say what a mail is: software guessed, or could not. */
+export function unclear(mail: TheirMail): string | null {
+  if (mail.kind === null) return 'It came back, and nobody but a person can read why.';
+  if (mail.unsure) return 'This address is not on record for them. Did they write it?';
+  return null;
+}
+
 /** The steps that are mail; the others are signs of reading. */
 export function letters(conversation: Conversation): ConversationStep[] {
   return conversation.steps.filter((s) => s.sign === null);

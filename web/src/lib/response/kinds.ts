@@ -30,6 +30,16 @@ export function letterOf(kind: Latest['kind']): Letter {
   return kinds[kind].letter;
 }
 
+/** What software took a mail for that waits for a person, in words. */
+export const taken: Record<string, string> = {
+  Reply: 'looks like a reply',
+  Complaint: 'a complaint',
+  Returned: 'came back',
+  Challenge: 'asks to be let through',
+  UnreadReturn: 'a report in unknown words',
+  NotRead: 'could not be read'
+};
+
 /** The letter shape, the tone and the words of where a message stands. */
 export const standings: Record<Standing, { letter: Letter; tone: Tone; words: string }> = {
   REPLIED: { letter: 'replied', tone: 'deep', words: 'replied' },

@@ -108,6 +108,11 @@
           >
           <a
             class="block pt-1 text-kelp hover:underline"
+            href="/settings/sessions"
+            onclick={() => (menu = false)}>Where you are signed in</a
+          >
+          <a
+            class="block pt-1 text-kelp hover:underline"
             href="/settings/sending"
             onclick={() => (menu = false)}>Hours and caps</a
           >

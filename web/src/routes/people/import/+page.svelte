@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { upload } from '$lib/exchange/steps';
+  import { encodings, upload } from '$lib/exchange/steps';
   import Act from '$lib/ui/Act.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Panel from '$lib/ui/Panel.svelte';
@@ -9,14 +9,15 @@
 
   const example = 'First name\tLast name\tE-mail\nBea\tOkonjo\tbea@okonjo.example';
   let pasted = $state('');
+  let encoding = $state('');
   let busy = $state(false);
   let over = $state(false);
   let chooser: HTMLInputElement;
 
-  async function read(file: Blob, name: string) {
+  async function read(file: Blob, name: string, written = '') {
     busy = true;
     try {
-      await goto(`/people/import/${await upload(file, name)}`);
+      await goto(`/people/import/${await upload(file, name, written)}`);
     } catch (error) {
       notices.fail(error);
     } finally {
@@ -28,7 +29,7 @@
     event.preventDefault();
     over = false;
     const file = event.dataTransfer?.files[0];
-    if (file) void read(file, file.name);
+    if (file) void read(file, file.name, encoding);
   }
 </script>
 
@@ -59,13 +60,18 @@
         accept=".csv,.tsv,.txt,.vcf,text/csv,text/vcard"
         onchange={(event) => {
           const file = event.currentTarget.files?.[0];
-          if (file) void read(file, file.name);
+          if (file) void read(file, file.name, encoding);
         }}
       />
       <p class="text-[0.87rem] text-soft">
-        Any delimiter; UTF-8, UTF-16 or Windows-1252; up to 200 MB. Nothing is changed before you
-        have seen what would be.
+        Any delimiter, up to 200 MB. Nothing is changed before you have seen what would be.
       </p>
+      <label class="flex flex-wrap items-center justify-center gap-2 text-[0.87rem] text-soft">
+        If letters come out wrong, say how it is written
+        <select class="rounded-lg border-line bg-card py-1 text-[0.87rem]" bind:value={encoding}>
+          {#each encodings as { name, words } (name)}<option value={name}>{words}</option>{/each}
+        </select>
+      </label>
     </div>
   </Panel>
   <Panel title="Pasted">

@@ -5,6 +5,7 @@
   import type { UnplacedMail } from '$lib/api/types';
   import { lately } from '$lib/format/dates';
   import { UNTOLD } from '$lib/live/live';
+  import { taken } from '$lib/response/kinds';
   import { writer } from '$lib/response/conversation';
   import PlaceMail from '$lib/response/PlaceMail.svelte';
   import { session } from '$lib/session/session.svelte';
@@ -27,12 +28,6 @@
   function placed(mail: number) {
     queries.setQueryData<UnplacedMail[]>(['unplaced'], (all) => all?.filter((m) => m.id !== mail));
     void queries.invalidateQueries();
-  }
-
-  function looksLike(mail: UnplacedMail): string {
-    if (mail.sortedAs === 'Reply') return 'looks like a reply';
-    if (mail.sortedAs === 'Complaint') return 'a complaint';
-    return mail.sortedAs === 'Returned' ? 'came back' : 'a report in unknown words';
   }
 </script>
 
@@ -58,7 +53,7 @@
               <span class="block truncate font-semibold">{writer(mail.from)}</span>
               <span class="block truncate">{mail.subject || 'No subject'}</span>
               <span class="block text-[0.82rem] text-soft">
-                {lately(mail.at, session.zone)} · {looksLike(mail)}
+                {lately(mail.at, session.zone)} · {taken[mail.sortedAs] ?? 'a mail'}
               </span>
             </button>
           </li>

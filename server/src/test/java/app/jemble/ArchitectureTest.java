@@ -12,6 +12,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
+import java.util.List;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
@@ -73,6 +74,22 @@ public class ArchitectureTest {
         .should()
         .dependOnClassesThat()
         .resideInAnyPackage("app.jemble.mailing..", "app.jemble.people..", "app.jemble.response..")
+        .check(server);
+  }
+
+  /** Whoever reaches a mailing has asked whether it is open to the colleague: no path forgets. */
+  @Test
+  public void aMailingIsFoundInOnePlaceAlone() {
+    noClasses()
+        .that()
+        .doNotHaveFullyQualifiedName("app.jemble.mailing.OpenMailings")
+        .should()
+        .callMethodWhere(
+            DescribedPredicate.describe(
+                "finds a mailing unasked",
+                call ->
+                    call.getTargetOwner().getFullName().equals("app.jemble.mailing.MailingMapper")
+                        && List.of("find", "findLocked").contains(call.getName())))
         .check(server);
   }
 

@@ -1,5 +1,7 @@
 package app.jemble;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import app.jemble.standins.PostOffice;
 import java.time.Clock;
 import java.time.Duration;
@@ -132,7 +134,9 @@ public abstract class ServerTest {
 
   /** Begins a mailing to people picked by hand and writes its texts; answers its id. */
   protected long draft(List<Long> picks, String subject, String body) {
-    long id = api.post("/api/mailings", new Begin(picks)).json().get("id").asLong();
+    Api.Answer begun = api.post("/api/mailings", new Begin(picks));
+    assertThat(begun.status()).as(begun.text()).isEqualTo(200);
+    long id = begun.json().get("id").asLong();
     api.put("/api/mailings/" + id, change(id, subject, body));
     return id;
   }

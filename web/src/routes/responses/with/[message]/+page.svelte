@@ -78,7 +78,13 @@
         {/each}
       </div>
       {#if last && session.colleague?.mayWrite}
-        <AnswerBox to={last} bind:text onsent={() => query.refetch()} />
+        <AnswerBox
+          to={last}
+          goesTo={conversation.answersTo}
+          name={conversation.name}
+          bind:text
+          onsent={() => query.refetch()}
+        />
       {/if}
     </section>
     <Panel title="Signs of reading" scrolls>

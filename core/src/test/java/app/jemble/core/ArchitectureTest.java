@@ -7,11 +7,15 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.text.DecimalFormat;
+import java.text.NumberFormat;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 import org.testng.annotations.Test;
 
 /** What core may lean on: the JDK, and what docs/decisions.md gives a reason for. */
@@ -49,6 +53,22 @@ public class ArchitectureTest {
         .dependOnClassesThat()
         .resideInAnyPackage("java.io..", "java.nio.file..", "java.net.http..", "java.sql..")
         .check(core);
+  }
+
+  /** A text must not change with the language of the machine on which it is made. */
+  @Test
+  public void coreReadsNoLanguageOfTheMachine() {
+    noClasses().should().callMethod(Locale.class, "getDefault").check(core);
+    noClasses()
+        .should()
+        .callMethod(String.class, "format", String.class, Object[].class)
+        .check(core);
+    noClasses().should().callMethod(String.class, "formatted", Object[].class).check(core);
+    noClasses().should().callMethod(String.class, "toLowerCase").check(core);
+    noClasses().should().callMethod(String.class, "toUpperCase").check(core);
+    noClasses().should().callMethod(DateTimeFormatter.class, "ofPattern", String.class).check(core);
+    noClasses().should().callConstructor(DecimalFormat.class, String.class).check(core);
+    noClasses().should().callMethod(NumberFormat.class, "getInstance").check(core);
   }
 
   @Test

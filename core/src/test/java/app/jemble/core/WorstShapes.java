@@ -18,6 +18,7 @@ import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FullName;
 import app.jemble.core.record.PhoneNumber;
 import app.jemble.core.record.Words;
+import app.jemble.core.record.YardFields;
 import app.jemble.core.response.AuthenticationResults;
 import app.jemble.core.response.AwayUntil;
 import app.jemble.core.response.InboundMail;
@@ -35,7 +36,7 @@ import java.util.function.Consumer;
 /** Every reader of text in core, and the texts that are hardest on each. */
 public final class WorstShapes {
 
-  private static final FieldCatalogue FIELDS = FieldCatalogue.standard();
+  private static final FieldCatalogue FIELDS = YardFields.standard();
 
   /**
    * A reader and what is read.

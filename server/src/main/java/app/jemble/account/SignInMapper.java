@@ -38,27 +38,4 @@ interface SignInMapper {
 
   @Delete("delete from sign_in_failure where last_at < #{before}")
   int forgetBefore(Instant before);
-
-  /** A session of a colleague. */
-  record SessionRow(String id, long begunMillis, long usedMillis) {}
-
-  @Select(
-      """
-      select primary_id as id, creation_time as begun_millis, last_access_time as used_millis
-      from spring_session
-      where principal_name = #{login}
-      order by last_access_time desc
-      limit 50
-      """)
-  List<SessionRow> sessions(String login);
-
-  @Delete("delete from spring_session where principal_name = #{login} and primary_id = #{id}")
-  int endSession(@Param("login") String login, @Param("id") String id);
-
-  /** All but the one that asks. */
-  @Delete("delete from spring_session where principal_name = #{login} and session_id <> #{current}")
-  int endOthers(@Param("login") String login, @Param("current") String current);
-
-  @Select("select primary_id from spring_session where session_id = #{session}")
-  String idOf(String session);
 }

@@ -5,6 +5,7 @@ import app.jemble.storage.SqlLanguage;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Lang;
 import org.apache.ibatis.annotations.Mapper;
@@ -50,11 +51,19 @@ interface ChangeMapper {
 
   @Insert(
       """
-      insert into organisation (name)
-      select distinct given.name from unnest(#{names}::text[]) given (name)
+      insert into organisation (name, added_by)
+      select distinct given.name, #{batch}::bigint from unnest(#{names}::text[]) given (name)
       where not exists (select from organisation o where o.name = given.name)
       """)
-  int addOrganisations(@Param("names") List<String> names);
+  int addOrganisations(@Param("batch") long batch, @Param("names") List<String> names);
+
+  /** Those that came with an act and have nobody. */
+  @Delete(
+      """
+      delete from organisation o
+      where o.added_by = #{batch} and not exists (select from person where organisation_id = o.id)
+      """)
+  int dropOrganisations(long batch);
 
   /** Carries out what {@link ChangeSql} says; answers how many changed. */
   @Lang(SqlLanguage.class)

@@ -148,7 +148,7 @@ public class ChangeService {
   /** What a value needs to exist before it can be set; answers how many have it with that. */
   private long prepare(long batch, Field field, FieldValue value, List<Long> people) {
     if (field.name().equals("organisation.name") && value instanceof FieldValue.Text name) {
-      mapper.addOrganisations(List.of(name.text()));
+      mapper.addOrganisations(batch, List.of(name.text()));
     }
     if (field.name().equals("plan") && value instanceof FieldValue.Text plan) {
       return beginMemberships(batch, plan.text(), people);
@@ -195,9 +195,9 @@ public class ChangeService {
     return mapper.add(ChangeSql.addEach(batch, fields, values, clock.instant(), today()));
   }
 
-  /** Sees to it that organisations of these names exist. */
-  public void needOrganisations(List<String> names) {
-    mapper.addOrganisations(names);
+  /** Sees to it that organisations of these names exist; those that did not go with the act. */
+  public void needOrganisations(long batch, List<String> names) {
+    mapper.addOrganisations(batch, names);
   }
 
   private LocalDate today() {
@@ -249,6 +249,7 @@ public class ChangeService {
     if (fields.contains("email")) {
       judgeAddresses(id);
     }
+    mapper.dropOrganisations(id);
     long people = mapper.peopleOf(id);
     mapper.undone(id, clock.instant(), me.id());
     return new Undone(batch.words(), people);

@@ -119,6 +119,7 @@ class DemoLoader implements ApplicationRunner {
             null,
             "desk@ternquay.example"));
     DemoTexts.TOPICS.forEach(workspace::addTopic);
+    DemoWords.PLANS.forEach(workspace::addPlan);
     workspace.addAttribute(
         new Field("berth_name", "Berth name", FieldType.TEXT, List.of(), Set.of(FieldUse.FILTER)));
     for (String name : DemoWords.HOUSES) {

@@ -79,6 +79,7 @@ final class DemoWords {
       words(
           "Kittiwake Sanderling Dunlin Whimbrel Gannet Turnstone Plover Guillemot Razorbill Skua"
               + " Petrel Fulmar Avocet Curlew Redshank Greenshank Knot Puffin");
+  static final List<String> PLANS = List.of("Oar", "Sail", "Workshop", "Family", "School");
   static final List<String> HOUSES =
       List.of(
           "Hollin Bay School",

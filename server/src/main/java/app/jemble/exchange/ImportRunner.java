@@ -67,7 +67,7 @@ class ImportRunner {
         return done;
       }
       List<String> values = rows.stream().map(ImportMapper.ReadRow::values).toList();
-      needOrganisations(choices, values);
+      needOrganisations(batch, choices, values);
       List<Long> people = changes.addEach(batch, mapped, values);
       if (choices.list() != null) {
         lists.add(batch, choices.list(), people);
@@ -78,7 +78,7 @@ class ImportRunner {
     }
   }
 
-  private void needOrganisations(ImportChoices choices, List<String> values) {
+  private void needOrganisations(long batch, ImportChoices choices, List<String> values) {
     if (!choices.columns().contains(ORGANISATION)) {
       return;
     }
@@ -90,7 +90,7 @@ class ImportRunner {
       }
     }
     if (!names.isEmpty()) {
-      changes.needOrganisations(List.copyOf(names));
+      changes.needOrganisations(batch, List.copyOf(names));
     }
   }
 
@@ -120,7 +120,7 @@ class ImportRunner {
       if (rows.isEmpty()) {
         return;
       }
-      needOrganisations(choices, rows.stream().map(ImportMapper.ReadRow::values).toList());
+      needOrganisations(batch, choices, rows.stream().map(ImportMapper.ReadRow::values).toList());
       changeEach(batch, rows, fields);
       after = rows.get(rows.size() - 1).rowNo();
       done += rows.size();

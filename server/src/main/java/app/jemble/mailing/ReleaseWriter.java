@@ -31,7 +31,7 @@ class ReleaseWriter {
   private static final int HANDS = Runtime.getRuntime().availableProcessors();
 
   private final ReleaseMapper mapper;
-  private final MailingMapper mailings;
+  private final OpenMailings mailings;
   private final AudienceService audience;
   private final LetterService letters;
   private final MessageMaker maker;
@@ -45,7 +45,7 @@ class ReleaseWriter {
 
   ReleaseWriter(
       ReleaseMapper mapper,
-      MailingMapper mailings,
+      OpenMailings mailings,
       AudienceService audience,
       LetterService letters,
       MessageMaker maker,
@@ -108,7 +108,7 @@ class ReleaseWriter {
   }
 
   private Job job(ReleaseMapper.Noted noted) {
-    Mailing mailing = mailings.find(noted.mailingId());
+    Mailing mailing = mailings.anybodys(noted.mailingId());
     Letter letter = letters.of(mailing);
     return new Job(
         mailing,

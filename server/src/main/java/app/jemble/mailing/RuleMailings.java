@@ -41,6 +41,7 @@ public class RuleMailings {
 
   private final RuleMailingMapper mapper;
   private final MailingMapper mailings;
+  private final OpenMailings open;
   private final AudienceService audience;
   private final LetterService letters;
   private final MessageMaker maker;
@@ -53,6 +54,7 @@ public class RuleMailings {
   RuleMailings(
       RuleMailingMapper mapper,
       MailingMapper mailings,
+      OpenMailings open,
       AudienceService audience,
       LetterService letters,
       MessageMaker maker,
@@ -63,6 +65,7 @@ public class RuleMailings {
       Clock clock) {
     this.mapper = mapper;
     this.mailings = mailings;
+    this.open = open;
     this.audience = audience;
     this.letters = letters;
     this.maker = maker;
@@ -84,12 +87,12 @@ public class RuleMailings {
   }
 
   public String body(long id) {
-    return mailings.find(id).body();
+    return open.anybodys(id).body();
   }
 
   /** What is wrong with its text, in sentences. */
   public List<String> errors(long id) {
-    return letters.of(mailings.find(id)).errors();
+    return letters.of(open.anybodys(id)).errors();
   }
 
   private static String sound(String body) {
@@ -104,7 +107,7 @@ public class RuleMailings {
 
   /** Lets its messages leave from now on, as those of the mailing it follows do. */
   public void release(long id, String name) {
-    SendPlan of = plans.of(mailings.find(mailings.find(id).followsId()));
+    SendPlan of = plans.of(open.anybodys(open.anybodys(id).followsId()));
     SendPlan plan =
         new SendPlan(
             null, false, null, SendPlan.AT_ONCE.waveGapSeconds(), of.hours(), of.ownClock(), null);
@@ -129,9 +132,9 @@ public class RuleMailings {
 
   /** When what is due to these people may leave; before the release by the plan it will have. */
   public MayLeave mayLeave(long id, List<Long> people) {
-    Mailing mailing = mailings.find(id);
+    Mailing mailing = open.anybodys(id);
     SendPlan plan =
-        plans.of(mailing.hasBeenReleased() ? mailing : mailings.find(mailing.followsId()));
+        plans.of(mailing.hasBeenReleased() ? mailing : open.anybodys(mailing.followsId()));
     WeeklyHours hours = plan.hours() == null ? sending.hours() : HoursSpan.hours(plan.hours());
     NextOpen open = new NextOpen(hours, sending.daysOff());
     ZoneId house = workspace.current().zoneId();
@@ -146,7 +149,7 @@ public class RuleMailings {
 
   /** Whether people can be written to; who is gone is not among them. */
   public Map<Long, Reach> reaches(long id, List<Long> people) {
-    Mailing mailing = mailings.find(id);
+    Mailing mailing = open.anybodys(id);
     AudienceService.Again again = audience.again(mailing, letters.of(mailing));
     Map<Long, Reach> reaches = new HashMap<>();
     again.readers(people, people.stream().map(p -> 0L).toList()).stream()
@@ -162,7 +165,7 @@ public class RuleMailings {
    * @return by message, why none was sent after it
    */
   public Map<Long, String> send(long id, List<Due> due) {
-    Mailing mailing = mailings.find(id);
+    Mailing mailing = open.anybodys(id);
     Letter letter = letters.of(mailing);
     Map<Long, ThreadEnd> ends = outbox.lastOfThreads(due.stream().map(Due::message).toList());
     List<Reader> readers =

@@ -37,10 +37,14 @@ final class SlowBody {
   /** The leaving page asks for less. */
   private static final int MOST_FORM = 16_384;
 
-  /** What is left of a body that nobody read is taken when it is no more, and there soon. */
-  private static final long MOST_REST = 256_000;
+  /**
+   * What is left of a body that nobody read is taken when it is no more and keeps coming: whoever
+   * sent a file that is too large is told so rather than cut off.
+   */
+  private static final long MOST_REST = 64L << 20;
 
-  private static final long REST_NANOS = Duration.ofMillis(500).toNanos();
+  private static final long REST_NANOS = Duration.ofSeconds(5).toNanos();
+  private static final long REST_PAUSE_NANOS = Duration.ofMillis(500).toNanos();
   private static final long LOOK_NANOS = Duration.ofMillis(10).toNanos();
 
   private final Watched watched;
@@ -66,14 +70,19 @@ final class SlowBody {
       return in.isFinished();
     }
     long begun = System.nanoTime();
+    long lastCame = begun;
     byte[] piece = new byte[8_192];
     while (in.read < length && length - in.read <= MOST_REST) {
       if (in.isFinished()) {
         return true;
       }
+      if (System.nanoTime() - begun > REST_NANOS) {
+        return false;
+      }
       if (in.available() > 0 || ClosingValve.hasMore(watched)) {
         in.read(piece, 0, piece.length);
-      } else if (System.nanoTime() - begun > REST_NANOS) {
+        lastCame = System.nanoTime();
+      } else if (System.nanoTime() - lastCame > REST_PAUSE_NANOS) {
         return false;
       } else {
         LockSupport.parkNanos(LOOK_NANOS);

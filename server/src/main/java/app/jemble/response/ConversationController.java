@@ -6,7 +6,11 @@ import app.jemble.core.response.ResponseKind;
 import app.jemble.mailing.AnswerService;
 import app.jemble.response.ConversationService.ReadAs;
 import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -100,6 +104,18 @@ class ConversationController {
     UnplacedMapper.UnplacedMail mail = unplaced.found(id);
     String words = unplaced.words(id);
     return new ToPlace(mail, words, unplaced.candidates(mail, words, find));
+  }
+
+  /** The mail as it came, for a mail program. */
+  @Needs(Right.WRITE)
+  @GetMapping("/mail/unplaced/{id}/octets")
+  ResponseEntity<byte[]> octets(@PathVariable long id) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType("message/rfc822"))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename("mail-" + id + ".eml").build().toString())
+        .body(unplaced.octets(id));
   }
 
   @Needs(Right.WRITE)

@@ -12,6 +12,8 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
@@ -35,6 +37,7 @@ class MarkIntake {
   private final Clock clock;
   private final BlockingQueue<Waiting> waiting = new LinkedBlockingQueue<>();
   private final Thread thread = new Thread(this::noteAll, "marks");
+  private volatile boolean ready;
   private volatile boolean stopping;
 
   MarkIntake(ResponseService responses, MarkJournal journal, Clock clock) {
@@ -43,6 +46,12 @@ class MarkIntake {
     this.clock = clock;
     thread.setDaemon(true);
     thread.start();
+  }
+
+  /** What an earlier process journalled is noted when the house is there. */
+  @EventListener(ApplicationReadyEvent.class)
+  void begin() {
+    ready = true;
   }
 
   /** Done when it is kept; fails when it could not be. */
@@ -68,7 +77,7 @@ class MarkIntake {
       waiting.drainTo(some, MOST - 1);
       if (!some.isEmpty()) {
         note(some);
-      } else if (journal.holdsAny()) {
+      } else if (ready && journal.holdsAny()) {
         noteJournalled();
       }
     }

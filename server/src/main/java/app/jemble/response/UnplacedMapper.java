@@ -16,18 +16,25 @@ interface UnplacedMapper {
    */
   record UnplacedMail(long id, Instant at, String from, String subject, String sortedAs) {}
 
-  String SELECT =
+  /** What is about a message of a private mailing is its sender's alone. */
+  String UNPLACED =
       """
-      select id, received_at as at, sender as "from", subject, sorted_as
-      from inbound_mail
-      where placed_at is null
+      from inbound_mail i
+      where i.placed_at is null
+        and not exists (
+          select from message s
+          join mailing g on g.id = s.mailing_id
+          where s.id = i.about_id and g.private and g.sender_id <> #{who})
       """;
 
-  @Select(SELECT + " order by received_at desc, id desc limit #{most}")
-  List<UnplacedMail> all(int most);
+  String SELECT =
+      "select i.id, i.received_at as at, i.sender as \"from\", i.subject, i.sorted_as\n" + UNPLACED;
 
-  @Select(SELECT + " and id = #{id}")
-  UnplacedMail find(long id);
+  @Select(SELECT + " order by i.received_at desc, i.id desc limit #{most}")
+  List<UnplacedMail> all(@Param("who") long who, @Param("most") int most);
+
+  @Select(SELECT + " and i.id = #{id}")
+  UnplacedMail find(@Param("who") long who, @Param("id") long id);
 
   @Select("select distinct sender from inbound_mail where placed_at is null")
   List<String> senders();
@@ -35,8 +42,12 @@ interface UnplacedMapper {
   @Select("select words from inbound_mail where id = #{id}")
   String words(long id);
 
-  @Select("select count(*) from inbound_mail where placed_at is null")
-  long count();
+  /** Its octets as they came. */
+  @Select("select mime from inbound_mail where id = #{id}")
+  byte[] octets(long id);
+
+  @Select("select count(*)\n" + UNPLACED)
+  long count(long who);
 
   /** A message that a mail may be about. */
   record PlaceCandidate(

@@ -66,7 +66,7 @@ public class UnplacedService {
 
   /** The newest first. */
   List<UnplacedMail> all() {
-    return mapper.all(MOST);
+    return mapper.all(accounts.current().id(), MOST);
   }
 
   /** The addresses of those who wrote, as {@link EmailAddress#key} has them. */
@@ -77,15 +77,20 @@ public class UnplacedService {
   }
 
   long count() {
-    return mapper.count();
+    return mapper.count(accounts.current().id());
   }
 
   String words(long id) {
     return mapper.words(id);
   }
 
+  /** What came, octet by octet: for whoever has to know what software could not read. */
+  byte[] octets(long id) {
+    return mapper.octets(found(id).id());
+  }
+
   UnplacedMail found(long id) {
-    UnplacedMail mail = mapper.find(id);
+    UnplacedMail mail = mapper.find(accounts.current().id(), id);
     if (mail == null) {
       throw Problem.notFound("Somebody has placed this mail in the meantime.");
     }

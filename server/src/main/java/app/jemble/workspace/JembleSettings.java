@@ -12,6 +12,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  *     commas between; empty for none
  * @param secureCookies whether cookies go over https alone; empty: unless the public address is of
  *     this machine alone
+ * @param house what the house says of itself
  * @param smtp the mail server that messages leave through
  * @param imap the mailbox that replies and returns arrive in
  * @param outbox how the outbox works
@@ -22,10 +23,35 @@ public record JembleSettings(
     String publicUrl,
     String trustedProxies,
     String secureCookies,
+    House house,
     Smtp smtp,
     Imap imap,
     Outbox outbox,
     Time clock) {
+
+  /**
+   * What is empty stays as it is in the database.
+   *
+   * @param name of the house, as readers know it
+   * @param address its postal address, on one line
+   * @param zone its time zone, such as Europe/London
+   * @param language of what stands around messages, such as en-GB
+   * @param mailDomain the domain of return addresses and Message-IDs
+   * @param email the house's own address, where mailings may come from it
+   * @param holdSeconds how long a release can be taken back
+   * @param plans that members can have, with commas between; added to those there are
+   * @param topics that people can leave, with commas between; added to those there are
+   */
+  public record House(
+      String name,
+      String address,
+      String zone,
+      String language,
+      String mailDomain,
+      String email,
+      String holdSeconds,
+      String plans,
+      String topics) {}
 
   /** Whether a connection to a mail server is protected. */
   public enum Security {

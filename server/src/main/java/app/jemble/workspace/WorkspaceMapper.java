@@ -35,6 +35,27 @@ interface WorkspaceMapper {
       """)
   int create(@Param("w") Workspace workspace);
 
+  @Update(
+      """
+      update workspace
+      set name = #{name}, postal_address = #{postalAddress}, zone = #{zone},
+          language = #{language}, return_domain = #{returnDomain}, hold_seconds = #{holdSeconds},
+          house_email = #{houseEmail}
+      where id = 1
+      """)
+  int change(Workspace workspace);
+
+  @Select("select name from plan order by place, name")
+  List<String> plans();
+
+  @Insert(
+      """
+      insert into plan (name, place)
+      values (#{name}, (select coalesce(max(place), 0) + 1 from plan))
+      on conflict do nothing
+      """)
+  int addPlan(String name);
+
   @Select("select name, label, type, choices, required from attribute order by label")
   List<AttributeRow> attributes();
 

@@ -79,6 +79,7 @@ public class WorkspaceService {
   /** Every field by name, the workspace's attributes among them. */
   public FieldCatalogue fields() {
     return FieldCatalogue.standard()
+        .choosing("plan", mapper.plans())
         .plus(mapper.attributes().stream().map(WorkspaceService::field).toList());
   }
 
@@ -134,6 +135,21 @@ public class WorkspaceService {
 
   public List<Topic> topics() {
     return mapper.topics().stream().map(t -> new Topic(t.id(), t.name())).toList();
+  }
+
+  /** The plans that members can have, as they are offered. */
+  public List<String> plans() {
+    return mapper.plans();
+  }
+
+  /** Adds a plan behind those there are; one that is there already stays where it is. */
+  public void addPlan(String name) {
+    mapper.addPlan(name);
+  }
+
+  /** Changes what the house says of itself; the secret stays. */
+  void change(Workspace wanted) {
+    mapper.change(wanted);
   }
 
   public void addTopic(String name) {

@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
 
 /** Whoever guesses passwords waits; whoever signs in has a session of their own that ends. */
 public class GuessingTest extends ServerTest {
@@ -81,10 +82,39 @@ public class GuessingTest extends ServerTest {
   public void aSessionEndsADayAfterItBegan() {
     Api colleague = stranger();
     colleague.signIn("reed", "lowen-quay");
-    clock.advance(Duration.ofHours(23));
+    begunBefore("reed", Duration.ofHours(23));
     assertThat(colleague.get("/api/lists").status()).isEqualTo(200);
-    clock.advance(Duration.ofHours(2));
+    begunBefore("reed", Duration.ofHours(2));
     assertThat(colleague.get("/api/lists").status()).isEqualTo(401);
+  }
+
+  private void begunBefore(String login, Duration ago) {
+    sql.sql("update spring_session set creation_time = creation_time - ? where principal_name = ?")
+        .params(ago.toMillis(), login)
+        .update();
+  }
+
+  @Test
+  public void aColleagueSeesWhereTheyAreSignedInAndEndsWhatTheyDoNotKnow() {
+    Api here = stranger();
+    here.signIn("wilma", "lowen-quay");
+    Api elsewhere = stranger();
+    elsewhere.signIn("wilma", "lowen-quay");
+    Api another = stranger();
+    another.signIn("orla", "lowen-quay");
+    JsonNode other =
+        here.get("/api/sessions")
+            .json()
+            .valueStream()
+            .filter(s -> !s.get("current").asBoolean())
+            .findFirst()
+            .orElseThrow();
+    String path = "/api/sessions/" + other.get("id").asString();
+    assertThat(another.delete(path).status()).as("another's does not exist").isEqualTo(404);
+    assertThat(elsewhere.get("/api/lists").status()).isEqualTo(200);
+    assertThat(here.delete(path).status()).isEqualTo(204);
+    assertThat(elsewhere.get("/api/lists").status()).isEqualTo(401);
+    assertThat(here.get("/api/lists").status()).isEqualTo(200);
   }
 
   @Test

@@ -136,7 +136,9 @@ public class RightsTest extends ServerTest {
     sql.sql("update message set state = 'sent', sent_at = now(), first_try_at = now() where id = ?")
         .param(message)
         .update();
-    long mail = Arrival.reply(application, name, messageValue(released, person, "token"));
+    String token = messageValue(released, person, "token");
+    long unplaced = Arrival.unreadReport(application, name, token);
+    long mail = Arrival.reply(application, name, token);
     Api.Answer answer = tomas.post("/api/mail/" + mail + "/answer", Map.of("text", "Yes."));
     assertThat(answer.status()).as(answer.text()).isEqualTo(200);
     long waiting = draft(List.of(person), "Hello", "<p>Hello</p>");
@@ -152,6 +154,8 @@ public class RightsTest extends ServerTest {
     filter.put("filter", Map.of("match", "ALL", "conditions", List.of(), "groups", List.of()));
     filter.put("layout", null);
     return Map.of(
+        "unplaced",
+        List.of(unplaced),
         "mailing",
         List.of(draft, released, waiting),
         "message",

@@ -158,6 +158,46 @@ public class ReleaseTest extends ServerTest {
   }
 
   @Test
+  public void whatWasChangedSinceItWasLookedAtIsNotReleased() {
+    long person = addPerson("A", "Late", "late@quay.example");
+    long mailing = draft(List.of(person), "Seen", "<p>Seen</p>");
+    String path = "/api/mailings/" + mailing;
+    int seen = api.get(path).json().get("version").asInt();
+    api.put(path, change(mailing, "Not seen", "<p>Not seen</p>"));
+    Api.Answer answer = api.post(path + "/release", Map.of("version", seen));
+    assertThat(answer.status()).isEqualTo(409);
+    assertThat(api.get(path).json().get("state").asString()).isEqualTo("DRAFT");
+    assertThat(delivered("late@quay.example")).isEmpty();
+  }
+
+  @Test
+  public void theListOfRecipientsIsMadeAnewAfterAReleaseWasTakenBack() throws Exception {
+    long person = addPerson("Ada", "Listed", "listed@quay.example");
+    long mailing = draft(List.of(person), "List", "<p>Hello</p>");
+    String path = "/api/mailings/" + mailing;
+    api.post(path + "/files/recipients", Map.of());
+    sql.sql("update workspace set hold_seconds = 600").update();
+    release(mailing);
+    assertThat(sizeOfRecipients(mailing)).isPositive();
+    assertThat(api.post(path + "/take-back", Map.of()).status()).isEqualTo(200);
+    assertThat(sizeOfRecipients(mailing)).as("nobody is on it").isZero();
+    sql.sql("update workspace set hold_seconds = 0").update();
+    sql.sql("update person set last_name = 'Married' where id = ?").param(person).update();
+    release(mailing);
+    MimeMessage mail = only("listed@quay.example");
+    Multipart parts = (Multipart) mail.getContent();
+    String list = (String) parts.getBodyPart(parts.getCount() - 1).getContent();
+    assertThat(list.strip()).isEqualTo("Ada Married");
+  }
+
+  private int sizeOfRecipients(long mailing) {
+    return sql.sql("select size from mailing_file where mailing_id = ? and recipients")
+        .param(mailing)
+        .query(Integer.class)
+        .single();
+  }
+
+  @Test
   public void aDiscardedDraftCanBeTakenBackAndNothingElseBeDoneWithIt() {
     long person = addPerson("D", "Discard", "discard@quay.example");
     long mailing = draft(List.of(person), "Hello", "<p>Hello</p>");

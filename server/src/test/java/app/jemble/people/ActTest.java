@@ -37,6 +37,7 @@ public class ActTest extends ServerTest {
             select md5(string_agg(t, '|' order by t)) from (
               select p::text from person p
               union all select m::text from membership m
+              union all select o.name from organisation o
               union all select l.list_id || '-' || l.person_id from list_member l
               union all select 'task' || count(*) from task) all_rows (t)
             """)

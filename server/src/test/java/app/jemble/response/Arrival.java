@@ -34,6 +34,28 @@ public final class Arrival {
         .single();
   }
 
+  /** A report about a message that nobody can read; answers the number of the mail. */
+  public static long unreadReport(ApplicationContext application, String name, String token) {
+    String mail =
+        """
+        From: mailer-daemon@far.example
+        To: return+%2$s@ternquay.example
+        Subject: Hm
+        Message-ID: <%1$s-hm@far.example>
+
+        Something happened.
+        """
+            .formatted(name, token)
+            .replace("\n", "\r\n");
+    application.getBean(InboundService.class).receive(mail.getBytes(StandardCharsets.UTF_8));
+    return application
+        .getBean(JdbcClient.class)
+        .sql("select id from inbound_mail where identity = ?")
+        .param("<" + name + "-hm@far.example>")
+        .query(Long.class)
+        .single();
+  }
+
   public static void await(BooleanSupplier there) {
     Eventually.holds(
         () -> {

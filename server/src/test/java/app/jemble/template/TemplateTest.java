@@ -94,7 +94,7 @@ public class TemplateTest extends ServerTest {
             api.post("/api/templates", text(" ", "A", "<p>a</p>")).json().get("detail").asString())
         .isEqualTo("Give the template a name.");
     Api.Answer partial = api.post("/api/templates", Map.of("name", "Half"));
-    assertThat(partial.status()).isEqualTo(400);
+    assertThat(partial.status()).isEqualTo(422);
     assertThat(partial.json().get("field").asString())
         .isIn("topicId", "version", "private", "promotional");
     Api.Answer broken = api.postWithoutToken("/api/templates", "application/json", "{");

@@ -4,6 +4,7 @@ import app.jemble.core.record.Words;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -71,7 +72,7 @@ final class MergeFieldReader {
   private static Read withFormat(List<Part.Source> sources, Token token) {
     if (token.quoted() != null) {
       try {
-        DateTimeFormatter.ofPattern(token.quoted());
+        DateTimeFormatter.ofPattern(token.quoted(), Locale.ROOT);
       } catch (IllegalArgumentException notAPattern) {
         return problem(
             "“" + token.quoted() + "” is not a way to write a date; try \"d MMMM yyyy\".");

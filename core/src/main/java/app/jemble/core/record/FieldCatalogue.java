@@ -45,6 +45,19 @@ public final class FieldCatalogue {
     return new FieldCatalogue(all);
   }
 
+  /** This catalogue with other choices for one of its fields, such as the house's own plans. */
+  public FieldCatalogue choosing(String name, List<String> choices) {
+    List<Field> all =
+        fields.values().stream()
+            .map(
+                f ->
+                    f.name().equals(name)
+                        ? new Field(f.name(), f.label(), f.type(), choices, f.uses())
+                        : f)
+            .toList();
+    return new FieldCatalogue(all);
+  }
+
   public Optional<Field> find(String name) {
     return Optional.ofNullable(fields.get(name));
   }

@@ -37,7 +37,8 @@ final class StandardFields {
           field("email", "E-mail", TEXT, ALL_USES),
           field("phone", "Phone", TEXT, ALL_USES),
           field("number", "Number", TEXT, ALL_USES),
-          choice("plan", "Plan", ALL_USES, "Oar", "Sail", "Workshop", "Family", "School"),
+          // Which plans there are is the house's own: FieldCatalogue.choosing.
+          choice("plan", "Plan", ALL_USES),
           choice("status", "Membership status", ALL_USES, "active", "waiting", "lapsed"),
           field("joined_on", "Joined", DAY, ALL_USES),
           field("renews_on", "Renews", DAY, ALL_USES),

@@ -106,6 +106,22 @@ public class ReleaseCheckTest {
     assertThat(check.findings()).extracting(Finding::about).containsExactly("[day]", "[place]");
   }
 
+  /** RFC 5322, section 2.1.1, says 78 characters; a picture beyond the basic plane is one. */
+  @Test
+  public void aSubjectOfExactly78CharactersIsNotLong() {
+    assertThat(codesOf("s".repeat(78))).isEmpty();
+    assertThat(codesOf("s".repeat(79))).containsExactly(Code.LONG_SUBJECT);
+    assertThat(codesOf("⛵".repeat(39) + "🛶".repeat(39))).isEmpty();
+    assertThat(codesOf("🛶".repeat(79))).containsExactly(Code.LONG_SUBJECT);
+  }
+
+  private static List<Code> codesOf(String subject) {
+    ReleaseCheck check = new ReleaseCheck(3);
+    check.lookAtTexts("s", "b", List.of(), List.of());
+    check.add(message(1, "Bea", "bea@okonjo.example", subject, Set.of(), Set.of()));
+    return check.findings().stream().map(Finding::code).toList();
+  }
+
   @Test
   public void noticesGroupTheirPeople() {
     ReleaseCheck check = new ReleaseCheck(3);

@@ -2,7 +2,7 @@ package app.jemble.core.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.YardFields;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
@@ -103,9 +103,7 @@ public class FileFormTest {
             "e mail");
     assertThat(
             ColumnMatch.propose(
-                headers,
-                Collections.nCopies(headers.size(), List.of("")),
-                FieldCatalogue.standard()))
+                headers, Collections.nCopies(headers.size(), List.of("")), YardFields.standard()))
         .containsExactly(
             "last_name",
             "first_name",
@@ -127,7 +125,7 @@ public class FileFormTest {
             ColumnMatch.propose(
                 List.of("Kontakt", "Name"),
                 List.of(List.of("a@b.example", "", "c@d.example"), List.of("Bea", "Dov", "Una")),
-                FieldCatalogue.standard()))
+                YardFields.standard()))
         .containsExactly("email", "name");
   }
 }

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.jemble.core.record.Field;
-import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Related;
 import app.jemble.core.record.Values;
+import app.jemble.core.record.YardFields;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -75,7 +75,7 @@ public class AroundPeopleTest {
 
   @Test(dataProvider = "sentences")
   public void isAskedOfThePerson(String sentence, boolean expected) {
-    Filter filter = FilterSentenceReader.read(sentence, FieldCatalogue.standard());
+    Filter filter = FilterSentenceReader.read(sentence, YardFields.standard());
     assertThat(FilterMatch.holds(filter, BEA, NOW)).isEqualTo(expected);
   }
 
@@ -84,9 +84,9 @@ public class AroundPeopleTest {
     AsOf nobody = new AsOf(NOW.now(), NOW.zone());
     Filter mine =
         FilterSentenceReader.read(
-            "people who were introduced by me within 9 steps", FieldCatalogue.standard());
+            "people who were introduced by me within 9 steps", YardFields.standard());
     assertThat(FilterMatch.holds(mine, BEA, nobody)).isFalse();
-    Filter owned = FilterSentenceReader.read("people whose owner is me", FieldCatalogue.standard());
+    Filter owned = FilterSentenceReader.read("people whose owner is me", YardFields.standard());
     assertThat(FilterMatch.holds(owned, BEA, nobody)).isFalse();
   }
 
@@ -109,7 +109,7 @@ public class AroundPeopleTest {
   @Test(dataProvider = "wrong")
   public void saysWhatWouldBeRight(
       String name, Operator operator, List<String> given, String hint) {
-    Field field = FieldCatalogue.standard().find(name).orElseThrow();
+    Field field = YardFields.standard().find(name).orElseThrow();
     assertThatThrownBy(() -> Operand.read(field, operator, given))
         .isInstanceOf(FilterException.class)
         .hasMessageContaining(hint);
@@ -118,7 +118,7 @@ public class AroundPeopleTest {
   /** Every operand can be given back as the texts it was read from. */
   @Test
   public void anOperandIsWrittenAsItIsRead() {
-    RandomFilters trees = new RandomFilters(FieldCatalogue.standard(), List.of("a", "“b”"), 3);
+    RandomFilters trees = new RandomFilters(YardFields.standard(), List.of("a", "“b”"), 3);
     for (int i = 0; i < 3000; i++) {
       sameAgain(trees.next());
     }

@@ -3,9 +3,9 @@ package app.jemble.core.filter;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.core.record.Field;
-import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.core.record.YardFields;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -148,7 +148,7 @@ public class DateRulesTest {
   }
 
   private static Filter.Condition condition(String name, Operator operator, String operand) {
-    Field field = FieldCatalogue.standard().find(name).orElseThrow();
+    Field field = YardFields.standard().find(name).orElseThrow();
     boolean span = operator.takes() == Operator.Takes.SPAN;
     List<String> given = span ? List.of(operand.split(" ")) : List.of(operand);
     return new Filter.Condition(field, operator, Operand.read(field, operator, given));

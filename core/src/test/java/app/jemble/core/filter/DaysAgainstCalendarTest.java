@@ -3,9 +3,9 @@ package app.jemble.core.filter;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.core.record.Field;
-import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.core.record.YardFields;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -121,7 +121,7 @@ public class DaysAgainstCalendarTest {
 
   @Test
   public void spansOfWeeksAreSpansOfDays() {
-    Field joined = FieldCatalogue.standard().find("joined_on").orElseThrow();
+    Field joined = YardFields.standard().find("joined_on").orElseThrow();
     Random random = new Random(7);
     for (int i = 0; i < TRIES; i++) {
       LocalDate day = FIRST.plusDays(random.nextInt(SPAN));

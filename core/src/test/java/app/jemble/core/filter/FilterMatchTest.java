@@ -7,6 +7,7 @@ import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.core.record.YardFields;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -18,7 +19,7 @@ import org.testng.annotations.Test;
 
 public class FilterMatchTest {
 
-  private static final FieldCatalogue FIELDS = FieldCatalogue.standard();
+  private static final FieldCatalogue FIELDS = YardFields.standard();
 
   /** Friday 27 March 2026, 23:30 in London, where summer time begins two days later. */
   private static final AsOf NOW =

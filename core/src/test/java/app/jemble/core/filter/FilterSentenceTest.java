@@ -7,6 +7,7 @@ import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
+import app.jemble.core.record.YardFields;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -17,7 +18,7 @@ public class FilterSentenceTest {
 
   /** With attributes whose labels are made of the sentence's own words. */
   private static final FieldCatalogue FIELDS =
-      FieldCatalogue.standard()
+      YardFields.standard()
           .plus(
               List.of(
                   attribute("berth", "Berth name", FieldType.TEXT),

@@ -3,9 +3,9 @@ package app.jemble.core.merge;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.core.merge.TemplateParser.Kind;
-import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.core.record.YardFields;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
@@ -85,7 +85,7 @@ public class HostileValuesTest {
         TemplateParser.parse(
                 "For {{first_name}} and {{last_name or \"you\"}}",
                 Kind.HEADER,
-                FieldCatalogue.standard())
+                YardFields.standard())
             .template()
             .orElseThrow();
     Random random = new Random(8);
@@ -104,7 +104,7 @@ public class HostileValuesTest {
 
   private static Document render(String value) {
     Template template =
-        TemplateParser.parse(BODY, Kind.HTML, FieldCatalogue.standard()).template().orElseThrow();
+        TemplateParser.parse(BODY, Kind.HTML, YardFields.standard()).template().orElseThrow();
     String html =
         Renderer.render(
                 template,

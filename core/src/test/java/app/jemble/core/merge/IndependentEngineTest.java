@@ -3,9 +3,9 @@ package app.jemble.core.merge;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.core.merge.TemplateParser.Kind;
-import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.core.record.YardFields;
 import com.samskivert.mustache.Mustache;
 import java.time.ZoneId;
 import java.util.HashMap;
@@ -43,8 +43,7 @@ public class IndependentEngineTest {
   private static String render(String template, Map<String, String> data) {
     Map<String, FieldValue> values = new HashMap<>();
     data.forEach((name, text) -> values.put(name, FieldValue.text(text)));
-    TemplateParser.Parsed parsed =
-        TemplateParser.parse(template, Kind.HTML, FieldCatalogue.standard());
+    TemplateParser.Parsed parsed = TemplateParser.parse(template, Kind.HTML, YardFields.standard());
     assertThat(parsed.errors()).as(template).isEmpty();
     return Renderer.render(
             parsed.template().orElseThrow(), Values.of(values), Locale.UK, ZoneId.of("UTC"))

@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.core.merge.TemplateParser.Kind;
 import app.jemble.core.record.Field;
-import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.core.record.YardFields;
 import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigDecimal;
@@ -71,7 +71,7 @@ public class MustacheSpecTest {
     flatten("", test.get("data"), data, fields);
     TemplateParser.Parsed parsed =
         TemplateParser.parse(
-            test.get("template").asString(), Kind.HTML, FieldCatalogue.standard().plus(fields));
+            test.get("template").asString(), Kind.HTML, YardFields.standard().plus(fields));
     assertThat(parsed.errors()).as(name).isEmpty();
     String text =
         Renderer.render(
@@ -135,7 +135,7 @@ public class MustacheSpecTest {
     List<Field> fields = new ArrayList<>();
     flatten("", test.get("data"), data, fields);
     return TemplateParser.parse(
-            test.get("template").asString(), Kind.HTML, FieldCatalogue.standard().plus(fields))
+            test.get("template").asString(), Kind.HTML, YardFields.standard().plus(fields))
         .errors()
         .stream()
         .anyMatch(e -> e.sentence().contains("no field"));
@@ -169,7 +169,7 @@ public class MustacheSpecTest {
     } else if (!value.isNull()) {
       data.put(name, FieldValue.text(value.asString()));
     }
-    if (FieldCatalogue.standard().find(name).isEmpty()) {
+    if (YardFields.standard().find(name).isEmpty()) {
       fields.add(new Field(name, name, type, List.of(), Set.of(FieldUse.MERGE)));
     }
   }

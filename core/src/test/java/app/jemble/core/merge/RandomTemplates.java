@@ -5,6 +5,7 @@ import app.jemble.core.message.SafeHtml;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.core.record.YardFields;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
@@ -62,7 +63,7 @@ public final class RandomTemplates {
           "&#",
           "-->");
 
-  private static final FieldCatalogue FIELDS = FieldCatalogue.standard();
+  private static final FieldCatalogue FIELDS = YardFields.standard();
 
   private static final Values SOMEBODY =
       Values.of(

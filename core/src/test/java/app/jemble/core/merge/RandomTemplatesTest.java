@@ -2,7 +2,7 @@ package app.jemble.core.merge;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.YardFields;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -27,7 +27,7 @@ public class RandomTemplatesTest {
   @Test(dataProvider = "tooMuch")
   public void howMuchIsTooMuchIsSaid(String text, String sentence) {
     TemplateParser.Parsed parsed =
-        TemplateParser.parse(text, TemplateParser.Kind.HTML, FieldCatalogue.standard());
+        TemplateParser.parse(text, TemplateParser.Kind.HTML, YardFields.standard());
     assertThat(parsed.template()).isEmpty();
     assertThat(parsed.errors()).hasSizeLessThanOrEqualTo(60);
     assertThat(parsed.errors().stream().map(TemplateError::sentence))

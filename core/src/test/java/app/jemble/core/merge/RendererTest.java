@@ -6,6 +6,7 @@ import app.jemble.core.merge.TemplateParser.Kind;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.core.record.YardFields;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -22,7 +23,7 @@ import org.testng.annotations.Test;
 
 public class RendererTest {
 
-  private static final FieldCatalogue FIELDS = FieldCatalogue.standard();
+  private static final FieldCatalogue FIELDS = YardFields.standard();
   private static final ZoneId LONDON = ZoneId.of("Europe/London");
 
   private static final Map<String, FieldValue> BEA =

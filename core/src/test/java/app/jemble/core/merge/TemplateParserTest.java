@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.core.merge.TemplateParser.Kind;
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.YardFields;
 import java.util.List;
 import java.util.Map;
 import org.testng.annotations.DataProvider;
@@ -11,7 +12,7 @@ import org.testng.annotations.Test;
 
 public class TemplateParserTest {
 
-  private static final FieldCatalogue FIELDS = FieldCatalogue.standard();
+  private static final FieldCatalogue FIELDS = YardFields.standard();
 
   @Test
   public void listsItsFieldsInOrderOfFirstUse() {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jemble.core.merge.TemplateParser.Kind;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.YardFields;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -20,7 +21,7 @@ import org.testng.annotations.Test;
 public class TemplatePrinterTest {
 
   private static final int TEMPLATES = 5000;
-  private static final FieldCatalogue FIELDS = FieldCatalogue.standard();
+  private static final FieldCatalogue FIELDS = YardFields.standard();
   private static final Map<String, String> PARTIALS = Map.of("signature", "{{sender.name}}");
   private static final Position NOWHERE = new Position(1, 1);
   private static final List<String> NAMES =

@@ -6,8 +6,8 @@ import app.jemble.core.merge.TemplateParser;
 import app.jemble.core.message.Letters.Counting;
 import app.jemble.core.message.MessageComposer.Own;
 import app.jemble.core.message.MessageComposer.Shared;
-import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.YardFields;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
@@ -125,7 +125,7 @@ public class LetterTextTest {
                     TemplateParser.parse(
                             "times for {{first_name}}/{{number}}.pdf",
                             TemplateParser.Kind.HEADER,
-                            FieldCatalogue.standard())
+                            YardFields.standard())
                         .template()
                         .orElseThrow(),
                     "application/pdf",

@@ -1,8 +1,8 @@
 package app.jemble.core.message;
 
-import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.core.record.YardFields;
 import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
@@ -47,7 +47,7 @@ final class Letters {
         LetterText.prepare(
             new LetterText.Wording(subject, body),
             new LetterText.Looks(head, "<p>{{sender.name}}</p>", Locale.UK, clicks, leaving),
-            FieldCatalogue.standard());
+            YardFields.standard());
     return prepared.text().orElseThrow(() -> new AssertionError(prepared.toString()));
   }
 

@@ -21,7 +21,11 @@ public class ReachTest {
   }
 
   @Test
-  public void sameAddressComesBeforeLeftOut() {
+  public void sameAddressComesAfterWhatHoldsForTheAddressAndBeforeLeftOut() {
+    assertThat(Reach.byEmail(new Facts(BEA, false, false, true, true, true)))
+        .isEqualTo(Reach.DO_NOT_WRITE);
+    assertThat(Reach.byEmail(new Facts(BEA, false, true, false, true, true)))
+        .isEqualTo(Reach.LEFT_TOPIC);
     assertThat(Reach.byEmail(new Facts(BEA, false, false, false, true, true)))
         .isEqualTo(Reach.SAME_ADDRESS);
     assertThat(Reach.byEmail(new Facts(BEA, false, false, false, false, true)))

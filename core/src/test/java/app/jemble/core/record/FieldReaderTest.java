@@ -17,7 +17,7 @@ public class FieldReaderTest {
   private static final FieldReader READER =
       new FieldReader(ZoneId.of("Europe/London"), "GB", "GBP", DayOrder.DAY_FIRST);
   private static final FieldCatalogue FIELDS =
-      FieldCatalogue.standard()
+      YardFields.standard()
           .plus(
               List.of(
                   new Field("keys", "Keys", FieldType.NUMBER, List.of(), Set.of(FieldUse.EDIT))));

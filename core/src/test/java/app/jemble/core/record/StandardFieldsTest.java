@@ -17,7 +17,7 @@ public class StandardFieldsTest {
   @DataProvider
   public Object[][] catalogues() {
     List<Object[]> all = new ArrayList<>();
-    all.add(new Object[] {"people", FieldCatalogue.standard()});
+    all.add(new Object[] {"people", YardFields.standard()});
     for (Related kind : Related.values()) {
       all.add(new Object[] {kind.many(), FieldCatalogue.of(kind)});
     }
@@ -54,7 +54,7 @@ public class StandardFieldsTest {
 
   @Test
   public void whatIsSetCanAlsoBeSeenAndFound() {
-    for (Field field : FieldCatalogue.standard().all(FieldUse.EDIT)) {
+    for (Field field : YardFields.standard().all(FieldUse.EDIT)) {
       assertThat(field.uses()).as(field.name()).contains(FieldUse.FILTER, FieldUse.COLUMN);
     }
   }

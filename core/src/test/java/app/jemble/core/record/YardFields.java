@@ -1,0 +1,14 @@
+package app.jemble.core.record;
+
+import java.util.List;
+
+/** The fields of a house that has plans. */
+public final class YardFields {
+
+  private YardFields() {}
+
+  public static FieldCatalogue standard() {
+    return FieldCatalogue.standard()
+        .choosing("plan", List.of("Oar", "Sail", "Workshop", "Family", "School"));
+  }
+}

@@ -1,0 +1,61 @@
+<script lang="ts">
+  import { answer, api } from '$lib/api/client';
+  import type { SignedIn } from '$lib/api/types';
+  import { dayAndTime } from '$lib/format/dates';
+  import { session } from '$lib/session/session.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import { notices } from '$lib/ui/notices.svelte';
+  import PageHead from '$lib/ui/PageHead.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+
+  const queries = useQueryClient();
+  const query = createQuery(() => ({
+    queryKey: ['sessions'],
+    queryFn: () => answer(api.GET('/api/sessions'))
+  }));
+  const zone = $derived(session.colleague?.zone ?? 'UTC');
+  const others = $derived((query.data ?? []).filter((s) => !s.current));
+
+  async function end(ended: SignedIn[]) {
+    try {
+      for (const one of ended) {
+        await answer(api.DELETE('/api/sessions/{id}', { params: { path: { id: one.id } } }));
+      }
+      notices.say('Whoever was there has to sign in again.');
+    } catch (error) {
+      notices.fail(error);
+    }
+    await queries.invalidateQueries({ queryKey: ['sessions'] });
+  }
+</script>
+
+<svelte:head><title>Where you are signed in · Jemble</title></svelte:head>
+<PageHead
+  title="Where you are signed in"
+  words="Each ends a day after you signed in there. End what you do not know, and change your password."
+>
+  {#snippet actions()}
+    {#if others.length > 1}
+      <Act onclick={() => end(others)}>Sign out everywhere else</Act>
+    {/if}
+  {/snippet}
+</PageHead>
+{#if query.isError}<Trouble error={query.error} />{/if}
+<ul class="panel max-w-3xl divide-y divide-line-soft">
+  {#each query.data ?? [] as one (one.id)}
+    <li class="flex items-center justify-between gap-4 px-4 py-2.5">
+      <div>
+        <p class="font-semibold">
+          {one.current ? 'Here' : `Signed in ${dayAndTime(one.begunAt, zone)}`}
+        </p>
+        <p class="text-soft">
+          {one.current
+            ? `since ${dayAndTime(one.begunAt, zone)}`
+            : `last used ${dayAndTime(one.usedAt, zone)}`}
+        </p>
+      </div>
+      {#if !one.current}<Act onclick={() => end([one])}>Sign out there</Act>{/if}
+    </li>
+  {/each}
+</ul>
