@@ -26,23 +26,16 @@ demo() {
   [ "$speed" = 1 ] || database="${database}_at_$speed"
   make_database "$database"
 
-  local smtp imap port
+  local smtp imap port app
   smtp="$(free_port)"
   imap="$(free_port)"
   port="$(free_port "${JEMBLE_PORT:-8080}")"
   mkdir -p "$run"
+  : >"$run/jemble.log"
   java -Xmx512m -jar "$office_jar" --smtp-port="$smtp" --imap-port="$imap" \
     --day-seconds="$day_seconds" >"$run/post-office.log" 2>&1 &
   echo $! >>"$pids"
-  JEMBLE_PORT="$port" JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/$database" \
-    JEMBLE_DB_USER=jemble JEMBLE_SMTP_PORT="$smtp" JEMBLE_IMAP_HOST=127.0.0.1 \
-    JEMBLE_IMAP_PORT="$imap" JEMBLE_IMAP_USER=post JEMBLE_IMAP_PASSWORD=post-office \
-    JEMBLE_IMAP_EVERY=2s JEMBLE_DEMO_ENABLED=true JEMBLE_DEMO_PEOPLE="$people" \
-    JEMBLE_DEMO_PASSWORD=lowen-quay JEMBLE_CLOCK_SPEED="$speed" \
-    JEMBLE_CLOCK_FROM="$(clock_from "$database")" \
-    java -Xmx2g "$(class_archive)" -jar "$server_jar" >"$run/jemble.log" 2>&1 &
-  local app=$!
-  echo "$app" >>"$pids"
+  start_app "$people" "$speed" "$database" "$port" "$smtp" "$imap"
   wait_for 300 demo_answers "$port" "$app" || { tail -n 30 "$run/jemble.log" >&2; fail "the application did not start; see .run/jemble.log"; }
   cat <<TEXT
 
@@ -57,7 +50,29 @@ Jemble is ready: http://127.0.0.1:$port
 A day of the pretend readers lasts $day_seconds seconds. Ctrl-C stops everything.
 TEXT
   [ "$speed" = 1 ] || echo "The house's clock runs $speed times as fast as yours."
-  wait "$app"
+  # Whoever has no memory left ends at once (status 3), and is started anew.
+  local status
+  while true; do
+    status=0
+    wait "$app" || status=$?
+    [ "$status" = 3 ] || return "$status"
+    say "Jemble ran out of memory; it is started anew."
+    start_app "$people" "$speed" "$database" "$port" "$smtp" "$imap"
+  done
+}
+
+# Starts the application beside the shell; "app" is then its process.
+start_app() {
+  JEMBLE_PORT="$4" JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/$3" \
+    JEMBLE_DB_USER=jemble JEMBLE_SMTP_PORT="$5" JEMBLE_IMAP_HOST=127.0.0.1 \
+    JEMBLE_IMAP_PORT="$6" JEMBLE_IMAP_USER=post JEMBLE_IMAP_PASSWORD=post-office \
+    JEMBLE_IMAP_EVERY=2s JEMBLE_DEMO_ENABLED=true JEMBLE_DEMO_PEOPLE="$1" \
+    JEMBLE_DEMO_PASSWORD=lowen-quay JEMBLE_CLOCK_SPEED="$2" \
+    JEMBLE_CLOCK_FROM="$(clock_from "$3")" \
+    java "-Xmx${JEMBLE_DEMO_MEMORY:-2g}" -XX:+ExitOnOutOfMemoryError "$(class_archive)" \
+    -jar "$server_jar" >>"$run/jemble.log" 2>&1 &
+  app=$!
+  echo "$app" >>"$pids"
 }
 
 # When time began to run fast in a database; it never goes back, also after a later start.

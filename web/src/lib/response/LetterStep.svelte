@@ -55,6 +55,9 @@
       {/if}
     </div>
   {:else if theirs}
+    {#if unclear(theirs)}
+      <p class="mt-2 rounded-lg bg-ochre-pale px-3 py-1.5">{unclear(theirs)}</p>
+    {/if}
     <div class="mt-1 max-w-[44rem] break-words whitespace-pre-wrap">
       {theirs.words || 'Nothing but what it quotes.'}
     </div>
@@ -68,9 +71,6 @@
       <p class="mt-2 text-[0.87rem] text-soft">
         Our mail server on its sender: {theirs.authentication}
       </p>
-    {/if}
-    {#if unclear(theirs)}
-      <p class="mt-2 rounded-lg bg-ochre-pale px-3 py-1.5">{unclear(theirs)}</p>
     {/if}
     {#if mayWrite && theirs.kind}
       <p class="mt-2 flex flex-wrap gap-x-3 text-[0.87rem] text-soft">

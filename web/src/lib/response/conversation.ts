@@ -19,7 +19,10 @@ export function toAnswer(conversation: Conversation): TheirMail | null {
 /** Whether a person has still to say what a mail is: software guessed, or could not. */
 export function unclear(mail: TheirMail): string | null {
   if (mail.kind === null) return 'It came back, and nobody but a person can read why.';
-  if (mail.unsure) return 'This address is not on record for them. Did they write it?';
+  if (mail.unsure) {
+    const address = /<([^>]*)>/.exec(mail.from)?.[1] ?? mail.from;
+    return `${address} is not on record for them. Did they write it?`;
+  }
   return null;
 }
 

@@ -33,7 +33,7 @@
 <svelte:head><title>Where you are signed in · Jemble</title></svelte:head>
 <PageHead
   title="Where you are signed in"
-  words="Each ends a day after you signed in there. End what you do not know, and change your password."
+  words="Each ends a day after you signed in there. End what you do not know, and tell an administrator."
 >
   {#snippet actions()}
     {#if others.length > 1}

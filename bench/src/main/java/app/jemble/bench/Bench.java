@@ -27,6 +27,7 @@ public final class Bench {
     groups.put("marks", MarksBench::run);
     groups.put("people", PeopleBench::run);
     groups.put("growth", GrowthBench::run);
+    groups.put("fuzz", FuzzBench::run);
     List<String> names = wanted.length == 0 ? List.copyOf(groups.keySet()) : List.of(wanted);
     for (String name : names) {
       if (!groups.containsKey(name)) {

@@ -44,6 +44,10 @@ final class RunningApp implements AutoCloseable {
     return context.getBean(type);
   }
 
+  ConfigurableApplicationContext context() {
+    return context;
+  }
+
   @Override
   public void close() {
     context.close();

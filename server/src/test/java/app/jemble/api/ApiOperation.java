@@ -32,7 +32,10 @@ public record ApiOperation(
 
   private static JsonNode description() {
     try {
-      return JSON.readTree(Files.readString(Path.of("../web/openapi.json")));
+      // Trials run in the server's folder, measurements in the house's.
+      Path beside = Path.of("../web/openapi.json");
+      Path file = Files.exists(beside) ? beside : Path.of("web/openapi.json");
+      return JSON.readTree(Files.readString(file));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

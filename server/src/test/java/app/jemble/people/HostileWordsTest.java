@@ -143,4 +143,17 @@ public class HostileWordsTest extends ServerTest {
     assertThat(good(api.get("/api/filters?subject=people")).json().size() - before).isEqualTo(40);
     assertThat(PROOF).doesNotExist();
   }
+
+  /** So many that a page of them was refused as too wide a question. */
+  @Test
+  public void manyAttributesStandOnThePageAndAreMerged() {
+    for (int i = 0; i < 40; i++) {
+      sql.sql("insert into attribute (name, label, type) values (?, ?, 'TEXT')")
+          .params("extra_" + i, "Extra " + i)
+          .update();
+    }
+    good(api.get("/api/people/2"));
+    good(api.post("/api/people/2/merge", Map.of("other", 3, "take", List.of("extra_39"))));
+    sql.sql("delete from attribute where name like 'extra%'").update();
+  }
 }

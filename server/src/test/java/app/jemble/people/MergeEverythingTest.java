@@ -39,6 +39,12 @@ public class MergeEverythingTest extends ServerTest {
     return 120;
   }
 
+  /** Timed work would take up the release that is only a row here. */
+  @Override
+  protected List<String> moreSettings() {
+    return List.of("--db-scheduler.enabled=false");
+  }
+
   @BeforeClass(dependsOnMethods = "startAll")
   public void signIn() {
     api.signIn("orla", "lowen-quay");

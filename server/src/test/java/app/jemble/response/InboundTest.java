@@ -152,6 +152,27 @@ public class InboundTest extends ServerTest {
     assertThat(doNotWrite("full@gone.test")).isEqualTo("soft returns");
   }
 
+  @Test
+  public void softReturnsFurtherApartThan30DaysGiveUpNothing() {
+    Sent first = send("often@gone.test", "Often 1");
+    report(first, "often@gone.test", "5.2.2", "552 mailbox is full", 10);
+    Sent second = send(first.person(), "Often 2");
+    report(second, "often@gone.test", "5.2.2", "552 mailbox is full", 11);
+    sql.sql(
+            """
+            update response r set at = r.at - interval '31 days'
+            from message m where m.id = r.message_id and m.token = ?
+            """)
+        .param(first.token())
+        .update();
+    Sent third = send(first.person(), "Often 3");
+    report(third, "often@gone.test", "5.2.2", "552 mailbox is full", 12);
+    assertThat(doNotWrite("often@gone.test")).as("two within 30 days").isNull();
+    Sent fourth = send(first.person(), "Often 4");
+    report(fourth, "often@gone.test", "5.2.2", "552 mailbox is full", 13);
+    assertThat(doNotWrite("often@gone.test")).isEqualTo("soft returns");
+  }
+
   private String doNotWrite(String address) {
     return sql.sql("select reason from do_not_write where email_key = ?")
         .param(address)
