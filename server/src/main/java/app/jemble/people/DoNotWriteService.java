@@ -113,7 +113,7 @@ class DoNotWriteService {
     if (who.role() != Account.Role.ADMINISTRATOR) {
       throw Problem.forbidden("Only administrators take an address off the list; ask one.");
     }
-    String key = EmailAddress.key(address);
+    String key = address == null ? "" : EmailAddress.key(address);
     String reason = mapper.lockedReason(key);
     if (reason == null) {
       throw Problem.notFound("This address is not on the list any more.");

@@ -46,7 +46,8 @@ class WholeBodies extends RequestBodyAdviceAdapter {
       for (RecordComponent component : record.getClass().getRecordComponents()) {
         Object part = part(record, component);
         String at = path.isEmpty() ? component.getName() : path + "." + component.getName();
-        if (part == null && isOurs(component.getType()) && !mayBeMissing(component)) {
+        boolean needed = isOurs(component.getType()) || component.getType() == List.class;
+        if (part == null && needed && !mayBeMissing(component)) {
           throw Problem.wrong(at, "“" + at + "” is missing.");
         }
         mustBeWhole(part, at);

@@ -42,9 +42,11 @@ interface UnplacedMapper {
   @Select("select words from inbound_mail where id = #{id}")
   String words(long id);
 
-  /** Its octets as they came. */
-  @Select("select mime from inbound_mail where id = #{id}")
-  byte[] octets(long id);
+  /** A mail as it came; MyBatis would take an array alone for rows. */
+  record Octets(long id, byte[] mime) {}
+
+  @Select("select id, mime from inbound_mail where id = #{id}")
+  Octets octets(long id);
 
   @Select("select count(*)\n" + UNPLACED)
   long count(long who);

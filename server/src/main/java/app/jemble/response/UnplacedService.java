@@ -86,7 +86,7 @@ public class UnplacedService {
 
   /** What came, octet by octet: for whoever has to know what software could not read. */
   byte[] octets(long id) {
-    return mapper.octets(found(id).id());
+    return mapper.octets(found(id).id()).mime();
   }
 
   UnplacedMail found(long id) {
