@@ -21,9 +21,10 @@ install_packages() {
 need_java() {
   local major=0
   if command -v javac >/dev/null; then
-    major="$(javac -version 2>&1 | sed -E 's/[^0-9]*([0-9]+).*/\1/')"
+    major="$(javac -version 2>/dev/null | sed -E 's/[^0-9]*([0-9]+).*/\1/')"
   fi
-  [ "$major" -ge 17 ] || install_packages openjdk-17-jdk-headless
+  # PostgreSQL goes by the machine's time zones, Java by its own: both must be of one age.
+  [ "$major" -ge 17 ] || install_packages openjdk-17-jdk-headless tzdata
   command -v mvn >/dev/null || install_packages maven
 }
 

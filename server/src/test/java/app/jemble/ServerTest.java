@@ -141,36 +141,9 @@ public abstract class ServerTest {
     return id;
   }
 
-  private static final List<String> CHANGEABLE =
-      List.of(
-          "version",
-          "templateId",
-          "topicId",
-          "letterheadId",
-          "promotional",
-          "voice",
-          "repliesTo",
-          "replyColleague",
-          "private",
-          "parts",
-          "leaveParts",
-          "picks",
-          "leftOut",
-          "plan",
-          "countOpens",
-          "countClicks");
-
   /** What is sent to change a draft's texts, at the version it has now. */
   protected Map<String, Object> change(long id, String subject, String body) {
-    tools.jackson.databind.JsonNode now = api.get("/api/mailings/" + id).json();
-    Map<String, Object> change = new java.util.HashMap<>();
-    for (String kept : CHANGEABLE) {
-      change.put(kept, now.get(kept));
-    }
-    change.put("name", "Test mailing");
-    change.put("subject", subject);
-    change.put("body", body);
-    return change;
+    return Drafts.change(api, id, subject, body);
   }
 
   /** Releases a draft at the version it has now. */

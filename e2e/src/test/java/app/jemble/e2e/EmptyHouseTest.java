@@ -3,6 +3,7 @@ package app.jemble.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
+import app.jemble.Drafts;
 import app.jemble.Eventually;
 import app.jemble.TestDatabase;
 import app.jemble.standins.PostOffice;
@@ -139,31 +140,12 @@ public class EmptyHouseTest {
     assertThat(begun.status()).as(begun.text()).isEqualTo(200);
     long mailing = begun.json().get("id").asLong();
     String path = "/api/mailings/" + mailing;
-    JsonNode now = api.get(path).json();
-    Map<String, Object> change = new HashMap<>();
-    for (String kept :
-        List.of(
-            "version",
-            "templateId",
-            "topicId",
-            "letterheadId",
-            "promotional",
-            "voice",
-            "repliesTo",
-            "replyColleague",
-            "private",
-            "parts",
-            "leaveParts",
-            "picks",
-            "leftOut",
-            "plan",
-            "countOpens",
-            "countClicks")) {
-      change.put(kept, now.get(kept));
-    }
-    change.put("name", "First words");
-    change.put("subject", "Rehearsal, {{first_name}}");
-    change.put("body", "<p>Dear {{first_name}}, we sing on Friday.</p>");
+    Map<String, Object> change =
+        Drafts.change(
+            api,
+            mailing,
+            "Rehearsal, {{first_name}}",
+            "<p>Dear {{first_name}}, we sing on Friday.</p>");
     Api.Answer written = api.put(path, change);
     assertThat(written.status()).as(written.text()).isEqualTo(200);
     Api.Answer released =

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.zip.GZIPOutputStream;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
 
@@ -95,6 +96,19 @@ public final class ApiFuzz {
 
   public ApiFuzz(long seed) {
     random = new Random(seed);
+  }
+
+  /** What no call may change: who signs in and with what, the house's secret, its tables. */
+  public static String untouchable(JdbcClient sql) {
+    return sql.sql(
+            """
+            select md5((select string_agg(login || password_hash || role || email, '|' order by id) from account)
+                       || (select encode(secret, 'hex') from workspace)
+                       || (select string_agg(table_name || column_name, '|' order by table_name, column_name)
+                           from information_schema.columns where table_schema = 'public'))
+            """)
+        .query(String.class)
+        .single();
   }
 
   public String asked() {

@@ -270,7 +270,9 @@ public class PersonTest extends ServerTest {
     assertThat(between.get(between.size() - 1).get("kind").asString()).isEqualTo("SENT");
     assertThat(person(40).get("introducedBy").get("id").asLong()).isEqualTo(stays);
     assertThat(person(other).get("mergedInto").get("id").asLong()).isEqualTo(stays);
-    assertThat(api.post("/api/people/" + stays + "/merge", Map.of("other", other)).status())
+    assertThat(
+            api.post("/api/people/" + stays + "/merge", Map.of("other", other, "take", List.of()))
+                .status())
         .isEqualTo(409);
     api.post("/api/acts/" + act + "/undo", Map.of());
     assertThat(field(person(stays), "phone")).isNull();

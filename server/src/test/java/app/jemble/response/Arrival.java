@@ -23,15 +23,8 @@ public final class Arrival {
 
         Thank you.
         """
-            .formatted(name, token)
-            .replace("\n", "\r\n");
-    application.getBean(InboundService.class).receive(mail.getBytes(StandardCharsets.UTF_8));
-    return application
-        .getBean(JdbcClient.class)
-        .sql("select id from inbound_mail where identity = ?")
-        .param("<" + name + "@private.example>")
-        .query(Long.class)
-        .single();
+            .formatted(name, token);
+    return take(application, mail, "<" + name + "@private.example>");
   }
 
   /** A report about a message that nobody can read; answers the number of the mail. */
@@ -45,13 +38,17 @@ public final class Arrival {
 
         Something happened.
         """
-            .formatted(name, token)
-            .replace("\n", "\r\n");
-    application.getBean(InboundService.class).receive(mail.getBytes(StandardCharsets.UTF_8));
+            .formatted(name, token);
+    return take(application, mail, "<" + name + "-hm@far.example>");
+  }
+
+  private static long take(ApplicationContext application, String mail, String identity) {
+    byte[] octets = mail.replace("\n", "\r\n").getBytes(StandardCharsets.UTF_8);
+    application.getBean(InboundService.class).receive(octets);
     return application
         .getBean(JdbcClient.class)
         .sql("select id from inbound_mail where identity = ?")
-        .param("<" + name + "-hm@far.example>")
+        .param(identity)
         .query(Long.class)
         .single();
   }
