@@ -50,6 +50,8 @@ class SignInGuard {
 
   void failed(String login, String address) {
     LOG.warn("Somebody at {} gave a wrong password or an unknown login.", address);
+    // Made-up logins would fill the table for ever.
+    mapper.forgetBefore(clock.instant().minus(REMEMBERED));
     note(byLogin(login), FREE_OF_LOGIN);
     note(byAddress(address), FREE_OF_ADDRESS);
   }
