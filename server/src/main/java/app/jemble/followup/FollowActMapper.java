@@ -77,7 +77,7 @@ interface FollowActMapper {
   record Standings(long message, List<String> standings) {}
 
   /**
-   * Locks these messages, so that no other process decides about it, and no response to it is
+   * Locks these messages, so that no other process decides about them, and no response to them is
    * noted, until the transaction ends. Those another has locked are not answered.
    */
   @Select(
@@ -85,14 +85,27 @@ interface FollowActMapper {
       select s.id
       from message s
       where s.id = any(#{messages})
-        and not exists (
-          select from follow_act a
-          where a.rule_id = #{rule} and a.message_id = s.id and a.state <> 'due')
       order by s.id
       for no key update of s skip locked
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Long> lock(@Param("rule") long rule, @Param("messages") Long[] messages);
+  List<Long> lock(@Param("messages") Long[] messages);
+
+  /**
+   * Of messages that are locked, those the rule has not decided about. It is asked after locking,
+   * by a statement of its own: one that locks sees what was kept before it began, and so not what
+   * another process kept while it came to the row.
+   */
+  @Select(
+      """
+      select m.id
+      from unnest(#{messages}::bigint[]) as m (id)
+      where not exists (
+        select from follow_act a
+        where a.rule_id = #{rule} and a.message_id = m.id and a.state <> 'due')
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<Long> undecided(@Param("rule") long rule, @Param("messages") Long[] messages);
 
   @Select(
       """

@@ -180,8 +180,8 @@ class FollowActs {
   /** Answers of whom the sender is to be told. */
   private List<Candidate> decideKept(
       FollowRule rule, List<Candidate> lot, Instant now, Judge judge) {
-    Long[] messages = lot.stream().map(Candidate::message).toArray(Long[]::new);
-    Set<Long> mine = new HashSet<>(mapper.lock(rule.id(), messages));
+    List<Long> locks = mapper.lock(lot.stream().map(Candidate::message).toArray(Long[]::new));
+    Set<Long> mine = new HashSet<>(mapper.undecided(rule.id(), locks.toArray(Long[]::new)));
     List<Candidate> locked = lot.stream().filter(c -> mine.contains(c.message())).toList();
     Mailing mailing = mailings.found(rule.mailingId());
     Account sender = accounts.find(mailing.senderId());
