@@ -62,6 +62,7 @@ public final class WorstShapes {
   private static final List<String> HTML =
       List.of(
           "<ul><li>",
+          "<ol><li>",
           "<blockquote>",
           "<p>",
           "<b>",

@@ -156,8 +156,10 @@ final class InboundParser {
   private static String text(Part part) throws MessagingException, IOException {
     String text;
     try {
-      text = String.valueOf(part.getContent());
-    } catch (UnsupportedEncodingException | ParseException unknownForm) {
+      // Where the type's parameters cannot be read, the library hands over a stream.
+      text = part.getContent() instanceof String words ? words : octets(part);
+    } catch (UnsupportedEncodingException | ParseException | NullPointerException unknownForm) {
+      // The last is what the mail library does with a type that it cannot read.
       text = octets(part);
     }
     String harmless = text.replace('\0', ' ');

@@ -68,6 +68,7 @@ public class HostileMailTest extends ServerTest {
       {"thousands of re:", mail("Subject: " + "re: ".repeat(20_000), "From: a@far.test", "", "x")},
       {"deep quotes", mail("Content-Type: text/html", "", "<blockquote>".repeat(30_000))},
       {"deep lists", mail("Content-Type: text/html", "", "<ul><li>".repeat(12_000))},
+      {"deep numbers", mail("Content-Type: text/html", "", "<ol><li>".repeat(12_000))},
       {
         "a prose of dashes",
         mail("From: mailer-daemon@far.test", "", ("-".repeat(500) + "\r\n").repeat(300))
@@ -112,6 +113,29 @@ public class HostileMailTest extends ServerTest {
                 .single())
         .isEqualTo(1);
     assertThat(readTo()).isEqualTo(uid);
+  }
+
+  @DataProvider
+  public Object[][] oddTypes() {
+    return new Object[][] {
+      {"text/plain; =x"},
+      {"text/plain; charset"},
+      {"text/plain; charset=\""},
+      {"text/plain; charset=\"\""},
+      {"text/plain; ;;"},
+      {"text/plain;\""},
+    };
+  }
+
+  @Test(dataProvider = "oddTypes")
+  public void wordsOfATypeThatCannotBeReadAreRead(String type) {
+    take(mail("Content-Type: " + type, "From: a@far.test", "", "Hello from afar"));
+    Map<String, Object> kept =
+        sql.sql("select words, trouble from inbound_mail order by id desc limit 1")
+            .query()
+            .singleRow();
+    assertThat(kept.get("trouble")).isEqualTo("");
+    assertThat(kept.get("words")).isEqualTo("Hello from afar");
   }
 
   @Test

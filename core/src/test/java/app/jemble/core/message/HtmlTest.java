@@ -86,6 +86,7 @@ public class HtmlTest {
       {"<p>One<br>Two</p>", "One\nTwo\n"},
       {"<ul><li>a</li><li>b <b>c</b></li></ul><p>end</p>", "- a\n- b c\n\nend\n"},
       {"<ol><li>a</li><li>b</li></ol>", "1. a\n2. b\n"},
+      {"<ol>\n<li>a &nbsp;</li>\n<li>b<br>&nbsp;<br>c</li></ol>", "1. a\n2. b\n  c\n"},
       {"<p><a href=\"https://q.example\">https://q.example</a></p>", "https://q.example\n"},
       {"<blockquote><p>said</p></blockquote>", "> said\n"},
       {"<table><tr><td>a</td><td>b</td></tr><tr><td>c</td></tr></table>", "a  b\nc\n"},
