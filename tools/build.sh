@@ -89,10 +89,10 @@ run_bench() {
   mvn -q -B -pl core,standins,web,server,bench -am package -DskipTests -Dspotless.check.skip=true \
     >.run/bench-build.log 2>&1 || fail "the build failed; see .run/bench-build.log"
   local group
-  [ $# -gt 0 ] || set -- merge plan check release outbox kills marks people growth fuzz
+  [ $# -gt 0 ] || set -- merge mime plan check release outbox kills house-kills marks people growth fuzz
   for group in "$@"; do
-    make_database "bench_$group"
-    JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/bench_$group" JEMBLE_DB_USER=jemble \
+    make_database "bench_${group//-/_}"
+    JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/bench_${group//-/_}" JEMBLE_DB_USER=jemble \
       java -Xmx4g -cp "bench/target/classes:$(cat bench/target/classes/classpath)" \
       app.jemble.bench.Bench "$group"
   done

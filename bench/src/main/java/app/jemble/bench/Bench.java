@@ -19,11 +19,13 @@ public final class Bench {
   public static void main(String[] wanted) throws Exception {
     Map<String, Group> groups = new LinkedHashMap<>();
     groups.put("merge", MergeBench::run);
+    groups.put("mime", MimeBench::run);
     groups.put("plan", PlanBench::run);
     groups.put("check", CheckBench::run);
     groups.put("release", ReleaseBench::run);
     groups.put("outbox", OutboxBench::run);
     groups.put("kills", KillBench::run);
+    groups.put("house-kills", HouseKillBench::run);
     groups.put("marks", MarksBench::run);
     groups.put("people", PeopleBench::run);
     groups.put("growth", GrowthBench::run);

@@ -1,5 +1,6 @@
 package app.jemble.bench;
 
+import app.jemble.Drafts;
 import jakarta.mail.Address;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
@@ -113,7 +114,7 @@ final class OutboxBench {
   /** Releases a mailing of 10 KB to these people; answers its id. */
   static long release(RunningApp app, List<Long> people) {
     long mailing = app.api.post("/api/mailings", begin(people)).json().get("id").asLong();
-    app.api.put("/api/mailings/" + mailing, texts());
+    app.api.put("/api/mailings/" + mailing, texts(app, mailing));
     app.api.post("/api/mailings/" + mailing + "/release", Map.of("version", 1));
     return mailing;
   }
@@ -135,20 +136,18 @@ final class OutboxBench {
     return begin;
   }
 
-  private static Map<String, Object> texts() {
-    Map<String, Object> change = new HashMap<>();
-    change.put("version", 0);
-    change.put("name", "Bench");
-    change.put("subject", "Hello {{first_name or \"friend\"}}");
-    change.put(
-        "body",
-        "<p>Dear {{first_name or \"friend\"}},</p>"
-            + "<p>The slipway opens on Saturday and the yard is busy with boats.</p>".repeat(50));
-    change.put("templateId", null);
+  private static Map<String, Object> texts(RunningApp app, long mailing) {
+    Map<String, Object> change =
+        Drafts.change(
+            app.api,
+            mailing,
+            "Hello {{first_name or \"friend\"}}",
+            "<p>Dear {{first_name or \"friend\"}},</p>"
+                + "<p>The slipway opens on Saturday and the yard is busy with boats.</p>"
+                    .repeat(50));
     change.put("topicId", 3);
     change.put("letterheadId", 1);
     change.put("promotional", true);
-    change.put("private", false);
     change.put("countOpens", true);
     change.put("countClicks", true);
     return change;

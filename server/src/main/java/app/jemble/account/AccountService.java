@@ -8,6 +8,7 @@ import app.jemble.workspace.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Locale;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -71,7 +72,11 @@ public class AccountService {
     if (!errors.isEmpty()) {
       throw Problem.wrong("signature", errors.get(0).sentence());
     }
-    mapper.describe(me, new Self(self.title().strip(), phone, self.pictureKey(), signature));
+    try {
+      mapper.describe(me, new Self(self.title().strip(), phone, self.pictureKey(), signature));
+    } catch (DataIntegrityViolationException noPicture) {
+      throw Problem.wrong("pictureKey", "There is no such picture; choose it again.");
+    }
     return self();
   }
 

@@ -39,10 +39,12 @@ public class PublicPool {
   }
 
   @Bean(destroyMethod = "close")
-  HikariDataSource readersConnections(DataSourceProperties properties) {
+  HikariDataSource readersConnections(
+      DataSourceProperties properties, HikariDataSource ownConnections) {
     HikariDataSource readers =
         properties.initializeDataSourceBuilder().type(HikariDataSource.class).build();
     readers.setPoolName("readers");
+    readers.setConnectionInitSql(ownConnections.getConnectionInitSql());
     readers.setMaximumPoolSize(PUBLIC_CONNECTIONS);
     readers.setMinimumIdle(1);
     readers.setConnectionTimeout(PATIENCE.toMillis());

@@ -46,8 +46,7 @@ class WholeBodies extends RequestBodyAdviceAdapter {
       for (RecordComponent component : record.getClass().getRecordComponents()) {
         Object part = part(record, component);
         String at = path.isEmpty() ? component.getName() : path + "." + component.getName();
-        boolean needed = isOurs(component.getType()) || component.getType() == List.class;
-        if (part == null && needed && !mayBeMissing(component)) {
+        if (part == null && !mayBeMissing(component)) {
           throw Problem.wrong(at, "“" + at + "” is missing.");
         }
         mustBeWhole(part, at);
@@ -59,6 +58,7 @@ class WholeBodies extends RequestBodyAdviceAdapter {
   private static boolean isOurs(Class<?> type) {
     return type.isRecord()
         && type.getName().startsWith("app.jemble.")
+        && type != FilterBody.class
         && type.getEnclosingClass() != FilterBody.class;
   }
 

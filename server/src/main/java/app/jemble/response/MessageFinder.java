@@ -88,8 +88,9 @@ class MessageFinder {
     if (byAddress != null) {
       return new Found(byAddress, true);
     }
-    boolean named = from.getPersonal() != null && from.getPersonal().contains(" ");
-    Answered byName = named ? responses.byNameAndSubject(from.getPersonal(), subject) : null;
+    // An encoded word within an encoded word comes out here, and may hold a NUL.
+    String name = from.getPersonal() == null ? "" : from.getPersonal().replace('\0', ' ');
+    Answered byName = name.contains(" ") ? responses.byNameAndSubject(name, subject) : null;
     return byName == null ? null : new Found(byName, false);
   }
 

@@ -118,6 +118,23 @@ public class GuessingTest extends ServerTest {
   }
 
   @Test
+  public void madeUpLoginsDoNotFillTheTable() {
+    for (int i = 0; i < 10; i++) {
+      tryOut(stranger(), "made-up-" + i, "x");
+    }
+    assertThat(madeUp()).isEqualTo(10);
+    clock.advance(Duration.ofMinutes(90));
+    tryOut(stranger(), "made-up-later", "x");
+    assertThat(madeUp()).isEqualTo(1);
+  }
+
+  private long madeUp() {
+    return sql.sql("select count(*) from sign_in_failure where who like 'login made-up%'")
+        .query(Long.class)
+        .single();
+  }
+
+  @Test
   public void whatNobodyCouldSignInWithIsRefusedLikeAnyOther() {
     for (Map<String, Object> given :
         List.<Map<String, Object>>of(

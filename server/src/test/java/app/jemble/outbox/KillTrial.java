@@ -1,11 +1,7 @@
 package app.jemble.outbox;
 
-import app.jemble.JembleApplication;
-import java.io.File;
+import app.jemble.kills.KilledProcesses;
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -15,7 +11,6 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
@@ -66,15 +61,13 @@ public final class KillTrial {
 
   private final Setting setting;
   private final Random random;
-  private final Path journals;
-  private final Instant clockFrom = Instant.now();
-  private final List<Process> processes = new ArrayList<>();
-  private MoodyMailServer mailServer;
+  private final Path folder;
+  private KilledProcesses processes;
 
   private KillTrial(Setting setting) throws IOException {
     this.setting = setting;
     this.random = new Random(setting.seed());
-    this.journals = Files.createTempDirectory("jemble-kills").resolve("journals");
+    this.folder = Files.createTempDirectory("jemble-kills");
   }
 
   /** Empties the outbox, and adds people to write to. */
@@ -99,10 +92,10 @@ public final class KillTrial {
   }
 
   private Outcome run() throws IOException, SQLException {
-    try (MoodyMailServer server = new MoodyMailServer(setting.seed(), setting.delayMillis())) {
-      mailServer = server;
-      processes.add(start(server));
-      processes.add(start(server));
+    try (MoodyMailServer server = new MoodyMailServer(setting.seed(), setting.delayMillis());
+        KilledProcesses both =
+            new KilledProcesses(2, settings(server), folder.resolve("processes.log"))) {
+      processes = both;
       awaitTaken(server, 1);
       int databaseDownAt = setting.kills() / 2;
       for (int kill = 0; kill < setting.kills(); kill++) {
@@ -110,56 +103,26 @@ public final class KillTrial {
         if (kill == databaseDownAt) {
           bringDatabaseDown();
         }
-        int which = random.nextInt(processes.size());
-        processes.get(which).destroyForcibly();
-        processes.set(which, start(server));
+        processes.kill(random.nextInt(processes.count()));
       }
       awaitSettled();
       return outcome(server);
-    } finally {
-      processes.forEach(Process::destroyForcibly);
     }
   }
 
-  private Process start(MoodyMailServer server) {
-    List<String> command = new ArrayList<>();
-    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-    // It lives for seconds: a quick start is worth more than fast code.
-    command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xmx384m", "-cp"));
-    command.add(
-        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")));
-    command.add(JembleApplication.class.getName());
-    command.addAll(
-        List.of(
-            "--server.port=" + freePort(),
-            "--spring.datasource.url=" + setting.database(),
-            "--spring.datasource.username=jemble",
-            "--spring.main.lazy-initialization=false",
-            "--jemble.smtp.port=" + server.port(),
-            "--jemble.smtp.connections=" + CONNECTIONS,
-            "--jemble.outbox.poll-every=100ms",
-            "--jemble.outbox.journal=" + journals,
-            "--jemble.clock.speed=" + CLOCK_SPEED,
-            "--jemble.clock.from=" + clockFrom,
-            // Ten minutes of the machine's time.
-            "--jemble.outbox.lease=10h"));
-    File log = journals.resolveSibling("processes.log").toFile();
-    try {
-      return new ProcessBuilder(command)
-          .redirectErrorStream(true)
-          .redirectOutput(ProcessBuilder.Redirect.appendTo(log))
-          .start();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private static int freePort() {
-    try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-      return socket.getLocalPort();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+  private List<String> settings(MoodyMailServer server) {
+    return List.of(
+        "--spring.datasource.url=" + setting.database(),
+        "--spring.datasource.username=jemble",
+        "--spring.main.lazy-initialization=false",
+        "--jemble.smtp.port=" + server.port(),
+        "--jemble.smtp.connections=" + CONNECTIONS,
+        "--jemble.outbox.poll-every=100ms",
+        "--jemble.outbox.journal=" + folder.resolve("journals"),
+        "--jemble.clock.speed=" + CLOCK_SPEED,
+        "--jemble.clock.from=" + Instant.now(),
+        // Ten minutes of the machine's time.
+        "--jemble.outbox.lease=10h");
   }
 
   /** Waits until the server has had so many, or all are settled. */
@@ -183,19 +146,10 @@ public final class KillTrial {
 
   private void pause(long end) {
     if (System.nanoTime() > end) {
-      throw new AssertionError("not within " + LIMIT + "; logs in " + journals.getParent());
+      throw new AssertionError("not within " + LIMIT + "; logs in " + folder);
     }
-    restartThoseThatEnded();
+    processes.restartThoseThatEnded();
     LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(50));
-  }
-
-  /** As whatever supervises them would: one that starts while the database recovers gives up. */
-  private void restartThoseThatEnded() {
-    for (int i = 0; i < processes.size(); i++) {
-      if (!processes.get(i).isAlive()) {
-        processes.set(i, start(mailServer));
-      }
-    }
   }
 
   private void bringDatabaseDown() throws SQLException {

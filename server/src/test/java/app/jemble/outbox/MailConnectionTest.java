@@ -2,20 +2,11 @@ package app.jemble.outbox;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.HouseCertificate;
 import app.jemble.workspace.JembleSettings.Security;
 import app.jemble.workspace.JembleSettings.Smtp;
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.security.GeneralSecurityException;
-import java.security.KeyStore;
-import java.util.ArrayList;
-import java.util.List;
-import javax.net.ssl.KeyManagerFactory;
-import javax.net.ssl.SSLContext;
-import javax.net.ssl.SSLSocketFactory;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -27,60 +18,11 @@ public class MailConnectionTest {
   private static final Envelope ANN = new Envelope("return+a@quay.example", "ann@a.example");
   private static final Envelope BEA = new Envelope("return+b@quay.example", "bea@b.example");
 
-  private Path folder;
-  private SSLSocketFactory protection;
+  private HouseCertificate certificate;
 
-  /** A certificate for "localhost" that nobody vouches for but itself. */
   @BeforeClass
-  public void makeCertificate() throws IOException, InterruptedException, GeneralSecurityException {
-    folder = Files.createTempDirectory("jemble-tls");
-    String store = folder.resolve("keys.p12").toString();
-    keytool(
-        "-genkeypair",
-        "-alias",
-        "house",
-        "-keyalg",
-        "EC",
-        "-dname",
-        "CN=localhost",
-        "-ext",
-        "san=dns:localhost",
-        "-keystore",
-        store,
-        "-storepass",
-        "secret-quay");
-    keytool(
-        "-exportcert",
-        "-rfc",
-        "-alias",
-        "house",
-        "-keystore",
-        store,
-        "-storepass",
-        "secret-quay",
-        "-file",
-        authority());
-    KeyStore keys = KeyStore.getInstance("PKCS12");
-    try (InputStream in = Files.newInputStream(Path.of(store))) {
-      keys.load(in, "secret-quay".toCharArray());
-    }
-    KeyManagerFactory managers =
-        KeyManagerFactory.getInstance(KeyManagerFactory.getDefaultAlgorithm());
-    managers.init(keys, "secret-quay".toCharArray());
-    SSLContext context = SSLContext.getInstance("TLS");
-    context.init(managers.getKeyManagers(), null, null);
-    protection = context.getSocketFactory();
-  }
-
-  private static void keytool(String... words) throws IOException, InterruptedException {
-    List<String> command = new ArrayList<>();
-    command.add(Path.of(System.getProperty("java.home"), "bin", "keytool").toString());
-    command.addAll(List.of(words));
-    assertThat(new ProcessBuilder(command).inheritIO().start().waitFor()).isZero();
-  }
-
-  private String authority() {
-    return folder.resolve("house.pem").toString();
+  public void makeCertificate() throws Exception {
+    certificate = HouseCertificate.make();
   }
 
   private static Smtp settings(int port, Security security, String authority) {
@@ -106,9 +48,9 @@ public class MailConnectionTest {
   @Test(dataProvider = "ways")
   public void whatIsGivenIsWhatArrives(Security security, boolean groups) throws IOException {
     try (HouseMailServer server =
-            new HouseMailServer(protection, security == Security.TLS, groups);
+            new HouseMailServer(certificate.sockets(), security == Security.TLS, groups);
         MailConnection connection =
-            new MailConnection(settings(server.port(), security, authority()))) {
+            new MailConnection(settings(server.port(), security, certificate.authority()))) {
       server.temper =
           security == Security.NONE
               ? HouseMailServer.Temper.FINE
@@ -126,7 +68,7 @@ public class MailConnectionTest {
 
   @Test
   public void aServerThatNobodyVouchesForGetsNothing() throws IOException {
-    try (HouseMailServer server = new HouseMailServer(protection, false, true);
+    try (HouseMailServer server = new HouseMailServer(certificate.sockets(), false, true);
         MailConnection connection =
             new MailConnection(settings(server.port(), Security.STARTTLS, ""))) {
       HandoverResult result = connection.send(octets(TEXT), ANN);

@@ -62,7 +62,13 @@ public class DoNotWriteTest extends ServerTest {
     Map<String, String> lift = Map.of("address", "by.hand@list.test", "note", "a mistake of ours");
     assertThat(api.post("/api/do-not-write/lift", lift).status()).isEqualTo(403);
     assertThat(administrator.post("/api/do-not-write/lift", Map.of("note", "none")).status())
-        .as("no address is on no list")
+        .as("no address is said")
+        .isEqualTo(422);
+    assertThat(
+            administrator
+                .post("/api/do-not-write/lift", Map.of("address", "nobody@list.test", "note", "x"))
+                .status())
+        .as("the address is on no list")
         .isEqualTo(404);
     assertThat(
             administrator

@@ -115,6 +115,22 @@ public class HostileMailTest extends ServerTest {
     assertThat(readTo()).isEqualTo(uid);
   }
 
+  /** As a mail of any other name, it is read, and only what it answers is asked. */
+  @Test
+  public void aNameEncodedTwiceIsRead() {
+    take(
+        mail(
+            "From: =?utf-8?q?=3D=3Futf-8=3Fq=3Fa=3D20b=3D00c=3F=3D?= <b@far.test>",
+            "Subject: Re: y",
+            "",
+            "x"));
+    assertThat(
+            sql.sql("select trouble from inbound_mail order by id desc limit 1")
+                .query(String.class)
+                .single())
+        .isEqualTo("");
+  }
+
   @DataProvider
   public Object[][] oddTypes() {
     return new Object[][] {

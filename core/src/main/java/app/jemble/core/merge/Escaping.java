@@ -20,7 +20,7 @@ public final class Escaping {
 
   public static void append(StringBuilder out, String value, Place place) {
     switch (place) {
-      case HTML_TEXT, HTML_ATTRIBUTE -> appendHtml(out, readable(value));
+      case HTML_TEXT, HTML_ATTRIBUTE -> appendHtml(out, value);
       case URL_START -> appendHtml(out, safeAddress(value));
       case URL_PART -> appendPercent(out, value);
       case BARE_ADDRESS_START -> out.append(safeAddress(value));
@@ -70,10 +70,10 @@ public final class Escaping {
     int from = 0;
     for (int i = 0; i < value.length(); i++) {
       char c = value.charAt(i);
-      if (c > '>') {
+      if (c > '>' && c < '\u007f') {
         continue;
       }
-      String instead = inHtml(c);
+      String instead = isUnreadable(c) ? "" : inHtml(c);
       if (instead != null) {
         out.append(value.substring(from, i)).append(instead);
         from = i + 1;

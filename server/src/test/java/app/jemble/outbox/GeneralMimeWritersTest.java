@@ -1,0 +1,63 @@
+package app.jemble.outbox;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.core.message.Mailbox;
+import app.jemble.core.message.OutgoingMessage;
+import app.jemble.core.message.ThreadPlace;
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.james.mime4j.dom.Message;
+import org.apache.james.mime4j.dom.Multipart;
+import org.apache.james.mime4j.dom.TextBody;
+import org.apache.james.mime4j.message.DefaultMessageBuilder;
+import org.testng.annotations.Test;
+
+/** What is measured beside one another is the same message. */
+public class GeneralMimeWritersTest {
+
+  private static final OutgoingMessage MESSAGE =
+      new OutgoingMessage(
+          "<1@ternquay.example>",
+          Instant.ofEpochSecond(1_770_000_000L),
+          new Mailbox("Orla Nì", "orla@ternquay.example"),
+          Optional.empty(),
+          new Mailbox("Zoë O'Neil", "zoe@okonjo.example"),
+          "The slipway opens – on Saturday",
+          "<p>Dear Zoë, see you there.</p>\n",
+          "Dear Zoë,\nsee you there.\n",
+          List.of(),
+          List.of(),
+          ThreadPlace.NEW,
+          List.of(),
+          Optional.of("https://ternquay.example/leave/token"),
+          "return+token@ternquay.example",
+          false);
+
+  @Test
+  public void allThreeReadBackTheSame() throws Exception {
+    for (byte[] octets :
+        List.of(
+            GeneralMimeWriters.ours(MESSAGE),
+            GeneralMimeWriters.mime4j(MESSAGE),
+            GeneralMimeWriters.jakarta(MESSAGE))) {
+      Message read = new DefaultMessageBuilder().parseMessage(new ByteArrayInputStream(octets));
+      assertThat(read.getSubject()).isEqualTo(MESSAGE.subject());
+      assertThat(read.getMessageId()).isEqualTo(MESSAGE.messageId());
+      assertThat(read.getFrom().get(0).getName()).isEqualTo(MESSAGE.from().name());
+      assertThat(read.getDate().toInstant()).isEqualTo(MESSAGE.date());
+      assertThat(read.getHeader().getField("List-Unsubscribe").getBody())
+          .isEqualTo("<https://ternquay.example/leave/token>");
+      Multipart texts = (Multipart) read.getBody();
+      assertThat(texts.getBodyParts()).hasSize(2);
+      for (int i = 0; i < 2; i++) {
+        TextBody body = (TextBody) texts.getBodyParts().get(i).getBody();
+        String text = new String(body.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(text.replace("\r\n", "\n")).isEqualTo(i == 0 ? MESSAGE.text() : MESSAGE.html());
+      }
+    }
+  }
+}
