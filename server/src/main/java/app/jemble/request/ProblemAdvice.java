@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
 /** Errors as RFC 9457 problem details with the field and a sentence for people. */
 @RestControllerAdvice
@@ -57,6 +58,10 @@ class ProblemAdvice {
             : "";
     if (field.isEmpty()) {
       return detail(HttpStatus.BAD_REQUEST, "", "The request is not JSON that can be read.");
+    }
+    if (unreadable.getCause() instanceof UnrecognizedPropertyException) {
+      return detail(
+          HttpStatus.UNPROCESSABLE_CONTENT, field, "“" + field + "” is not known; leave it out.");
     }
     String said = String.valueOf(unreadable.getCause().getMessage());
     return detail(

@@ -96,6 +96,10 @@ public class RequestGateTest extends ServerTest {
     assertThat(nul.status()).isEqualTo(422);
     assertThat(nul.json().get("field").asString()).isEqualTo("name");
     assertThat(nul.json().get("detail").asString()).contains("NUL");
+    Api.Answer unknown = api.raw("POST", "/api/lists", "{\"name\": \"a\", \"colour\": \"red\"}");
+    assertThat(unknown.status()).isEqualTo(422);
+    assertThat(unknown.json().get("detail").asString())
+        .isEqualTo("“colour” is not known; leave it out.");
     Api.Answer half = api.raw("POST", "/api/lists", "{\"name\": \"a\\ud83d\"}");
     assertThat(half.json().get("detail").asString()).contains("half of a character");
     assertThat(api.get("/api/outbox?who=%00").status()).isEqualTo(422);
