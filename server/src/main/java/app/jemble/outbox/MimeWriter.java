@@ -16,8 +16,8 @@ import java.util.Locale;
  * Writes a message as MIME: multipart/alternative with plain text first (RFC 2046 section 5.1.4),
  * both quoted-printable unless they are short lines of ASCII, so that no line passes 998 octets
  * (RFC 5322 section 2.1.1); pictures beside the HTML that shows them, files beside all of it, their
- * names as RFC 2231 says. Plain octets, since general writers of mail take many times as long
- * (docs/figures.md).
+ * names as RFC 2231 says. Plain octets: general writers of mail take longer, and keep neither to
+ * these lengths nor to what a header may hold (docs/decisions.md).
  */
 final class MimeWriter {
 

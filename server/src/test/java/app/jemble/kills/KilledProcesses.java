@@ -10,7 +10,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Processes of the application on one database, killed (SIGKILL) and started anew. */
+/**
+ * Processes of the application on one database, killed (SIGKILL) and started anew. For several
+ * threads: who asks while one is killed waits until there is another in its place.
+ */
 public final class KilledProcesses implements AutoCloseable {
 
   private final List<String> settings;
@@ -39,18 +42,18 @@ public final class KilledProcesses implements AutoCloseable {
   }
 
   /** Where one of them answers, once it has started. */
-  public String address(int which) {
+  public synchronized String address(int which) {
     return "http://127.0.0.1:" + ports[which];
   }
 
   /** Kills one, and starts another in its place. */
-  public void kill(int which) {
+  public synchronized void kill(int which) {
     processes[which].destroyForcibly().onExit().join();
     start(which);
   }
 
   /** As whatever supervises them would: one that starts while the database recovers gives up. */
-  public void restartThoseThatEnded() {
+  public synchronized void restartThoseThatEnded() {
     for (int i = 0; i < processes.length; i++) {
       if (!processes[i].isAlive()) {
         start(i);
@@ -89,7 +92,7 @@ public final class KilledProcesses implements AutoCloseable {
   }
 
   @Override
-  public void close() {
+  public synchronized void close() {
     for (Process process : processes) {
       process.destroyForcibly();
     }

@@ -1,6 +1,7 @@
 package app.jemble.outbox;
 
 import app.jemble.core.message.OutgoingMessage;
+import app.jemble.core.message.ThreadPlace;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
 import jakarta.mail.internet.InternetAddress;
@@ -10,7 +11,10 @@ import jakarta.mail.internet.MimeMultipart;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.Date;
+import java.util.List;
+import java.util.Optional;
 import java.util.Properties;
 import org.apache.james.mime4j.dom.Message;
 import org.apache.james.mime4j.dom.address.Mailbox;
@@ -33,6 +37,26 @@ public final class GeneralMimeWriters {
   private static final String UTF_8 = StandardCharsets.UTF_8.name();
 
   private GeneralMimeWriters() {}
+
+  /** A message of two texts, with names and a subject that are not of ASCII alone. */
+  public static OutgoingMessage message(String html, String text) {
+    return new OutgoingMessage(
+        "<1@ternquay.example>",
+        Instant.ofEpochSecond(1_770_000_000L),
+        new app.jemble.core.message.Mailbox("Orla Nì", "orla@ternquay.example"),
+        Optional.empty(),
+        new app.jemble.core.message.Mailbox("Zoë O’Neil", "zoe@okonjo.example"),
+        "The slipway opens – on Saturday",
+        html,
+        text,
+        List.of(),
+        List.of(),
+        ThreadPlace.NEW,
+        List.of(),
+        Optional.of("https://ternquay.example/leave/token"),
+        "return+token@ternquay.example",
+        false);
+  }
 
   /** The outbox's own. */
   public static byte[] ours(OutgoingMessage message) {
