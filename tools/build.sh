@@ -38,16 +38,37 @@ test_environment() {
   export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
 }
 
+# Everything; or one part of it, a module or test classes by their names.
 run_tests() {
+  local part="${1:-}" scope=()
+  case "$part" in
+    "") ;;
+    core | standins) scope=(-pl "$part") ;;
+    web) scope=(-pl web,web-check) ;;
+    server) scope=(-pl core,standins,web,server -Dskip.core -Dskip.standins) ;;
+    e2e) scope=(-pl core,standins,web,server,e2e -Dskip.core -Dskip.standins -Dskip.server) ;;
+    [A-Z]*) scope=(-pl core,standins,web,server,e2e "-Dtest=$part" -Dsurefire.failIfNoSpecifiedTests=false) ;;
+    *) fail "there is no part '$part'; there are core, standins, web, server, e2e, and test classes by name" ;;
+  esac
   test_environment
+  rm -rf ./*/target/surefire-reports web/target/vitest.json
   local status
   # Without "set -e" for this line: whatever follows a failed pipe would overwrite its status.
   set +e
   # Two at a time: the screens are built beside core, and tried beside the server.
-  mvn -B -ntp -T 2 verify -Dstyle.color=never 2>&1 | grep -vE '^(\[INFO\] *$|SLF4J)'
+  mvn -B -ntp -T 2 "${scope[@]}" verify -Dstyle.color=never 2>&1 | grep -vE '^(\[INFO\] *$|SLF4J)'
   status="${PIPESTATUS[0]}"
   set -e
+  slowest_tests
   count_tests "$status"
+}
+
+# Where the time goes; several run beside one another.
+slowest_tests() {
+  say "The slowest twenty:"
+  cat ./*/target/surefire-reports/TEST-*.xml 2>/dev/null \
+    | sed -nE 's/.*<testcase name="([^"]*)" classname="([^"]*)" time="([0-9.,]+)".*/\3 \2.\1/p' \
+    | tr -d ',' | sort -rn | head -n 20 | awk '{ seconds = $1; $1 = ""; printf "%8.1f s %s\n", seconds, $0 }'
 }
 
 # One closing line over everything that ran.

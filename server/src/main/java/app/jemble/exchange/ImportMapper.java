@@ -204,7 +204,8 @@ interface ImportMapper {
   @Update(
       """
       update import_row r
-      set problem = 'There is no plan, and a membership begins with its plan.', outcome = 'bad'
+      set problem = concat_ws(' ', r.note, 'There is no plan, and a membership begins with its plan.'),
+          outcome = 'bad'
       where r.run_id = #{id} and r.outcome is distinct from 'bad' and jsonb_exists_any(r.values, #{fields}) and not jsonb_exists(r.values, 'plan')
         and not exists (select from membership m where m.person_id = r.person_id)
       """)
@@ -213,7 +214,8 @@ interface ImportMapper {
   @Update(
       """
       update import_row r
-      set problem = #{label} || ' is required for every new person.', outcome = 'bad'
+      set problem = concat_ws(' ', r.note, #{label} || ' is required for every new person.'),
+          outcome = 'bad'
       where r.run_id = #{id} and r.outcome is distinct from 'bad' and r.person_id is null and not jsonb_exists(r.values, #{field})
       """)
   int refuseWithout(

@@ -8,13 +8,13 @@ import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.outbox.OutboxService;
 import app.jemble.workspace.WorkspaceService;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
@@ -48,15 +48,7 @@ class LookService {
           Runtime.getRuntime().availableProcessors(), work -> new Thread(work, "look"));
 
   /** The last look at each of a few mailings, for the pages of its list. */
-  private final Map<Long, Looked> kept =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Long, Looked> eldest) {
-          return size() > MOST_KEPT;
-        }
-      };
+  private final Cache<Long, Looked> kept = Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
   LookService(
       AudienceService audience,
@@ -103,39 +95,27 @@ class LookService {
     }
     lookAtPlan(mailing, look, now);
     Looked looked = look.looked(mailing.version());
-    synchronized (kept) {
-      kept.put(mailing.id(), looked);
-    }
+    kept.put(mailing.id(), looked);
     return looked;
   }
 
   /** The last look at a mailing, when nothing was written since; else a new one. */
   Looked lastLook(Mailing mailing) {
-    synchronized (kept) {
-      Looked last = kept.get(mailing.id());
-      if (last != null && last.version() == mailing.version()) {
-        return last;
-      }
-    }
-    return look(mailing, Progress.NONE);
+    Looked last = kept.getIfPresent(mailing.id());
+    return last != null && last.version() == mailing.version()
+        ? last
+        : look(mailing, Progress.NONE);
   }
 
   /** The last look at a mailing, whatever was written since; else a new one. */
   Looked lastLookAtPeople(Mailing mailing) {
-    synchronized (kept) {
-      Looked last = kept.get(mailing.id());
-      if (last != null) {
-        return last;
-      }
-    }
-    return look(mailing, Progress.NONE);
+    Looked last = kept.getIfPresent(mailing.id());
+    return last != null ? last : look(mailing, Progress.NONE);
   }
 
   /** The last look at a mailing, when there was one. */
   Optional<Looked> kept(long mailingId) {
-    synchronized (kept) {
-      return Optional.ofNullable(kept.get(mailingId));
-    }
+    return Optional.ofNullable(kept.getIfPresent(mailingId));
   }
 
   /** The people of one finding in the last look. */

@@ -1,11 +1,11 @@
 package app.jemble.mailing;
 
 import app.jemble.outbox.SharedTexts;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
-import java.util.LinkedHashMap;
-import java.util.Map;
+import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Service;
 
 /**
@@ -21,49 +21,28 @@ class ReleasedTexts implements SharedTexts {
   private final LetterService letters;
   private final FrozenValues frozen;
   private final MailingService mailings;
-  private final Clock clock;
 
-  private record Kept(Letter letter, Instant read) {}
-
-  private final Map<Long, Kept> kept =
-      new LinkedHashMap<>() {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Long, Kept> eldest) {
-          return size() > MOST_KEPT;
-        }
-      };
+  private final Cache<Long, Letter> kept;
 
   ReleasedTexts(LetterService letters, FrozenValues frozen, MailingService mailings, Clock clock) {
     this.letters = letters;
     this.frozen = frozen;
     this.mailings = mailings;
-    this.clock = clock;
+    this.kept =
+        Caffeine.newBuilder()
+            .maximumSize(MOST_KEPT)
+            .expireAfterWrite(FRESH)
+            .ticker(() -> TimeUnit.MILLISECONDS.toNanos(clock.millis()))
+            .build();
   }
 
   @Override
   public Ready ready(long mailingId, long personId, String text) {
-    Letter letter = letter(mailingId);
+    Letter letter = kept.get(mailingId, id -> letters.of(mailings.found(id)));
     FrozenValues.Thawed thawed = frozen.thaw(text);
     return new Ready(
         letter.shared(personId, letter.voices(thawed.ownerName(), thawed.ownerEmail())),
         thawed.language(),
         letter.values(thawed.values()));
-  }
-
-  private Letter letter(long mailingId) {
-    Instant now = clock.instant();
-    synchronized (kept) {
-      Kept known = kept.get(mailingId);
-      if (known != null && now.isBefore(known.read().plus(FRESH))) {
-        return known.letter();
-      }
-    }
-    Kept fresh = new Kept(letters.of(mailings.found(mailingId)), now);
-    synchronized (kept) {
-      kept.put(mailingId, fresh);
-    }
-    return fresh.letter();
   }
 }

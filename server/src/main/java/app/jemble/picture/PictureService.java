@@ -5,13 +5,13 @@ import app.jemble.core.message.InlinePicture;
 import app.jemble.core.message.Pictures;
 import app.jemble.picture.PictureMapper.FileRow;
 import app.jemble.workspace.Problem;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
 import java.io.InputStream;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.Base64;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -40,15 +40,8 @@ public class PictureService implements Pictures {
   private final Clock clock;
   private final SecureRandom random = new SecureRandom();
 
-  private final Map<String, InlinePicture.Stored> kept =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, InlinePicture.Stored> eldest) {
-          return size() > MOST_KEPT;
-        }
-      };
+  private final Cache<String, InlinePicture.Stored> kept =
+      Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
   PictureService(
       PictureMapper mapper, AccountService accounts, PicturePainter painter, Clock clock) {
@@ -100,21 +93,12 @@ public class PictureService implements Pictures {
 
   @Override
   public Optional<InlinePicture.Stored> find(String key) {
-    synchronized (kept) {
-      InlinePicture.Stored known = kept.get(key);
-      if (known != null) {
-        return Optional.of(known);
-      }
-    }
+    return Optional.ofNullable(kept.get(key, this::stored));
+  }
+
+  private InlinePicture.Stored stored(String key) {
     FileRow row = mapper.file(key);
-    if (row == null) {
-      return Optional.empty();
-    }
-    InlinePicture.Stored fresh = new InlinePicture.Stored(row.type(), row.octets());
-    synchronized (kept) {
-      kept.put(key, fresh);
-    }
-    return Optional.of(fresh);
+    return row == null ? null : new InlinePicture.Stored(row.type(), row.octets());
   }
 
   static Problem notAPicture() {

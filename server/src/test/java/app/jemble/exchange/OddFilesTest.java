@@ -113,6 +113,16 @@ public class OddFilesTest extends ServerTest {
   }
 
   @Test
+  public void whatIsLackingBecauseItCouldNotBeReadIsNamed() {
+    JsonNode state = read("email,joined,plan\nbea@canoe.example,2020-12-25,Canoe\n");
+    JsonNode row = checked(state, "EMAIL", "email", "joined_on", "plan").get("preview").get(0);
+    assertThat(row.get("outcome").asString()).isEqualTo("bad");
+    assertThat(row.get("problem").asString())
+        .contains("Canoe")
+        .endsWith("There is no plan, and a membership begins with its plan.");
+  }
+
+  @Test
   public void aNumberThatOnlyTheNeighboursCanCallIsNone() {
     JsonNode state = read("email,phone\nbea@local.example,12345\n");
     JsonNode row = checked(state, "EMAIL", "email", "phone").get("preview").get(0);
