@@ -68,7 +68,8 @@ slowest_tests() {
   say "The slowest twenty:"
   cat ./*/target/surefire-reports/TEST-*.xml 2>/dev/null \
     | sed -nE 's/.*<testcase name="([^"]*)" classname="([^"]*)" time="([0-9.,]+)".*/\3 \2.\1/p' \
-    | tr -d ',' | sort -rn | head -n 20 | awk '{ seconds = $1; $1 = ""; printf "%8.1f s %s\n", seconds, $0 }'
+    | tr -d ',' | sort -rn \
+    | awk 'NR <= 20 { seconds = $1; $1 = ""; printf "%8.1f s %s\n", seconds, $0 }' >&2
 }
 
 # One closing line over everything that ran.
