@@ -2,11 +2,12 @@
 
 # The server's jar taken apart: it starts in half the time.
 server_jar=".run/app/jemble-server-0.1.0-exec.jar"
+demo_jar="demo/target/jemble-demo-0.1.0.jar"
 office_jar="standins/target/jemble-standins-0.1.0-exec.jar"
 
 # What the jars were built from; a change of any source builds again.
 sources_mark() {
-  find pom.xml core server standins web \( -name target -o -name node_modules -o -name build \
+  find pom.xml core server demo standins web \( -name target -o -name node_modules -o -name build \
     -o -name .svelte-kit -o -name generated \) -prune -o -type f -print0 \
     | sort -z | xargs -0 cat | cksum
 }
@@ -15,12 +16,12 @@ build_if_needed() {
   mkdir -p .run
   local mark
   mark="$(sources_mark)"
-  if [ -f "$server_jar" ] && [ -f "$office_jar" ] && [ "$(cat .run/built 2>/dev/null)" = "$mark" ]; then
+  if [ -f "$server_jar" ] && [ -f "$demo_jar" ] && [ -f "$office_jar" ] && [ "$(cat .run/built 2>/dev/null)" = "$mark" ]; then
     return
   fi
   need_build_tools
   say "Building; the first time takes some minutes ..."
-  mvn -q -B -pl core,standins,web,server -am package -DskipTests -Dspotless.check.skip=true \
+  mvn -q -B -pl core,standins,web,server,demo -am package -DskipTests -Dspotless.check.skip=true \
     >.run/build.log 2>&1 || { tail -n 40 .run/build.log >&2; fail "the build failed; see .run/build.log"; }
   rm -rf .run/app
   java -Djarmode=tools -jar server/target/jemble-server-0.1.0-exec.jar extract --destination .run/app >/dev/null
@@ -45,9 +46,9 @@ run_tests() {
     "") ;;
     core | standins) scope=(-pl "$part") ;;
     web) scope=(-pl web,web-check) ;;
-    server) scope=(-pl core,standins,web,server -Dskip.core -Dskip.standins) ;;
-    e2e) scope=(-pl core,standins,web,server,e2e -Dskip.core -Dskip.standins -Dskip.server) ;;
-    [A-Z]*) scope=(-pl core,standins,web,server,e2e "-Dtest=$part" -Dsurefire.failIfNoSpecifiedTests=false) ;;
+    server) scope=(-pl core,standins,web,server,demo,server-check -Dskip.core -Dskip.standins) ;;
+    e2e) scope=(-pl core,standins,web,server,demo,server-check,e2e -Dskip.core -Dskip.standins -Dskip.server) ;;
+    [A-Z]*) scope=(-pl core,standins,web,server,demo,server-check,e2e "-Dtest=$part" -Dsurefire.failIfNoSpecifiedTests=false) ;;
     *) fail "there is no part '$part'; there are core, standins, web, server, e2e, and test classes by name" ;;
   esac
   test_environment
@@ -108,7 +109,7 @@ run_bench() {
   trap 'stop_cluster bench' EXIT
   mkdir -p .run
   say "Building ..."
-  mvn -q -B -pl core,standins,web,server,bench -am package -DskipTests -Dspotless.check.skip=true \
+  mvn -q -B -pl core,standins,web,server,demo,server-check,bench -am package -DskipTests -Dspotless.check.skip=true \
     >.run/bench-build.log 2>&1 || fail "the build failed; see .run/bench-build.log"
   local group
   [ $# -gt 0 ] || set -- merge mime plan check release outbox kills house-kills marks people growth fuzz
@@ -129,7 +130,7 @@ sort_mail() {
 
 run_shots() {
   test_environment
-  mvn -q -B -ntp -pl core,standins,web,server,e2e test -Dtest=Shots \
+  mvn -q -B -ntp -pl core,standins,web,server,demo,server-check,e2e test -Dtest=Shots \
     -Dsurefire.failIfNoSpecifiedTests=false -Djemble.shots="$here/docs/screenshots"
 }
 
@@ -138,6 +139,6 @@ write_api() {
   start_cluster test
   trap 'stop_cluster test' EXIT
   export JEMBLE_TEST_DB="jdbc:postgresql://127.0.0.1:$db_port/postgres?user=jemble"
-  mvn -q -B -pl core,standins,web,server -am test -Dtest=ApiDescriptionTest -Dweb.skip=true \
+  mvn -q -B -pl core,standins,web,server,demo,server-check -am test -Dtest=ApiDescriptionTest -Dweb.skip=true \
     -Dsurefire.failIfNoSpecifiedTests=false -Djemble.api.write=true
 }

@@ -70,7 +70,7 @@ start_app() {
     JEMBLE_DEMO_PASSWORD=lowen-quay JEMBLE_CLOCK_SPEED="$2" \
     JEMBLE_CLOCK_FROM="$(clock_from "$3")" \
     java "-Xmx${JEMBLE_DEMO_MEMORY:-2g}" -XX:+ExitOnOutOfMemoryError "$(class_archive)" \
-    -jar "$server_jar" >>"$run/jemble.log" 2>&1 &
+    -cp "$server_jar:$demo_jar" app.jemble.JembleApplication >>"$run/jemble.log" 2>&1 &
   app=$!
   echo "$app" >>"$pids"
 }

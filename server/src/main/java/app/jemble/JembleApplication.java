@@ -1,7 +1,7 @@
 package app.jemble;
 
-import app.jemble.response.SortMail;
-import app.jemble.workspace.JembleSettings;
+import app.jemble.inbound.SortMail;
+import app.jemble.settings.JembleSettings;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;

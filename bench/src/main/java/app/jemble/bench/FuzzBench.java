@@ -2,7 +2,7 @@ package app.jemble.bench;
 
 import app.jemble.Api;
 import app.jemble.api.ApiFuzz;
-import app.jemble.response.MailFuzz;
+import app.jemble.inbound.MailFuzz;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.CompletableFuture;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -129,7 +130,9 @@ final class MarksBench {
     Path list = Files.write(Files.createTempFile("paths", ".txt"), paths);
     Files.writeString(
         script,
-        """
+        String.format(
+            Locale.ROOT,
+            """
         local paths = {}
         local next = 0
         init = function(args)
@@ -139,8 +142,8 @@ final class MarksBench {
           next = next %% #paths + 1
           return paths[next]
         end
-        """
-            .formatted(list));
+        """,
+            list));
     Process wrk =
         new ProcessBuilder(
                 "wrk",

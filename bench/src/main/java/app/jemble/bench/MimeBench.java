@@ -1,7 +1,7 @@
 package app.jemble.bench;
 
+import app.jemble.carrier.mail.GeneralMimeWriters;
 import app.jemble.core.message.OutgoingMessage;
-import app.jemble.outbox.GeneralMimeWriters;
 
 /**
  * A message of two texts, some 10 KB, written as MIME by the outbox's own writer and by two general

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 
@@ -169,7 +170,7 @@ final class PeopleBench {
 
   private static void count(RunningApp app, Case asked) throws Exception {
     Map<String, Object> filter = who(asked.filter());
-    String byHand = BY_HAND.formatted(asked.join(), asked.where());
+    String byHand = String.format(Locale.ROOT, BY_HAND, asked.join(), asked.where());
     long ours = app.api.post("/api/people/tally", filter).json().get("total").asLong();
     long theirs = 0;
     for (Map<String, Object> row : app.sql.sql(byHand).query().listOfRows()) {

@@ -1,6 +1,7 @@
 package app.jemble.e2e;
 
 import java.util.List;
+import java.util.Locale;
 
 /**
  * People that practitioners look for.
@@ -101,11 +102,13 @@ record Find(String name, String kind, String related, List<Condition> conditions
               List.of(
                   Condition.of("Sent", "is today, this week …", "this week"),
                   Condition.of("Stage", null, "open")),
-              """
+              String.format(
+                  Locale.ROOT,
+                  """
               p.kind = 'contact' and exists (select from quote q where q.person_id = p.id
                 and q.stage = 'open' and q.sent_on >= date_trunc('week', %1$s)
-                and q.sent_on < date_trunc('week', %1$s) + interval '7 days')"""
-                  .formatted(TODAY)),
+                and q.sent_on < date_trunc('week', %1$s) + interval '7 days')""",
+                  TODAY)),
           new Find(
               "introduced by me directly",
               null,

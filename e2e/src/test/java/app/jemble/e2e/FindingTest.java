@@ -10,6 +10,7 @@ import com.microsoft.playwright.options.SelectOption;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Pattern;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
@@ -92,7 +93,8 @@ public class FindingTest extends BrowserTest {
         page.getByRole(AriaRole.GROUP, named(Pattern.compile("People who match.*")))
             .getByRole(AriaRole.BUTTON)
             .last();
-    assertThat(all).hasText(Pattern.compile("^" + String.format("%,d", expected) + "\\s.*"));
+    assertThat(all)
+        .hasText(Pattern.compile("^" + String.format(Locale.ROOT, "%,d", expected) + "\\s.*"));
     assertThat(page.locator("tbody tr")).hasCount((int) Math.min(expected, 100));
   }
 
@@ -301,7 +303,7 @@ public class FindingTest extends BrowserTest {
         sql.sql("select count(*) from membership where plan in ('Oar', 'Sail', 'Family')")
             .query(Long.class)
             .single();
-    assertThat(page.getByText(String.format("all %,d", many))).isVisible();
+    assertThat(page.getByText(String.format(Locale.ROOT, "all %,d", many))).isVisible();
     button("Keep this filter").click();
     dialog().getByLabel("Name").fill("On the water");
     press("Enter");
@@ -309,7 +311,7 @@ public class FindingTest extends BrowserTest {
     clear();
     button("Kept filters ▾").click();
     dialog().getByText("On the water").click();
-    assertThat(page.getByText(String.format("all %,d", many))).isVisible();
+    assertThat(page.getByText(String.format(Locale.ROOT, "all %,d", many))).isVisible();
     assertAccessible("a filter of groups");
     assertNoComplaints();
   }

@@ -12,6 +12,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -255,7 +256,7 @@ public class FirstMailingTest extends BrowserTest {
             .sql(
                 "select m.address, p.number from message m join person p on p.id = m.person_id where m.mailing_id = ?")
             .param(mailing)
-            .query((rs, n) -> Map.entry(rs.getString(1).toLowerCase(), rs.getString(2)))
+            .query((rs, n) -> Map.entry(rs.getString(1).toLowerCase(Locale.ROOT), rs.getString(2)))
             .list()
             .stream()
             .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
@@ -379,6 +380,6 @@ public class FirstMailingTest extends BrowserTest {
   }
 
   private static String grouped(int number) {
-    return String.format("%,d", number);
+    return String.format(Locale.ROOT, "%,d", number);
   }
 }

@@ -4,7 +4,7 @@ import app.jemble.core.merge.TemplateError;
 import app.jemble.core.merge.TemplateParser;
 import app.jemble.core.message.SafeHtml;
 import app.jemble.core.record.FieldCatalogue;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Locale;

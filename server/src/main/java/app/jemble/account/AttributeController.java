@@ -1,8 +1,8 @@
 package app.jemble.account;
 
 import app.jemble.core.record.FieldType;
+import app.jemble.problem.Problem;
 import app.jemble.workspace.AttributeService;
-import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.util.List;
 import org.springframework.web.bind.annotation.DeleteMapping;

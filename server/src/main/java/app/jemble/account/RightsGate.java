@@ -1,6 +1,6 @@
 package app.jemble.account;
 
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.stereotype.Component;

@@ -1,7 +1,8 @@
 package app.jemble.account;
 
-import app.jemble.workspace.JembleSettings;
+import app.jemble.settings.JembleSettings;
 import java.net.URI;
+import java.util.Locale;
 import org.springframework.boot.session.autoconfigure.DefaultCookieSerializerCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -68,7 +69,7 @@ class SecurityConfig {
                     .contentSecurityPolicy(
                         policy ->
                             policy.policyDirectives(
-                                CONTENT_POLICY.formatted(PageScripts.sources()))))
+                                String.format(Locale.ROOT, CONTENT_POLICY, PageScripts.sources()))))
         .requestCache(cache -> cache.disable())
         .formLogin(form -> form.disable())
         .httpBasic(basic -> basic.disable())

@@ -1,7 +1,7 @@
 package app.jemble.account;
 
-import app.jemble.workspace.JembleSettings;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
+import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Schema;

@@ -1,6 +1,6 @@
 package app.jemble.account;
 
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpSession;
 import java.security.Principal;

@@ -1,11 +1,11 @@
 package app.jemble.exchange;
 
 import app.jemble.account.AccountService;
-import app.jemble.change.ChangeService;
-import app.jemble.change.FieldJson;
 import app.jemble.core.exchange.ColumnMatch;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.record.ChangeService;
+import app.jemble.record.FieldJson;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.util.ArrayList;

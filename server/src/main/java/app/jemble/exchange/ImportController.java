@@ -2,7 +2,7 @@ package app.jemble.exchange;
 
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;

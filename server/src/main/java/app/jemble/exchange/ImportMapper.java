@@ -51,7 +51,7 @@ interface ImportMapper {
              r.choices::text as choices, r.done_rows, r.touched_at, r.trouble, r.batch_id,
              b.undone_at is not null as undone
       from import_run r
-      left join change_batch b on b.id = r.batch_id
+      left join offered.change_batch b on b.id = r.batch_id
       where r.id = #{id}
       """)
   ImportRun find(long id);
@@ -142,19 +142,19 @@ interface ImportMapper {
       with found as (
         select r.row_no, min(p.id) as person, count(*) as people
         from import_row r
-        join person p on p.archived_at is null and p.email_key = substr(r.match_key, 3)
+        join offered.person p on p.archived_at is null and p.email_key = substr(r.match_key, 3)
         where r.run_id = #{id} and r.outcome is distinct from 'bad' and r.match_key like 'e:%'
         group by r.row_no
         union all
         select r.row_no, min(p.id), count(*)
         from import_row r
-        join person p on p.archived_at is null and p.number = substr(r.match_key, 3)
+        join offered.person p on p.archived_at is null and p.number = substr(r.match_key, 3)
         where r.run_id = #{id} and r.outcome is distinct from 'bad' and r.match_key like 'n:%'
         group by r.row_no
         union all
         select r.row_no, min(p.id), count(*)
         from import_row r
-        join person p on p.archived_at is null and p.name_key collate "C" = split_part(substr(r.match_key, 3), '|', 1) collate "C"
+        join offered.person p on p.archived_at is null and p.name_key collate "C" = split_part(substr(r.match_key, 3), '|', 1) collate "C"
           and fold(replace(p.address_postcode, ' ', '')) = split_part(r.match_key, '|', 2)
         where r.run_id = #{id} and r.outcome is distinct from 'bad' and r.match_key like 'p:%'
         group by r.row_no
@@ -173,7 +173,7 @@ interface ImportMapper {
       """
       update import_row r
       set values = r.values - 'first_name' - 'last_name'
-      from person p
+      from offered.person p
       where r.run_id = #{id} and p.id = r.person_id and r.outcome is distinct from 'bad'
         and p.name = btrim(concat_ws(' ', r.values ->> 'first_name', r.values ->> 'last_name'))
       """)
@@ -184,7 +184,7 @@ interface ImportMapper {
       """
       update import_row r
       set problem = 'Another person has the number ' || (r.values ->> 'number') || '.', outcome = 'bad'
-      from person p
+      from offered.person p
       where r.run_id = #{id} and r.outcome is distinct from 'bad' and p.number = r.values ->> 'number'
         and p.id is distinct from r.person_id
       """)
@@ -207,7 +207,7 @@ interface ImportMapper {
       set problem = concat_ws(' ', r.note, 'There is no plan, and a membership begins with its plan.'),
           outcome = 'bad'
       where r.run_id = #{id} and r.outcome is distinct from 'bad' and jsonb_exists_any(r.values, #{fields}) and not jsonb_exists(r.values, 'plan')
-        and not exists (select from membership m where m.person_id = r.person_id)
+        and not exists (select from offered.membership m where m.person_id = r.person_id)
       """)
   int refuseWithoutPlan(@Param("id") long id, @Param("fields") List<String> fields);
 

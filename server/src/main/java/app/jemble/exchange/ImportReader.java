@@ -1,8 +1,8 @@
 package app.jemble.exchange;
 
 import app.jemble.account.AccountService;
+import app.jemble.problem.Problem;
 import app.jemble.storage.CopyIn;
-import app.jemble.workspace.Problem;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

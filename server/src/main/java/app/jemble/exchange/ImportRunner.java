@@ -1,9 +1,9 @@
 package app.jemble.exchange;
 
-import app.jemble.change.ChangeService;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.list.PersonLists;
+import app.jemble.record.ChangeService;
 import app.jemble.workspace.WorkspaceService;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

@@ -1,13 +1,13 @@
 package app.jemble.exchange;
 
 import app.jemble.account.AccountService;
-import app.jemble.change.ChangeService;
 import app.jemble.core.exchange.ColumnMatch;
 import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
+import app.jemble.record.ChangeService;
 import app.jemble.workspace.WorkspaceService;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;

@@ -3,7 +3,6 @@ package app.jemble.exchange;
 import static app.jemble.core.record.Words.fold;
 
 import app.jemble.account.Account;
-import app.jemble.change.FieldJson;
 import app.jemble.core.exchange.ColumnMatch;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.Field;
@@ -12,6 +11,7 @@ import app.jemble.core.record.FieldException;
 import app.jemble.core.record.FieldReader;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.FullName;
+import app.jemble.record.FieldJson;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -3,7 +3,7 @@ package app.jemble.exchange;
 import app.jemble.core.exchange.Delimiter;
 import app.jemble.core.exchange.HarmlessCell;
 import app.jemble.core.exchange.TextEncoding;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;

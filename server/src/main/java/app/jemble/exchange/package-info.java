@@ -1,7 +1,8 @@
 /**
  * People going in and out as files: CSV (RFC 4180) and vCard (RFC 2426, RFC 6350). An import is
- * read ({@link app.jemble.exchange.ImportReader}), checked ({@link
- * app.jemble.exchange.ImportChecker}) and only then run ({@link app.jemble.exchange.ImportRunner});
- * it is taken back like any act.
+ * read, checked and only then run; it is taken back like any act. Read {@link
+ * app.jemble.exchange.ImportService} first.
+ *
+ * <p>Tables: import_run, import_row.
  */
 package app.jemble.exchange;

@@ -37,7 +37,7 @@ final class Columns {
           Map.entry(
               "introduced_by",
               Column.of("p.introduced_by")
-                  .shownAs("(select i.name from person i where i.id = p.introduced_by)")),
+                  .shownAs("(select i.name from offered.person i where i.id = p.introduced_by)")),
           Map.entry("owner", Column.joined("w.login", "w").shownAs("w.name")),
           Map.entry("organisation.name", Column.joined("o.name", "o")),
           Map.entry("address.street", Column.of("p.address_street")),
@@ -136,7 +136,7 @@ final class Columns {
   private static Sql lastHeard(Sql what) {
     return Sql.of(
         """
-        (select %s from response r
+        (select %s from offered.response r
          where r.person_id = p.id and r.kind not in ('MACHINE_OPENED', 'MACHINE_CLICKED')
          order by r.at desc limit 1)""",
         what);

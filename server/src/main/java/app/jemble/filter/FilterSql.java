@@ -257,9 +257,9 @@ public final class FilterSql {
         """
         p.id in (
           with recursive brought (id, step) as (
-            select b.id, 1 from person b where b.introduced_by = %s::bigint
+            select b.id, 1 from offered.person b where b.introduced_by = %s::bigint
             union
-            select b.id, step + 1 from person b join brought on b.introduced_by = brought.id
+            select b.id, step + 1 from offered.person b join brought on b.introduced_by = brought.id
             where step < %s)
           select id from brought)""",
         Sql.param(by), Sql.param(asked.steps()));

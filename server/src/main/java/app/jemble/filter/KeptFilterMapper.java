@@ -27,7 +27,7 @@ interface KeptFilterMapper {
       select k.id, k.name, k.filter::text as filter, k.layout::text as layout, k.shared, k.owner_id,
              a.name as owner
       from kept_filter k
-      join account a on a.id = k.owner_id
+      join offered.account a on a.id = k.owner_id
       where k.subject = #{subject} and (k.shared or k.owner_id = #{me})
       order by k.owner_id <> #{me}, fold(k.name), k.id
       """)

@@ -4,7 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.record.Related;
 import app.jemble.list.RenamedList;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;

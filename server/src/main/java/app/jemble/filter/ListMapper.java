@@ -33,6 +33,6 @@ interface ListMapper {
   @Select(SqlLanguage.GIVEN)
   List<Part> tally(Sql question);
 
-  @Select("select coalesce(max(id), 0) from person")
+  @Select("select coalesce(max(id), 0) from offered.person")
   long lastPerson();
 }

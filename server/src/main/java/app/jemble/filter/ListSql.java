@@ -121,7 +121,7 @@ final class ListSql {
     Collection<String> joins = new TreeSet<>();
     query.cells().forEach(f -> joins.add(Columns.of(null, f).join()));
     joins.remove("");
-    return Sql.of("person p on p.id = found.id%s", beside(joins));
+    return Sql.of("offered.person p on p.id = found.id%s", beside(joins));
   }
 
   private static Collection<String> joinsOf(ListQuery query) {
@@ -140,12 +140,14 @@ final class ListSql {
   private static Sql tables(ListQuery query, Collection<String> joins) {
     Related kind = query.kind();
     if (kind == null) {
-      return Sql.of("person p%s", beside(joins));
+      return Sql.of("offered.person p%s", beside(joins));
     }
     return Sql.of(
-        "%s%s\nleft join person p on %s%s",
+        "%s%s\nleft join offered.person p on %s%s",
         RelatedTables.from(kind),
-        kind == Related.MESSAGE ? Sql.of(" join mailing g on g.id = s.mailing_id") : Sql.NONE,
+        kind == Related.MESSAGE
+            ? Sql.of(" join offered.mailing g on g.id = s.mailing_id")
+            : Sql.NONE,
         RelatedTables.ofPerson(kind, query.asOf()),
         beside(joins));
   }
@@ -229,7 +231,7 @@ final class ListSql {
         """
         with apart as materialized (
           select case when p.archived_at is null then p.reach end as part, count(*) as records
-          from person p
+          from offered.person p
           where (p.reach <> 'READY' or p.archived_at is not null) and %s
           group by 1
         ), ready as (

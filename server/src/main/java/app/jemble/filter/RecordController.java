@@ -3,7 +3,7 @@ package app.jemble.filter;
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
 import app.jemble.core.record.Related;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Locale;

@@ -10,9 +10,9 @@ final class RelatedTables {
   /** The tables that stand beside a person, by alias. */
   static Sql joinPerson(String alias) {
     return switch (alias) {
-      case "m" -> Sql.of("\nleft join membership m on m.person_id = p.id");
-      case "o" -> Sql.of("\nleft join organisation o on o.id = p.organisation_id");
-      case "w" -> Sql.of("\nleft join account w on w.id = p.owner_id");
+      case "m" -> Sql.of("\nleft join offered.membership m on m.person_id = p.id");
+      case "o" -> Sql.of("\nleft join offered.organisation o on o.id = p.organisation_id");
+      case "w" -> Sql.of("\nleft join offered.account w on w.id = p.owner_id");
       default -> throw new IllegalArgumentException("no table is joined as " + alias);
     };
   }
@@ -35,11 +35,11 @@ final class RelatedTables {
 
   static Sql from(Related kind) {
     return switch (kind) {
-      case QUOTE -> Sql.of("quote q left join account qw on qw.id = q.owner_id");
-      case TASK -> Sql.of("task t left join account tw on tw.id = t.owner_id");
-      case EVENT -> Sql.of("attendance a join event e on e.id = a.event_id");
-      case OFFICE -> Sql.of("office f");
-      case MESSAGE -> Sql.of("message s");
+      case QUOTE -> Sql.of("offered.quote q left join offered.account qw on qw.id = q.owner_id");
+      case TASK -> Sql.of("offered.task t left join offered.account tw on tw.id = t.owner_id");
+      case EVENT -> Sql.of("offered.attendance a join offered.event e on e.id = a.event_id");
+      case OFFICE -> Sql.of("offered.office f");
+      case MESSAGE -> Sql.of("offered.message s");
     };
   }
 
@@ -63,8 +63,8 @@ final class RelatedTables {
         ? Sql.of(
             """
             s.state = 'sent' and s.mailing_id not in (
-              select private.id from mailing private
-              join account sender on sender.id = private.sender_id
+              select private.id from offered.mailing private
+              join offered.account sender on sender.id = private.sender_id
               where private.private and sender.login is distinct from %s)""",
             Sql.param(asOf.login()))
         : Sql.of("true");

@@ -5,11 +5,11 @@ import app.jemble.storage.Sql;
 /** Words a person has by rows of another table: the lists they are on, the topics they left. */
 enum TagTable {
   LIST(
-      Sql.of("list_member x join person_list l on l.id = x.list_id"),
+      Sql.of("offered.list_member x join offered.person_list l on l.id = x.list_id"),
       Sql.of("l.name_key"),
       Sql.of("l.name")),
   TOPIC_LEFT(
-      Sql.of("topic_left x join topic l on l.id = x.topic_id"),
+      Sql.of("topic_left x join offered.topic l on l.id = x.topic_id"),
       Sql.of("fold(l.name)"),
       Sql.of("l.name"));
 

@@ -18,12 +18,12 @@ interface FollowActMapper {
       """
       select f.id
       from follow_rule f
-      join mailing g on g.id = f.mailing_id
-      left join mailing c on c.id = f.sends_id
+      join offered.mailing g on g.id = f.mailing_id
+      left join offered.mailing c on c.id = f.sends_id
       where f.whom is not null and f.stopped_at is null
         and (f.look_at is null or f.look_at <= #{now})
         and g.state in ('released', 'withdrawn') and g.paused_at is null and c.paused_at is null
-        and not exists (select from mailing_release r where r.mailing_id = g.id)
+        and not exists (select from offered.mailing_release r where r.mailing_id = g.id)
       order by f.mailing_id, f.place
       """)
   List<Long> toLookAt(Instant now);
@@ -41,7 +41,7 @@ interface FollowActMapper {
   @Select(
       """
       select s.id as message, s.person_id, s.address, s.record_id, s.sent_at as left_at
-      from message s
+      from offered.message s
       where s.mailing_id = #{mailing} and s.state = 'sent' and s.sent_at <= #{by}
         and not exists (
           select from follow_act a where a.rule_id = #{rule} and a.message_id = s.id)
@@ -59,8 +59,8 @@ interface FollowActMapper {
         select s.id as message, s.person_id, s.address, s.record_id,
                case when b.made_message is null then b.at else m.sent_at end as left_at
         from follow_act b
-        join message s on s.id = b.message_id
-        left join message m on m.id = b.made_message
+        join offered.message s on s.id = b.message_id
+        left join offered.message m on m.id = b.made_message
         where b.rule_id = #{before} and b.state = 'done'
           and (b.made_message is null or m.state = 'sent')
           and not exists (
@@ -83,7 +83,7 @@ interface FollowActMapper {
   @Select(
       """
       select s.id
-      from message s
+      from offered.message s
       where s.id = any(#{messages})
       order by s.id
       for no key update of s skip locked
@@ -110,11 +110,11 @@ interface FollowActMapper {
   @Select(
       """
       select s.id as message,
-             array(select f.standing from message f where f.id = coalesce(s.thread_id, s.id)
+             array(select f.standing from offered.message f where f.id = coalesce(s.thread_id, s.id)
                    union
-                   select f.standing from message f
+                   select f.standing from offered.message f
                    where f.thread_id = coalesce(s.thread_id, s.id)) as standings
-      from message s
+      from offered.message s
       where s.id = any(#{messages})
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
@@ -127,7 +127,7 @@ interface FollowActMapper {
       select #{rule}, s.id, s.person_id, n.state, #{at}, n.words, n.made
       from unnest(#{messages}::bigint[], #{states}::text[], #{words}::text[], #{made}::bigint[])
         as n (message, state, words, made)
-      join message s on s.id = n.message
+      join offered.message s on s.id = n.message
       on conflict (rule_id, message_id) do update
       set state = excluded.state, at = excluded.at, words = excluded.words
       where follow_act.state = 'due'
@@ -158,15 +158,15 @@ interface FollowActMapper {
   @Delete(
       """
       delete from follow_act a
-      using follow_rule f, message s
+      using follow_rule f, offered.message s
       where f.id = a.rule_id and s.id = a.message_id and a.rule_id = #{rule} and a.state = 'due'
         and not exists (
-          select from response r
+          select from offered.response r
           where r.kind = any(f.on_kinds)
             and r.message_id in (
               select coalesce(s.thread_id, s.id)
               union all
-              select t.id from message t where t.thread_id = coalesce(s.thread_id, s.id)))
+              select t.id from offered.message t where t.thread_id = coalesce(s.thread_id, s.id)))
       """)
   int forgetFalse(long rule);
 
@@ -180,7 +180,7 @@ interface FollowActMapper {
       select a.message_id as message, a.person_id, s.address, s.record_id, a.at as left_at
       from follow_act a
       join follow_rule f on f.id = a.rule_id
-      join message s on s.id = a.message_id
+      join offered.message s on s.id = a.message_id
       where a.rule_id = #{rule} and a.state = 'due'
         and (a.at <= #{settled} or not f.on_kinds && '{OPENED,CLICKED}')
       order by a.at, a.message_id
@@ -198,6 +198,7 @@ interface FollowActMapper {
       """)
   int notTold(@Param("rule") long rule, @Param("messages") Long[] messages);
 
-  @Select("select name from person where id = any(#{people}) order by name_key collate \"C\", id")
+  @Select(
+      "select name from offered.person where id = any(#{people}) order by name_key collate \"C\", id")
   List<String> names(@Param("people") Long[] people);
 }

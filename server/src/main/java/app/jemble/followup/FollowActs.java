@@ -2,6 +2,7 @@ package app.jemble.followup;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.carrier.mail.HouseMails;
 import app.jemble.core.followup.FollowUp;
 import app.jemble.core.followup.FollowUp.Facts;
 import app.jemble.core.followup.FollowUp.Judgement;
@@ -14,14 +15,11 @@ import app.jemble.core.response.Standing;
 import app.jemble.followup.FollowActMapper.Candidate;
 import app.jemble.followup.FollowActMapper.Standings;
 import app.jemble.followup.RuleDoing.Done;
-import app.jemble.mailing.HouseMails;
+import app.jemble.inbound.UnplacedService;
 import app.jemble.mailing.Mailing;
 import app.jemble.mailing.MailingService;
-import app.jemble.mailing.MayLeave;
-import app.jemble.mailing.RuleMailings;
 import app.jemble.response.AwayPeople;
 import app.jemble.response.CountingService;
-import app.jemble.response.UnplacedService;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -29,6 +27,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -264,7 +263,9 @@ class FollowActs {
     List<String> names = mapper.names(whom.stream().map(Candidate::personId).toArray(Long[]::new));
     String who = String.join(", ", names.subList(0, Math.min(names.size(), MOST_NAMES)));
     String more =
-        names.size() > MOST_NAMES ? " and %,d more".formatted(names.size() - MOST_NAMES) : "";
+        names.size() > MOST_NAMES
+            ? String.format(Locale.ROOT, " and %,d more", names.size() - MOST_NAMES)
+            : "";
     boolean sent =
         mails.send(
             "told." + ruleId + "." + whom.get(0).message(),

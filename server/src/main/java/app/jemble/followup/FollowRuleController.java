@@ -2,14 +2,13 @@ package app.jemble.followup;
 
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
+import app.jemble.audience.AudienceParts;
 import app.jemble.core.followup.After;
 import app.jemble.core.followup.Sign;
 import app.jemble.core.followup.Whom;
 import app.jemble.filter.FilterBody;
-import app.jemble.mailing.AudienceParts;
 import app.jemble.mailing.Mailing;
 import app.jemble.mailing.MailingService;
-import app.jemble.mailing.RuleMailings;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;

@@ -34,7 +34,7 @@ interface FollowRuleMapper {
   FollowRule sending(long mailing);
 
   /** Two colleagues change the rules of a mailing one after the other. */
-  @Select("select id from mailing where id = #{mailing} for no key update")
+  @Select("select id from offered.mailing where id = #{mailing} for no key update")
   Long lock(long mailing);
 
   @Select(
@@ -103,11 +103,11 @@ interface FollowRuleMapper {
   @Select(
       """
       select s.id as message, s.person_id, coalesce(s.sent_at, s.due_at) as leaves,
-             array(select f.standing from message f where f.id = coalesce(s.thread_id, s.id)
+             array(select f.standing from offered.message f where f.id = coalesce(s.thread_id, s.id)
                    union
-                   select f.standing from message f
+                   select f.standing from offered.message f
                    where f.thread_id = coalesce(s.thread_id, s.id)) as standings
-      from message s
+      from offered.message s
       where s.mailing_id = #{mailing} and s.state not in ('withdrawn', 'refused')
       """)
   List<ThreadRow> threads(long mailing);
@@ -120,7 +120,7 @@ interface FollowRuleMapper {
       select a.rule_id, a.message_id as message, a.state, coalesce(m.sent_at, a.at) as at
       from follow_act a
       join follow_rule f on f.id = a.rule_id
-      left join message m on m.id = a.made_message
+      left join offered.message m on m.id = a.made_message
       where f.mailing_id = #{mailing}
       """)
   List<Decided> decided(long mailing);
@@ -132,7 +132,7 @@ interface FollowRuleMapper {
       """
       select a.person_id, p.name, a.message_id as message, a.at, a.words
       from follow_act a
-      join person p on p.id = a.person_id
+      join offered.person p on p.id = a.person_id
       where a.rule_id = #{rule} and a.state = #{state}
       order by a.at desc, p.name_key collate "C"
       limit #{most}
@@ -143,7 +143,7 @@ interface FollowRuleMapper {
   @Select(
       """
       select id as person_id, name, 0 as message, null::timestamptz as at, '' as words
-      from person
+      from offered.person
       where id = any(#{people})
       order by name_key collate "C", id
       limit #{most}

@@ -1,21 +1,21 @@
 package app.jemble.followup;
 
 import app.jemble.account.AccountService;
+import app.jemble.audience.AudienceParts;
 import app.jemble.core.followup.After;
 import app.jemble.core.followup.Sign;
 import app.jemble.core.followup.Whom;
 import app.jemble.core.response.ResponseKind;
-import app.jemble.mailing.AudienceParts;
 import app.jemble.mailing.Mailing;
 import app.jemble.mailing.MailingService;
-import app.jemble.mailing.RuleMailings;
-import app.jemble.mailing.WithRelease;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
+import app.jemble.release.WithRelease;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -201,7 +201,10 @@ class FollowRules implements WithRelease {
   private void remove(FollowRule rule) {
     if (mapper.hasActed(rule.id())) {
       throw Problem.conflict(
-          "Rule %d has decided about people already; stop it instead.".formatted(rule.place()));
+          String.format(
+              Locale.ROOT,
+              "Rule %d has decided about people already; stop it instead.",
+              rule.place()));
     }
     mapper.remove(rule.id());
     if (rule.sendsId() != null) {
@@ -248,7 +251,8 @@ class FollowRules implements WithRelease {
               if (!errors.isEmpty()) {
                 int place =
                     rules.stream().filter(r -> r.id() == id).findFirst().orElseThrow().place();
-                throw Problem.conflict("Rule %d: %s".formatted(place, errors.get(0)));
+                throw Problem.conflict(
+                    String.format(Locale.ROOT, "Rule %d: %s", place, errors.get(0)));
               }
             });
   }

@@ -1,14 +1,13 @@
 package app.jemble.followup;
 
 import app.jemble.account.Account;
-import app.jemble.change.ChangeService;
 import app.jemble.core.followup.WorkingDays;
 import app.jemble.core.record.Field;
 import app.jemble.followup.FollowActMapper.Candidate;
 import app.jemble.mailing.Mailing;
-import app.jemble.mailing.RuleMailings;
 import app.jemble.outbox.OutboxService;
 import app.jemble.people.WantedValues;
+import app.jemble.record.ChangeService;
 import app.jemble.sending.SendingService;
 import app.jemble.task.TaskService;
 import app.jemble.workspace.WorkspaceService;

@@ -2,10 +2,10 @@ package app.jemble.followup;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.audience.AudienceParts;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
 import app.jemble.list.RenamedList;
-import app.jemble.mailing.AudienceParts;
 import app.jemble.mailing.MailingService;
 import app.jemble.outbox.LastLook;
 import app.jemble.people.PeopleService;

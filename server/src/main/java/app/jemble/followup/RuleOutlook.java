@@ -2,14 +2,12 @@ package app.jemble.followup;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.check.Outlook;
 import app.jemble.core.followup.WorkingDays;
 import app.jemble.core.response.Standing;
 import app.jemble.followup.FollowRuleMapper.Decided;
 import app.jemble.followup.FollowRuleMapper.ThreadRow;
 import app.jemble.mailing.Mailing;
-import app.jemble.mailing.MayLeave;
-import app.jemble.mailing.Outlook;
-import app.jemble.mailing.RuleMailings;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.HashMap;

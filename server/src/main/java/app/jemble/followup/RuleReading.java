@@ -4,8 +4,8 @@ import app.jemble.core.followup.After;
 import app.jemble.core.record.Field;
 import app.jemble.followup.FollowRules.Wanted;
 import app.jemble.people.WantedValues;
+import app.jemble.problem.Problem;
 import app.jemble.task.TaskService;
-import app.jemble.workspace.Problem;
 import java.util.List;
 import org.springframework.stereotype.Component;
 

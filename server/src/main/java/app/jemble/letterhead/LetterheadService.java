@@ -6,7 +6,7 @@ import app.jemble.core.merge.TemplateParser;
 import app.jemble.core.message.Letterhead;
 import app.jemble.core.message.SafeHtml;
 import app.jemble.picture.PictureService;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;

@@ -1,2 +1,7 @@
-/** Letterheads: what stands around a message. */
+/**
+ * Letterheads: what stands around a message. Read {@link app.jemble.letterhead.LetterheadService}
+ * first.
+ *
+ * <p>Tables: letterhead.
+ */
 package app.jemble.letterhead;

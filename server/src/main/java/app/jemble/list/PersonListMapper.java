@@ -15,9 +15,9 @@ interface PersonListMapper {
       """
       select l.id, l.name, count(p.id) as people, a.name as by
       from person_list l
-      join account a on a.id = l.created_by
+      join offered.account a on a.id = l.created_by
       left join list_member x on x.list_id = l.id
-      left join person p on p.id = x.person_id and p.archived_at is null
+      left join offered.person p on p.id = x.person_id and p.archived_at is null
       group by l.id, a.name
       order by l.name_key
       """)

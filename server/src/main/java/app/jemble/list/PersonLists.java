@@ -1,9 +1,9 @@
 package app.jemble.list;
 
 import app.jemble.account.AccountService;
-import app.jemble.change.ChangeService;
-import app.jemble.change.Undoing;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
+import app.jemble.record.ChangeService;
+import app.jemble.record.Undoing;
 import java.time.Clock;
 import java.util.List;
 import org.springframework.beans.factory.ObjectProvider;

@@ -17,18 +17,18 @@ interface LiveMapper {
 
   @Select(
       """
-      select coalesce((select max(sent_at)::text from message where sent_at is not null), '')
+      select coalesce((select max(sent_at)::text from offered.message where sent_at is not null), '')
              || coalesce((select string_agg(state || ' ' || messages, ', ' order by state)
                           from (select state, count(*) as messages
-                                from message where state <> 'sent' group by state) s), '')
-             || (select trouble from mail_server) as outbox,
-             coalesce((select max(id)::text from response), '') || ' '
-             || coalesce((select max(id)::text from inbound_mail), '') || ' '
-             || (select count(*) from inbound_mail where placed_at is null) as responses,
+                                from offered.message where state <> 'sent' group by state) s), '')
+             || (select trouble from offered.mail_server) as outbox,
+             coalesce((select max(id)::text from offered.response), '') || ' '
+             || coalesce((select max(id)::text from offered.inbound_mail), '') || ' '
+             || (select count(*) from offered.inbound_mail where placed_at is null) as responses,
              (select count(*) || ' ' || coalesce(sum(version), 0) || ' ' || count(paused_at)
-              from mailing)
-             || ' ' || (select coalesce(sum(ends - begins), 0) from mailing_release_lot) as mailings,
-             (select coalesce(max(id), 0) || ' ' || count(done_at) from task) as tasks
+              from offered.mailing)
+             || ' ' || (select coalesce(sum(ends - begins), 0) from offered.mailing_release_lot) as mailings,
+             (select coalesce(max(id), 0) || ' ' || count(done_at) from offered.task) as tasks
       """)
   Marks marks();
 }

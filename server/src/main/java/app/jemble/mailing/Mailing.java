@@ -84,7 +84,7 @@ public record Mailing(
   }
 
   /** A mailing that is not on record, to see what its words would look like. */
-  static Mailing imagined(String subject, String body, Account sender, boolean promotional) {
+  public static Mailing imagined(String subject, String body, Account sender, boolean promotional) {
     return new Mailing(
         0,
         "",

@@ -5,7 +5,7 @@ import app.jemble.core.merge.TemplateParser;
 import app.jemble.core.message.AttachedFile;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.mailing.MailingFileMapper.FileRow;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.io.IOException;
 import java.io.InputStream;
@@ -19,10 +19,10 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Files that travel with every message of a mailing, the list of recipients among them. */
 @Service
-class MailingFiles {
+public class MailingFiles {
 
   /** All files of a message together: mail servers commonly refuse more than 25 MB, encoded. */
-  static final int MOST_OCTETS = 10 * 1024 * 1024;
+  public static final int MOST_OCTETS = 10 * 1024 * 1024;
 
   static final int MOST_FILES = 20;
 
@@ -35,7 +35,7 @@ class MailingFiles {
    * @param name template text
    * @param size in octets; 0 for the list of recipients, which is made at release
    */
-  record MailingFile(long id, String name, String type, int size, boolean recipients) {}
+  public record MailingFile(long id, String name, String type, int size, boolean recipients) {}
 
   private final MailingFileMapper mapper;
   private final MailingService mailings;
@@ -56,7 +56,7 @@ class MailingFiles {
     this.clock = clock;
   }
 
-  List<MailingFile> all(long mailingId) {
+  public List<MailingFile> all(long mailingId) {
     return mapper.all(mailingId);
   }
 
@@ -119,18 +119,23 @@ class MailingFiles {
     mapper.remove(mailingId, id);
   }
 
+  /** The files of one mailing for another that begins from it. */
+  public void copy(long from, long to) {
+    mapper.copy(from, to);
+  }
+
   /** Writes the list of recipients, where one is attached. */
-  void fillRecipients(long mailingId, List<String> names) {
+  public void fillRecipients(long mailingId, List<String> names) {
     byte[] octets = (String.join("\r\n", names) + "\r\n").getBytes(StandardCharsets.UTF_8);
     mapper.fillRecipients(mailingId, octets, octets.length);
   }
 
-  void emptyRecipients(long mailingId) {
+  public void emptyRecipients(long mailingId) {
     mapper.fillRecipients(mailingId, null, 0);
   }
 
   /** The files as messages carry them; a list of recipients not yet made is empty. */
-  List<AttachedFile.Named> attached(long mailingId, FieldCatalogue fields) {
+  public List<AttachedFile.Named> attached(long mailingId, FieldCatalogue fields) {
     return mapper.files(mailingId).stream()
         .map(
             f ->

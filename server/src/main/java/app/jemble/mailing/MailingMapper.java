@@ -1,6 +1,5 @@
 package app.jemble.mailing;
 
-import app.jemble.core.record.Related;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
@@ -23,73 +22,14 @@ interface MailingMapper {
              g.count_opens, g.count_clicks, upper(g.state) as state, g.released_at, g.held_until,
              g.due_at, g.paused_at, g.version
       from mailing g
-      join account a on a.id = g.sender_id
+      join offered.account a on a.id = g.sender_id
       """;
-
-  /** What a new draft begins with. */
-  record NewDraft(
-      String name,
-      String subject,
-      String body,
-      Long templateId,
-      Integer templateVersion,
-      long topicId,
-      long senderId,
-      Long letterheadId,
-      boolean promotional,
-      Long followsId,
-      boolean isPrivate,
-      Related recordKind,
-      Long[] recordIds,
-      boolean recordEach,
-      String audienceParts,
-      String leaveParts,
-      Long[] audiencePicks,
-      Long[] leftOut) {}
-
-  /** What a writer may change of a draft. */
-  record Change(
-      String name,
-      String subject,
-      String body,
-      Long templateId,
-      long topicId,
-      Long letterheadId,
-      boolean promotional,
-      Mailing.Voice voice,
-      Mailing.RepliesTo repliesTo,
-      Long replyColleague,
-      boolean isPrivate,
-      boolean recordEach,
-      String audienceParts,
-      String leaveParts,
-      Long[] audiencePicks,
-      Long[] leftOut,
-      String plan,
-      boolean countOpens,
-      boolean countClicks) {}
 
   @Select(SELECT + "where g.id = #{id}")
   Mailing find(long id);
 
   @Select(SELECT + "where g.id = #{id} for no key update of g")
   Mailing findLocked(long id);
-
-  /** A mailing in the list. */
-  record MailingRow(
-      long id,
-      String name,
-      String subject,
-      String state,
-      String senderName,
-      Instant releasedAt,
-      Instant heldUntil,
-      Instant dueAt,
-      Instant createdAt,
-      long messages,
-      long sent,
-      long toLeave,
-      long replied) {}
 
   @Select(
       """
@@ -98,13 +38,13 @@ interface MailingMapper {
              coalesce(c.messages, 0) as messages, coalesce(c.sent, 0) as sent,
              coalesce(c.to_leave, 0) as to_leave, coalesce(c.replied, 0) as replied
       from mailing g
-      join account a on a.id = g.sender_id
+      join offered.account a on a.id = g.sender_id
       left join (
         select mailing_id, count(*) as messages,
                count(*) filter (where state = 'sent') as sent,
                count(*) filter (where state in ('waiting', 'deferred')) as to_leave,
                count(*) filter (where standing = 'REPLIED') as replied
-        from message
+        from offered.message
         group by mailing_id
       ) c on c.mailing_id = g.id
       where g.state <> 'discarded' and g.answers_mail is null
@@ -147,7 +87,7 @@ interface MailingMapper {
           count_clicks = #{c.countClicks}, version = version + 1
       where id = #{id} and version = #{version} and state = 'draft'
       """)
-  int change(@Param("id") long id, @Param("version") int version, @Param("c") Change change);
+  int change(@Param("id") long id, @Param("version") int version, @Param("c") DraftChange change);
 
   /** What its rules send is its sender's alone when it is. */
   @Update(
@@ -208,8 +148,21 @@ interface MailingMapper {
   @Update("update mailing set plan = #{plan}::jsonb, paused_at = null where id = #{id}")
   int goOn(@Param("id") long id, @Param("plan") String plan);
 
-  /** The parts of a mailing's audience and those it leaves out, as they are stored. */
-  record StoredParts(long id, String parts, String leaveParts) {}
+  /** Its sender is told what became of it; answers 0 when another process has done so. */
+  @Update("update mailing set summed_up_at = #{at} where id = #{id} and summed_up_at is null")
+  int sumUp(@Param("id") long id, @Param("at") Instant at);
+
+  @Update("update mailing set summed_up_at = null where id = #{id}")
+  int forgetSummary(long id);
+
+  /** It is held from when it is all there. */
+  @Update(
+      """
+      update mailing
+      set held_until = greatest(held_until, #{heldUntil}), version = version + 1
+      where id = #{id} and state = 'released'
+      """)
+  int written(@Param("id") long id, @Param("heldUntil") Instant heldUntil);
 
   @Select(
       """

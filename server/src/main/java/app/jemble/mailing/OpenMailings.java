@@ -1,7 +1,7 @@
 package app.jemble.mailing;
 
 import app.jemble.account.AccountService;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import org.springframework.stereotype.Component;
 
 /**
@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
  * another is to them as if it did not exist.
  */
 @Component
-class OpenMailings {
+public class OpenMailings {
 
   private final MailingMapper mapper;
   private final AccountService accounts;
@@ -20,22 +20,22 @@ class OpenMailings {
   }
 
   /** A mailing; a problem when there is none that the colleague may see. */
-  Mailing find(long id) {
+  public Mailing find(long id) {
     return open(mapper.find(id));
   }
 
   /** The same, which nobody else changes until the transaction ends. */
-  Mailing lock(long id) {
+  public Mailing lock(long id) {
     return open(mapper.findLocked(id));
   }
 
   /** For work that no colleague asks for at present; a problem when there is none. */
-  Mailing anybodys(long id) {
+  public Mailing anybodys(long id) {
     return there(mapper.find(id));
   }
 
   /** As {@link #anybodys}, which nobody else changes until the transaction ends. */
-  Mailing lockAnybodys(long id) {
+  public Mailing lockAnybodys(long id) {
     return there(mapper.findLocked(id));
   }
 

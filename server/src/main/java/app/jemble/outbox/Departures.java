@@ -1,10 +1,13 @@
 package app.jemble.outbox;
 
+import app.jemble.carrier.mail.Envelope;
+import app.jemble.carrier.mail.MimeWriter;
+import app.jemble.carrier.mail.OctetBuffer;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.ThreadPlace;
-import app.jemble.workspace.JembleSettings;
+import app.jemble.settings.JembleSettings;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;

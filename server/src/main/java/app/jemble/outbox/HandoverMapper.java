@@ -75,7 +75,7 @@ interface HandoverMapper {
       from message s
       where s.state in ('waiting', 'deferred') and s.due_at <= #{now} and s.in_hands_of is null
         and (s.due_at, s.id) > (#{after.due}, #{after.id})
-        and s.mailing_id <> all(array(select mailing_id from mailing_release))
+        and s.mailing_id <> all(array(select mailing_id from offered.mailing_release))
       order by s.due_at, s.id
       limit #{most}
       for update skip locked
@@ -146,7 +146,7 @@ interface HandoverMapper {
   int keepCopies(@Param("id") long id, @Param("mimes") byte[] mimes, @Param("ends") Long[] ends);
 
   /** What was kept of a message when it was about to leave before. */
-  @Select("select mime from message_copy where message_id = #{id}")
+  @Select("select mime from offered.message_copy where message_id = #{id}")
   Kept kept(long id);
 
   /** The octets of a message. */
@@ -238,12 +238,12 @@ interface HandoverMapper {
         join message s on s.id = in_hand
         where s.in_hands_of is not null
       ) gone
-      where #{account} = 0 or mailing_id in (select id from mailing where sender_id = #{account})
+      where #{account} = 0 or mailing_id in (select id from offered.mailing where sender_id = #{account})
       """)
   long leftToday(@Param("since") Instant since, @Param("account") long account);
 
   /** Whose mailing it is. */
-  @Select("select sender_id from mailing where id = #{mailing}")
+  @Select("select sender_id from offered.mailing where id = #{mailing}")
   long sender(long mailing);
 
   @Update(
@@ -282,17 +282,17 @@ interface HandoverMapper {
   @Select(
       """
       select s.id, s.address, g.answers_mail is not null as asked, p.asked_not,
-             exists (select from topic_left l
+             exists (select from offered.topic_left l
                      where l.person_id = s.person_id and l.topic_id = g.topic_id) as left_topic,
-             exists (select from do_not_write d
+             exists (select from offered.do_not_write d
                      where d.email_key = lower(btrim(s.address))) as do_not_write,
              array(select f.standing from message f where f.id = s.thread_id
                    union all
                    select o.standing from message o
                    where o.thread_id = s.thread_id and o.id <> s.id) as thread
       from message s
-      join mailing g on g.id = s.mailing_id
-      join person p on p.id = s.person_id
+      join offered.mailing g on g.id = s.mailing_id
+      join offered.person p on p.id = s.person_id
       where s.id = any(#{ids})
       """)
   List<Stay> stays(@Param("ids") Long[] ids);

@@ -1,6 +1,6 @@
 package app.jemble.outbox;
 
-import app.jemble.workspace.JembleSettings;
+import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.WorkspaceService;
 import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;

@@ -4,7 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;

@@ -17,7 +17,7 @@ interface OutboxListMapper {
       """
       select s.shown_state as state, count(*) as messages
       from message s
-      join mailing g on g.id = s.mailing_id
+      join offered.mailing g on g.id = s.mailing_id
       where s.state <> 'sent' and (#{mailingId}::bigint is null or s.mailing_id = #{mailingId})
         and (not g.private or g.sender_id = #{me})
       group by s.shown_state
@@ -29,7 +29,7 @@ interface OutboxListMapper {
       """
       select not g.private or g.sender_id = #{me}
       from message s
-      join mailing g on g.id = s.mailing_id
+      join offered.mailing g on g.id = s.mailing_id
       where s.id = #{id}
       """)
   Boolean isOpenTo(@Param("id") long id, @Param("me") long me);
@@ -41,8 +41,8 @@ interface OutboxListMapper {
              s.due_at, s.tries, s.reason,
              g.held_until > #{now} and s.shown_state = 'waiting' as held
       from message s
-      join person p on p.id = s.person_id
-      join mailing g on g.id = s.mailing_id
+      join offered.person p on p.id = s.person_id
+      join offered.mailing g on g.id = s.mailing_id
       where s.state <> 'sent' and (not g.private or g.sender_id = #{me})
         and (#{state}::text is null or s.shown_state = #{state})
         and (#{mailingId}::bigint is null or s.mailing_id = #{mailingId})
@@ -85,7 +85,7 @@ interface OutboxListMapper {
       """
       update message s
       set state = 'waiting', due_at = greatest(#{now}::timestamptz, g.held_until), reason = ''
-      from mailing g
+      from offered.mailing g
       where s.id = #{id} and g.id = s.mailing_id
         and s.state in ('waiting', 'deferred', 'refused', 'held', 'withdrawn')
         and s.in_hands_of is null
@@ -116,7 +116,7 @@ interface OutboxListMapper {
       """
       select s.id, s.recipient, s.subject, s.sent_at, c.mime
       from message s
-      join message_copy c on c.message_id = s.id
+      join offered.message_copy c on c.message_id = s.id
       where s.id = #{id} and s.state = 'sent'
       """)
   Copy copy(long id);

@@ -17,7 +17,7 @@ interface OutboxMapper {
   @Select(
       """
       select g.id
-      from mailing g
+      from offered.mailing g
       where g.state = 'released' and g.paused_at is null
         and exists (select from message s where s.mailing_id = g.id and s.state = 'held')
         and not exists (
@@ -60,7 +60,7 @@ interface OutboxMapper {
       """
       select s.id, p.time_zone
       from message s
-      join person p on p.id = s.person_id
+      join offered.person p on p.id = s.person_id
       where s.mailing_id = #{mailingId} and s.state in ('waiting', 'deferred', 'held')
         and s.in_hands_of is null
       order by coalesce(s.planned_at, s.due_at), s.id
@@ -88,7 +88,7 @@ interface OutboxMapper {
       select (greatest(s.due_at, #{now}) at time zone #{zone})::date as day,
              count(*) as messages, count(*) filter (where g.sender_id = #{sender}) as of_sender
       from message s
-      join mailing g on g.id = s.mailing_id
+      join offered.mailing g on g.id = s.mailing_id
       where s.mailing_id <> #{mailingId}
         and s.state in ('waiting', 'deferred', 'held', 'in_doubt')
       group by 1
@@ -96,7 +96,7 @@ interface OutboxMapper {
       select (s.sent_at at time zone #{zone})::date, count(*),
              count(*) filter (where g.sender_id = #{sender})
       from message s
-      join mailing g on g.id = s.mailing_id
+      join offered.mailing g on g.id = s.mailing_id
       where s.state = 'sent' and s.sent_at >= #{today}
       group by 1
       """)

@@ -1,6 +1,7 @@
 package app.jemble.outbox;
 
-import app.jemble.workspace.JembleSettings;
+import app.jemble.carrier.mail.MailConnections;
+import app.jemble.settings.JembleSettings;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;

@@ -1,8 +1,8 @@
 package app.jemble.outbox;
 
 import app.jemble.outbox.OutboxMapper.ThreadRow;
+import app.jemble.problem.Problem;
 import app.jemble.sending.SendingService;
-import app.jemble.workspace.Problem;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -1,7 +1,10 @@
 package app.jemble.outbox;
 
+import app.jemble.carrier.mail.HandoverResult;
+import app.jemble.carrier.mail.MailConnection;
+import app.jemble.carrier.mail.MailConnections;
 import app.jemble.core.pace.BatchSize;
-import app.jemble.workspace.JembleSettings;
+import app.jemble.settings.JembleSettings;
 import jakarta.mail.MessagingException;
 import java.io.IOException;
 import java.nio.file.Path;

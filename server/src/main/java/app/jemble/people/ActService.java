@@ -1,14 +1,14 @@
 package app.jemble.people;
 
-import app.jemble.change.ChangeService;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldValue;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.ListService;
 import app.jemble.filter.Selection;
 import app.jemble.list.PersonLists;
+import app.jemble.problem.Problem;
+import app.jemble.record.ChangeService;
 import app.jemble.task.TaskService;
-import app.jemble.workspace.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.util.List;

@@ -5,7 +5,7 @@ import app.jemble.account.Needs;
 import app.jemble.account.Right;
 import app.jemble.exchange.CsvOut;
 import app.jemble.people.DoNotWriteMapper.Kept;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.UncheckedIOException;

@@ -35,9 +35,9 @@ interface DoNotWriteMapper {
       select d.email_key as address, d.reason, d.since, d.note, a.name as by,
              p.id as person_id, p.name as person
       from do_not_write d
-      left join account a on a.id = d.by_id
+      left join offered.account a on a.id = d.by_id
       left join lateral (
-        select id, name from person
+        select id, name from offered.person
         where email_key = d.email_key and archived_at is null
         order by id limit 1) p on true
       """;
@@ -115,7 +115,7 @@ interface DoNotWriteMapper {
       """
       select w.email_key as address, w.reason, w.lifted_at as at, a.name as by, w.note
       from written_to_again w
-      join account a on a.id = w.lifted_by
+      join offered.account a on a.id = w.lifted_by
       order by w.lifted_at desc, w.id desc
       limit #{most}
       """)

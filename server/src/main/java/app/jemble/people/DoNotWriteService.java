@@ -5,7 +5,7 @@ import app.jemble.account.AccountService;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.exchange.SmallTable;
 import app.jemble.people.DoNotWriteMapper.Kept;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;

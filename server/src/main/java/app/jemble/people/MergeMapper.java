@@ -24,9 +24,10 @@ interface MergeMapper {
   @Update(SqlLanguage.GIVEN)
   int moveBack(Sql move);
 
-  @Select("select a.login from person p join account a on a.id = p.owner_id where p.id = #{id}")
+  @Select(
+      "select a.login from offered.person p join offered.account a on a.id = p.owner_id where p.id = #{id}")
   String ownerLogin(long id);
 
-  @Select("select id from person where introduced_by = #{other} and id <> #{stays}")
+  @Select("select id from offered.person where introduced_by = #{other} and id <> #{stays}")
   List<Long> introducedBy(@Param("other") long other, @Param("stays") long stays);
 }

@@ -1,18 +1,20 @@
 package app.jemble.people;
 
 import app.jemble.account.AccountService;
-import app.jemble.change.ChangeService;
-import app.jemble.change.Undoing;
 import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.FieldValue;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
+import app.jemble.record.ChangeService;
+import app.jemble.record.Undoing;
+import app.jemble.storage.HangsOnPerson;
 import app.jemble.workspace.WorkspaceService;
 import java.math.BigDecimal;
 import java.time.Clock;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Service;
@@ -45,6 +47,10 @@ class MergeService implements Undoing {
   private final ChangeService changes;
   private final PersonPage page;
   private final MergeMapper mapper;
+
+  /** Messages before what goes where its message went. */
+  private final List<HangsOnPerson> hanging;
+
   private final WorkspaceService workspace;
   private final AccountService accounts;
   private final Clock clock;
@@ -53,12 +59,18 @@ class MergeService implements Undoing {
       ChangeService changes,
       PersonPage page,
       MergeMapper mapper,
+      List<HangsOnPerson.Room> rooms,
       WorkspaceService workspace,
       AccountService accounts,
       Clock clock) {
     this.changes = changes;
     this.page = page;
     this.mapper = mapper;
+    this.hanging =
+        rooms.stream()
+            .flatMap(room -> room.ofPeople().stream())
+            .sorted(Comparator.comparing(HangsOnPerson::kind))
+            .toList();
     this.workspace = workspace;
     this.accounts = accounts;
     this.clock = clock;
@@ -82,7 +94,7 @@ class MergeService implements Undoing {
     }
     long batch = changes.begin("Merged " + other.name() + " into " + kept.name());
     List<Long> away = List.of(other.id());
-    for (MergeSql.Hanging what : MergeSql.Hanging.values()) {
+    for (HangsOnPerson what : hanging) {
       List<Long> moved = mapper.move(MergeSql.move(what, other.id(), stays));
       if (!moved.isEmpty()) {
         String field = MOVED + what.name() + ":" + stays;
@@ -144,7 +156,8 @@ class MergeService implements Undoing {
   @Override
   public void undo(String field, List<Noted> changes) {
     String[] whatAndWho = field.substring(MOVED.length()).split(":");
-    MergeSql.Hanging what = MergeSql.Hanging.valueOf(whatAndWho[0]);
+    HangsOnPerson what =
+        hanging.stream().filter(h -> h.name().equals(whatAndWho[0])).findFirst().orElseThrow();
     long stayed = Long.parseLong(whatAndWho[1]);
     for (Noted moved : changes) {
       long key = Long.parseLong(moved.after());

@@ -1,9 +1,9 @@
 package app.jemble.people;
 
 import app.jemble.account.AccountService;
-import app.jemble.change.ChangeService;
-import app.jemble.change.Undoing;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
+import app.jemble.record.ChangeService;
+import app.jemble.record.Undoing;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;

@@ -21,7 +21,8 @@ interface PeopleMapper {
   /** A person and the zone they live in. */
   record InZone(long id, String timeZone) {}
 
-  @Select("select id, time_zone from person where id = any(#{ids}) and time_zone is not null")
+  @Select(
+      "select id, time_zone from offered.person where id = any(#{ids}) and time_zone is not null")
   List<InZone> timeZones(@Param("ids") Long[] ids);
 
   @Lang(SqlLanguage.class)
@@ -43,7 +44,7 @@ interface PeopleMapper {
   @Select(
       """
       select min(id)
-      from person
+      from offered.person
       where archived_at is null and email is not null and first_name is not null
       """)
   Long somebody();

@@ -41,10 +41,10 @@ final class PeopleSql {
   private static Sql from(Sql whom) {
     return Sql.of(
         """
-        from person p
-        left join membership m on m.person_id = p.id
-        left join organisation o on o.id = p.organisation_id
-        left join account w on w.id = p.owner_id
+        from offered.person p
+        left join offered.membership m on m.person_id = p.id
+        left join offered.organisation o on o.id = p.organisation_id
+        left join offered.account w on w.id = p.owner_id
         left join do_not_write d on d.email_key = p.email_key
         where p.archived_at is null and %s""",
         whom);

@@ -2,8 +2,8 @@ package app.jemble.people;
 
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
-import app.jemble.change.ChangeService;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
+import app.jemble.record.ChangeService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;

@@ -1,44 +1,19 @@
 package app.jemble.people;
 
-import java.time.Instant;
 import java.util.List;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
-import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface PersonMapper {
 
-  @Select(
-      value = "insert into person (kind, created_at) values (#{kind}, #{at}) returning id",
-      affectData = true)
-  long add(@Param("kind") String kind, @Param("at") Instant at);
-
-  @Update("update person set picture_key = #{key} where id = #{id} and archived_at is null")
-  int picture(@Param("id") long id, @Param("key") String key);
-
-  @Select("select name from person where id = #{id}")
+  @Select("select name from offered.person where id = #{id}")
   String name(long id);
 
-  @Select("select exists (select from membership where person_id = #{id})")
+  @Select("select exists (select from offered.membership where person_id = #{id})")
   boolean isMember(long id);
 
-  /** Those of the people to whom nothing was ever sent. */
-  @Delete(
-      """
-      delete from person
-      where id = any(#{people})
-        and id not in (select person_id from message where person_id = any(#{people}))
-        and id not in (select introduced_by from person where introduced_by = any(#{people}))
-      """)
-  int delete(@Param("people") Long[] people);
-
-  @Update("update person set archived_at = #{at} where id = any(#{people}) and archived_at is null")
-  int archive(@Param("people") Long[] people, @Param("at") Instant at);
-
   @Select(
-      "select tag from person, unnest(tags) tag group by tag order by count(*) desc, tag limit 200")
+      "select tag from offered.person, unnest(tags) tag group by tag order by count(*) desc, tag limit 200")
   List<String> tags();
 }

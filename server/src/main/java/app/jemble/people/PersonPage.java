@@ -1,7 +1,6 @@
 package app.jemble.people;
 
 import app.jemble.account.AccountService;
-import app.jemble.change.ChangeService;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
@@ -9,7 +8,8 @@ import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.ListService;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
+import app.jemble.record.ChangeService;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;

@@ -47,9 +47,9 @@ interface PersonPageMapper {
              p.asked_not, p.suppressed as do_not_write, p.archived_at,
              p.picture_key, p.merged_into, into_one.name as merged_into_name,
              p.introduced_by, by_one.name as introduced_by_name
-      from person p
-      left join person into_one on into_one.id = p.merged_into
-      left join person by_one on by_one.id = p.introduced_by
+      from offered.person p
+      left join offered.person into_one on into_one.id = p.merged_into
+      left join offered.person by_one on by_one.id = p.introduced_by
       where p.id = #{id}
       """)
   PersonHead head(long id);
@@ -75,8 +75,8 @@ interface PersonPageMapper {
   @Select(
       """
       select t.id, t.kind, t.title, t.due_on::text as due_on, t.done_at is not null as done, a.name as owner
-      from task t
-      left join account a on a.id = t.owner_id
+      from offered.task t
+      left join offered.account a on a.id = t.owner_id
       where t.person_id = #{id}
       order by done, t.due_on nulls last, t.id desc
       limit 50
@@ -103,14 +103,14 @@ interface PersonPageMapper {
       select distinct on (id) id, name, why
       from (
         select o.id, o.name, 'same e-mail' as why
-        from person p
-        join person o on o.email_key = p.email_key
+        from offered.person p
+        join offered.person o on o.email_key = p.email_key
         where p.id = #{id} and p.archived_at is null and o.id <> p.id and o.archived_at is null
         union all
         select o.id, o.name,
                case when o.phone = p.phone then 'same name and phone' else 'same name and postcode' end
-        from person p
-        join person o on o.name_key collate "C" = p.name_key collate "C"
+        from offered.person p
+        join offered.person o on o.name_key collate "C" = p.name_key collate "C"
         where p.id = #{id} and p.archived_at is null and o.id <> p.id and o.archived_at is null
           and (o.phone = p.phone or o.address_postcode = p.address_postcode)
       ) alike
@@ -128,15 +128,15 @@ interface PersonPageMapper {
       select *
       from (
         select 'SENT' as kind, g.name as mailing, s.id as message_id, s.sent_at as at, s.subject as detail
-        from message s
-        join mailing g on g.id = s.mailing_id
-        where s.person_id in (select id from person where id = #{id} or merged_into = #{id}) and s.state = 'sent'
+        from offered.message s
+        join offered.mailing g on g.id = s.mailing_id
+        where s.person_id in (select id from offered.person where id = #{id} or merged_into = #{id}) and s.state = 'sent'
           and (not g.private or g.sender_id = #{me})
         union all
         select r.kind, g.name, r.message_id, r.at, r.detail
-        from response r
-        join mailing g on g.id = r.mailing_id
-        where r.person_id in (select id from person where id = #{id} or merged_into = #{id})
+        from offered.response r
+        join offered.mailing g on g.id = r.mailing_id
+        where r.person_id in (select id from offered.person where id = #{id} or merged_into = #{id})
           and (not g.private or g.sender_id = #{me})
       ) h
       where #{before}::timestamptz is null or h.at < #{before}

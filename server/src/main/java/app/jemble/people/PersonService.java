@@ -1,7 +1,6 @@
 package app.jemble.people;
 
 import app.jemble.account.AccountService;
-import app.jemble.change.ChangeService;
 import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -11,7 +10,10 @@ import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.FieldValue;
 import app.jemble.picture.PictureService;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
+import app.jemble.record.AddedPeople;
+import app.jemble.record.ChangeService;
+import app.jemble.record.PersonRows;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -48,6 +50,7 @@ public class PersonService {
 
   private final ChangeService changes;
   private final PersonMapper mapper;
+  private final PersonRows rows;
   private final PictureService pictures;
   private final WorkspaceService workspace;
   private final AccountService accounts;
@@ -56,12 +59,14 @@ public class PersonService {
   PersonService(
       ChangeService changes,
       PersonMapper mapper,
+      PersonRows rows,
       PictureService pictures,
       WorkspaceService workspace,
       AccountService accounts,
       Clock clock) {
     this.changes = changes;
     this.mapper = mapper;
+    this.rows = rows;
     this.pictures = pictures;
     this.workspace = workspace;
     this.accounts = accounts;
@@ -75,7 +80,7 @@ public class PersonService {
     if (key != null && pictures.find(key).isEmpty()) {
       throw Problem.wrong("key", "There is no such picture; choose it again.");
     }
-    if (mapper.picture(id, key) == 0) {
+    if (!rows.picture(id, key)) {
       throw Problem.notFound("There is no such person any more, or they are archived.");
     }
   }
@@ -90,7 +95,7 @@ public class PersonService {
     requireAll(read);
     String kind = values.getOrDefault("kind", "contact");
     long batch = changes.begin("Added a person");
-    long id = mapper.add(kind, clock.instant());
+    long id = rows.add(kind);
     changes.note(batch, List.of(id), AddedPeople.FIELD, null, "true");
     read.forEach((field, value) -> changes.set(batch, field, value, List.of(id)));
     changes.name(batch, "Added " + mapper.name(id));

@@ -6,7 +6,7 @@ import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldException;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.FieldValue;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.util.Set;
 import org.springframework.stereotype.Component;

@@ -1,6 +1,6 @@
 package app.jemble.picture;
 
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import jakarta.annotation.PreDestroy;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;

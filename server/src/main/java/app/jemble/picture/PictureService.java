@@ -4,7 +4,7 @@ import app.jemble.account.AccountService;
 import app.jemble.core.message.InlinePicture;
 import app.jemble.core.message.Pictures;
 import app.jemble.picture.PictureMapper.FileRow;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;

@@ -1,7 +1,7 @@
 package app.jemble.request;
 
 import app.jemble.core.response.AddressRange;
-import app.jemble.workspace.JembleSettings;
+import app.jemble.settings.JembleSettings;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import java.util.ArrayList;

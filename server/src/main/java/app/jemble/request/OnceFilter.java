@@ -1,5 +1,6 @@
 package app.jemble.request;
 
+import app.jemble.problem.Refusal;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpFilter;

@@ -14,7 +14,7 @@ interface OnceMapper {
   /** What is known of a request; no status while it goes on. */
   record Known(String request, Integer status, String type, byte[] body) {}
 
-  @Select("select id from account where login = #{login}")
+  @Select("select id from offered.account where login = #{login}")
   Long account(String login);
 
   /** 1 for whoever comes first. */

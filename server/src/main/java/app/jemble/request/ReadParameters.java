@@ -1,5 +1,6 @@
 package app.jemble.request;
 
+import app.jemble.problem.Readable;
 import java.time.Instant;
 import java.time.LocalDate;
 import org.springframework.core.convert.converter.Converter;

@@ -1,5 +1,7 @@
 package app.jemble.request;
 
+import app.jemble.problem.Away;
+import app.jemble.problem.Refusal;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpFilter;

@@ -1,5 +1,6 @@
 package app.jemble.request;
 
+import app.jemble.problem.Readable;
 import com.fasterxml.jackson.annotation.Nulls;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -23,7 +24,7 @@ import tools.jackson.databind.module.SimpleModule;
  * it, no day that no calendar has. How long texts and bodies may be stands in application.yml.
  */
 @Configuration
-class StrictJson {
+public class StrictJson {
 
   @Bean
   JsonMapperBuilderCustomizer strict() {

@@ -1,7 +1,7 @@
 package app.jemble.request;
 
 import app.jemble.filter.FilterBody;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;

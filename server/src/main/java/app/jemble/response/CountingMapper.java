@@ -22,19 +22,15 @@ interface CountingMapper {
 
   @Select(
       """
-      select machine_within_seconds as within_seconds, machine_burst_seconds as burst_seconds,
-             machine_agents as agents, machine_ranges as ranges
-      from workspace
-      where id = 1
+      select within_seconds, burst_seconds, agents, ranges from counting_rules
       """)
   CountingRules find();
 
   @Update(
       """
-      update workspace
-      set machine_within_seconds = #{within}, machine_burst_seconds = #{burst},
-          machine_agents = #{agents}, machine_ranges = #{ranges}
-      where id = 1
+      update counting_rules
+      set within_seconds = #{within}, burst_seconds = #{burst}, agents = #{agents},
+          ranges = #{ranges}
       """)
   int change(
       @Param("within") int within,

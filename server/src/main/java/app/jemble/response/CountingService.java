@@ -4,11 +4,12 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.response.AddressRange;
 import app.jemble.core.response.FetchRules;
+import app.jemble.problem.Problem;
 import app.jemble.response.CountingMapper.CountingRules;
-import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import org.springframework.stereotype.Service;
 
@@ -82,7 +83,9 @@ public class CountingService {
         .ifPresent(
             range -> {
               throw Problem.wrong(
-                  "ranges", "“%s” is no address or range, such as 192.0.2.0/24.".formatted(range));
+                  "ranges",
+                  String.format(
+                      Locale.ROOT, "“%s” is no address or range, such as 192.0.2.0/24.", range));
             });
     mapper.change(
         clean.withinSeconds(),

@@ -21,7 +21,7 @@ interface ReadingTimeMapper {
       """
       select r.person_id, r.at, p.time_zone as zone
       from response r
-      join person p on p.id = r.person_id
+      join offered.person p on p.id = r.person_id
       where r.kind in ('OPENED', 'CLICKED', 'REPLIED')
         and (#{people}::bigint[] is null or r.person_id = any(#{people}))
       order by r.at desc

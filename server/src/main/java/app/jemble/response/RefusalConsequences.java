@@ -3,7 +3,6 @@ package app.jemble.response;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.ReturnMeaning;
 import app.jemble.outbox.AfterRefusal;
-import app.jemble.response.ResponseMapper.Answered;
 import org.springframework.stereotype.Component;
 
 /** What a mail server refuses in the dialogue means for an address what a report would mean. */

@@ -4,6 +4,7 @@ import app.jemble.core.response.ResponseKind;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -13,30 +14,12 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface ResponseMapper {
 
-  /** What a response needs to know of its message. */
-  record Answered(
-      long id,
-      long mailingId,
-      long personId,
-      String address,
-      String state,
-      Instant sentAt,
-      Instant firstTryAt,
-      long topicId,
-      List<String> links) {
-
-    /** When the hand-over was made or begun. */
-    Instant handedOver() {
-      return sentAt != null ? sentAt : firstTryAt;
-    }
-  }
-
   String SELECT =
       """
       select s.id, s.mailing_id, s.person_id, s.address, s.state, s.sent_at, s.first_try_at,
              g.topic_id, s.links
-      from message s
-      join mailing g on g.id = s.mailing_id
+      from offered.message s
+      join offered.mailing g on g.id = s.mailing_id
       """;
 
   @Select(SELECT + "where s.token = #{token} and s.first_try_at is not null")
@@ -61,13 +44,10 @@ interface ResponseMapper {
       select id, token, mailing_id, person_id, coalesce(sent_at, first_try_at) as handed_over,
              state <> 'in_doubt' and opened as settled,
              state <> 'in_doubt' and standing <> 'NOTHING' as settled_for_machines
-      from message
+      from offered.message
       where token = any(#{tokens}) and first_try_at is not null
       """)
   List<Opened> opened(@Param("tokens") List<String> tokens);
-
-  @Select("select id from message where id = any(#{ids}) order by id for update")
-  List<Long> lockAll(@Param("ids") Long[] ids);
 
   /** Notes opens, a column each. */
   @Insert(
@@ -96,24 +76,6 @@ interface ResponseMapper {
       """)
   List<Kinds> kindsOf(@Param("ids") Long[] ids);
 
-  /** As {@link #stand} for many, with whether a person has opened each (1) or not (0). */
-  @Update(
-      """
-      update message s
-      set standing = n.standing,
-          opened = s.opened or n.opened = 1,
-          state = case when s.state = 'in_doubt' then 'sent' else s.state end,
-          sent_at = case when s.state = 'in_doubt' then s.first_try_at else s.sent_at end
-      from unnest(#{ids}::bigint[], #{standings}::text[], #{opened}::bigint[])
-        as n (id, standing, opened)
-      where s.id = n.id
-        and (s.standing <> n.standing or (n.opened = 1 and not s.opened) or s.state = 'in_doubt')
-      """)
-  int standAll(
-      @Param("ids") Long[] ids,
-      @Param("standings") List<String> standings,
-      @Param("opened") Long[] opened);
-
   @Select(SELECT + "where s.id = #{id} and s.first_try_at is not null")
   Answered byId(long id);
 
@@ -134,7 +96,7 @@ interface ResponseMapper {
             where s.sent_at is not null and fold(s.subject) = fold(#{subject})
               and s.person_id = (
                 select min(id)
-                from person
+                from offered.person
                 where name_key collate "C" = fold(#{name})
                 having count(*) = 1)
             order by s.sent_at desc
@@ -146,7 +108,7 @@ interface ResponseMapper {
   @Select(
       """
       select exists (
-        select from person
+        select from offered.person
         where id = #{person} and email_key = lower(btrim(#{address})))
       """)
   boolean isAddressOf(@Param("person") long person, @Param("address") String address);
@@ -161,10 +123,6 @@ interface ResponseMapper {
       where person_id = any(#{people}) and away_until >= #{day}
       """)
   List<Long> away(@Param("people") Long[] people, @Param("day") LocalDate day);
-
-  /** Keeps two responses to one message from being judged at once. */
-  @Select("select id from message where id = #{id} for update")
-  Long lock(long id);
 
   @Insert(
       """
@@ -209,42 +167,15 @@ interface ResponseMapper {
       """)
   int takeForSoftware(@Param("id") long id, @Param("since") Instant since);
 
-  /** What filters ask of a message, after a response to it was changed or taken away. */
-  @Update(
-      """
-      update message s
-      set opened = r.kinds && '{OPENED,CLICKED,REPLIED}',
-          clicked = 'CLICKED' = any(r.kinds),
-          replied = 'REPLIED' = any(r.kinds),
-          returned = r.kinds && '{RETURNED_HARD,RETURNED_SOFT}',
-          has_left = 'LEFT' = any(r.kinds)
-      from (
-        select coalesce(array_agg(kind), '{}') as kinds from response where message_id = #{message}
-      ) r
-      where s.id = #{message}
-      """)
-  int recount(long message);
-
   @Select("select distinct kind from response where message_id = #{id}")
   List<ResponseKind> kinds(long id);
-
-  /** A response is evidence that a message in doubt arrived. */
-  @Update(
-      """
-      update message
-      set standing = #{standing},
-          state = case when state = 'in_doubt' then 'sent' else state end,
-          sent_at = case when state = 'in_doubt' then first_try_at else sent_at end
-      where id = #{id} and (standing <> #{standing} or state = 'in_doubt')
-      """)
-  int stand(@Param("id") long id, @Param("standing") String standing);
 
   /** Whether a response of a kind came to any message to an address. */
   @Select(
       """
       select exists (
         select from response r
-        join message s on s.id = r.message_id
+        join offered.message s on s.id = r.message_id
         where lower(s.address) = lower(#{address}) and r.kind = #{kind})
       """)
   boolean came(@Param("address") String address, @Param("kind") ResponseKind kind);
@@ -253,8 +184,14 @@ interface ResponseMapper {
       """
       select r.detail
       from response r
-      join message s on s.id = r.message_id
+      join offered.message s on s.id = r.message_id
       where lower(s.address) = lower(#{address}) and r.kind = 'RETURNED_SOFT' and r.at > #{since}
       """)
   List<String> softReturns(@Param("address") String address, @Param("since") Instant since);
+
+  @Update("update response set kind = #{kind}, unsure = false where id = #{id}")
+  int take(@Param("id") long id, @Param("kind") ResponseKind kind);
+
+  @Delete("delete from response where id = #{id}")
+  int remove(long id);
 }

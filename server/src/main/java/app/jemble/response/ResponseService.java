@@ -3,13 +3,15 @@ package app.jemble.response;
 import app.jemble.core.response.FetchJudge;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.ReturnMeaning;
+import app.jemble.core.response.Signs;
 import app.jemble.core.response.Standing;
+import app.jemble.outbox.MessageStandings;
 import app.jemble.people.PeopleService;
-import app.jemble.response.ResponseMapper.Answered;
 import app.jemble.response.ResponseMapper.Opened;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -24,7 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Notes what came back, and what follows from it. */
 @Service
-class ResponseService {
+public class ResponseService {
 
   private static final int SOFT_RETURNS = 3;
 
@@ -34,24 +36,30 @@ class ResponseService {
   private static final Duration SOFT_PERIOD = Duration.ofDays(30);
 
   private final ResponseMapper mapper;
+  private final MessageStandings standings;
   private final PeopleService people;
   private final CountingService counting;
   private final Clock clock;
 
   ResponseService(
-      ResponseMapper mapper, PeopleService people, CountingService counting, Clock clock) {
+      ResponseMapper mapper,
+      MessageStandings standings,
+      PeopleService people,
+      CountingService counting,
+      Clock clock) {
     this.mapper = mapper;
+    this.standings = standings;
     this.people = people;
     this.counting = counting;
     this.clock = clock;
   }
 
   /** A fetch of an open mark. */
-  record Fetched(String token, String agent, String address, Instant at) {}
+  public record Fetched(String token, String agent, String address, Instant at) {}
 
   /** Open marks were fetched, of many messages or of one: they are noted together. */
   @Transactional
-  void opened(List<Fetched> fetches) {
+  public void opened(List<Fetched> fetches) {
     Map<String, Opened> messages =
         mapper.opened(fetches.stream().map(Fetched::token).distinct().toList()).stream()
             .collect(Collectors.toMap(Opened::token, m -> m));
@@ -91,7 +99,7 @@ class ResponseService {
 
   /** Before the opens are added: then nothing is left to be written of the messages. */
   private void stand(Long[] messages, List<Opened> opens, List<ResponseKind> kinds) {
-    mapper.lockAll(messages);
+    standings.lockAll(messages);
     Map<Long, Set<ResponseKind>> all = new TreeMap<>();
     for (long message : messages) {
       all.put(message, EnumSet.noneOf(ResponseKind.class));
@@ -105,17 +113,19 @@ class ResponseService {
         theirs.add(kinds.get(i));
       }
     }
-    mapper.standAll(
-        all.keySet().toArray(Long[]::new),
-        all.values().stream().map(k -> Standing.of(k).name()).toList(),
-        all.values().stream()
-            .map(k -> k.contains(ResponseKind.OPENED) ? 1L : 0L)
-            .toArray(Long[]::new));
+    Map<Long, MessageStandings.Stands> stand = new TreeMap<>();
+    all.forEach(
+        (id, theirs) ->
+            stand.put(
+                id,
+                new MessageStandings.Stands(
+                    Standing.of(theirs), theirs.contains(ResponseKind.OPENED))));
+    standings.standAll(stand);
   }
 
   /** A link was followed; answers where it leads, or empty when it was not in the message. */
   @Transactional
-  Optional<String> clicked(String token, int link, String agent, String address) {
+  public Optional<String> clicked(String token, int link, String agent, String address) {
     Answered message = mapper.byToken(token);
     if (message == null || link < 0 || link >= message.links().size()) {
       return Optional.empty();
@@ -139,26 +149,25 @@ class ResponseService {
     Instant since = clock.instant().minus(counting.rules().burst());
     if (FetchJudge.isBurst(links, mapper.followed(message.id(), since))) {
       mapper.takeForSoftware(message.id(), since);
-      restand(message.id());
-      mapper.recount(message.id());
+      rejudge(message.id());
     }
   }
 
   /** The message of a token; empty when it has not left, or is none of ours. */
-  Optional<Answered> message(String token) {
+  public Optional<Answered> message(String token) {
     return Optional.ofNullable(mapper.byToken(token));
   }
 
   /** The reader left the topic of the message; again changes nothing. */
   @Transactional
-  boolean left(String token) {
+  public boolean left(String token) {
     Answered message = mapper.byToken(token);
     if (message == null) {
       return false;
     }
     Instant now = clock.instant();
     people.leave(message.personId(), message.topicId(), now);
-    mapper.lock(message.id());
+    standings.lock(message.id());
     if (!mapper.kinds(message.id()).contains(ResponseKind.LEFT)) {
       note(message, ResponseKind.LEFT, "", null);
     }
@@ -167,7 +176,7 @@ class ResponseService {
 
   /** Notes one response, moves the message's standing, and does what follows from it. */
   @Transactional
-  void note(Answered message, ResponseKind kind, String detail, Long mailId) {
+  public void note(Answered message, ResponseKind kind, String detail, Long mailId) {
     note(message, kind, detail, mailId, false);
   }
 
@@ -177,8 +186,9 @@ class ResponseService {
    * @param unsure whether nobody knows yet that the message's own person wrote
    */
   @Transactional
-  void note(Answered message, ResponseKind kind, String detail, Long mailId, boolean unsure) {
-    mapper.lock(message.id());
+  public void note(
+      Answered message, ResponseKind kind, String detail, Long mailId, boolean unsure) {
+    standings.lock(message.id());
     Instant now = clock.instant();
     if (mapper.add(message, kind, now, detail, mailId, unsure) == 0) {
       return;
@@ -193,26 +203,37 @@ class ResponseService {
   }
 
   /** What a mail was taken for is not so: somebody says something else, or says nothing of it. */
-  void forgetUnsure(long mailId) {
+  public void forgetUnsure(long mailId) {
     mapper.dropUnsure(mailId).forEach(this::standAnew);
   }
 
   /** Replies of which nobody has said in time that the person wrote them count no longer. */
   @Transactional
-  void forgetUnsure() {
+  public void forgetUnsure() {
     mapper.dropUnsureBefore(clock.instant().minus(UNSURE_FOR)).forEach(this::standAnew);
   }
 
   private void standAnew(long messageId) {
-    mapper.lock(messageId);
-    restand(messageId);
-    mapper.recount(messageId);
+    standings.lock(messageId);
+    rejudge(messageId);
+  }
+
+  /**
+   * What a mail was taken for is not so.
+   *
+   * @param kind what it is instead; null when it answers nothing
+   */
+  public void take(long responseId, ResponseKind kind) {
+    if (kind == null) {
+      mapper.remove(responseId);
+    } else {
+      mapper.take(responseId, kind);
+    }
   }
 
   /** A colleague says of a mail what it is; its message stands as if that had been known before. */
-  void readAnew(long messageId, ResponseKind before, long by) {
-    restand(messageId);
-    mapper.recount(messageId);
+  public void readAnew(long messageId, ResponseKind before, long by) {
+    rejudge(messageId);
     Answered message = mapper.byId(messageId);
     String stood =
         switch (before) {
@@ -227,11 +248,32 @@ class ResponseService {
     }
   }
 
+  /** The last day on which whoever wrote a mail is away, as it says. */
+  public void awayUntil(long mailId, LocalDate day) {
+    mapper.awayUntil(mailId, day);
+  }
+
+  /** Keeps two responses to one message from being judged at once. */
+  public void lock(long messageId) {
+    standings.lock(messageId);
+  }
+
   /** Where a message stands follows from all responses to it. */
-  void restand(long messageId) {
+  private void restand(long messageId) {
+    standings.stand(messageId, Standing.of(kinds(messageId)));
+  }
+
+  /** The same, and its signs, after a response was changed or taken away. */
+  private void rejudge(long messageId) {
+    Set<ResponseKind> kinds = kinds(messageId);
+    standings.stand(messageId, Standing.of(kinds));
+    standings.sign(messageId, Signs.of(kinds));
+  }
+
+  private Set<ResponseKind> kinds(long messageId) {
     Set<ResponseKind> kinds = EnumSet.noneOf(ResponseKind.class);
     kinds.addAll(mapper.kinds(messageId));
-    mapper.stand(messageId, Standing.of(kinds).name());
+    return kinds;
   }
 
   private void countSoftReturns(Answered message, Instant now, String detail) {

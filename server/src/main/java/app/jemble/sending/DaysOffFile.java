@@ -1,6 +1,6 @@
 package app.jemble.sending;
 
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import biweekly.Biweekly;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;

@@ -1,7 +1,7 @@
 package app.jemble.sending;
 
 import app.jemble.core.pace.WeeklyHours;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import java.time.DayOfWeek;
 import java.util.List;
 

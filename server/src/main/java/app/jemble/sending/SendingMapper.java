@@ -12,7 +12,7 @@ import org.apache.ibatis.annotations.Update;
 interface SendingMapper {
 
   /** Hours as JSON, null for any time; caps null for none. A row of nulls alone would be none. */
-  record HouseRow(long id, String hours, Integer dailyCap, Integer serviceCap, int restDays) {}
+  record HouseRow(String hours, Integer dailyCap, Integer serviceCap, int restDays) {}
 
   /** What somebody may send a day; null for no limit. */
   record RoleCap(String role, Integer most) {}
@@ -21,18 +21,16 @@ interface SendingMapper {
 
   @Select(
       """
-      select id, sending_hours::text as hours, daily_cap, service_cap, rest_days
-      from workspace
-      where id = 1
+      select hours::text as hours, daily_cap, service_cap, rest_days
+      from sending_rules
       """)
   HouseRow house();
 
   @Update(
       """
-      update workspace
-      set sending_hours = #{h.hours}::jsonb, daily_cap = #{h.dailyCap},
-          service_cap = #{h.serviceCap}, rest_days = #{h.restDays}
-      where id = #{h.id}
+      update sending_rules
+      set hours = #{h.hours}::jsonb, daily_cap = #{h.dailyCap}, service_cap = #{h.serviceCap},
+          rest_days = #{h.restDays}
       """)
   int changeHouse(@Param("h") HouseRow house);
 
@@ -59,27 +57,43 @@ interface SendingMapper {
   @Insert("insert into role_cap (role, most) values (#{role}, #{most})")
   int addRoleCap(RoleCap cap);
 
-  @Select("select id, name, role, daily_cap as most from account order by name")
+  @Select(
+      """
+      select a.id, a.name, a.role, c.most
+      from offered.account a
+      left join colleague_cap c on c.account_id = a.id
+      order by a.name
+      """)
   List<ColleagueCap> colleagueCaps();
 
-  @Update("update account set daily_cap = #{most} where id = #{id}")
-  int capColleague(@Param("id") long id, @Param("most") Integer most);
+  @Delete("delete from colleague_cap where account_id = #{id}")
+  int uncapColleague(long id);
+
+  @Insert(
+      """
+      insert into colleague_cap (account_id, most)
+      values (#{id}, #{most})
+      on conflict (account_id) do update set most = excluded.most
+      """)
+  int capColleague(@Param("id") long id, @Param("most") int most);
 
   /** Colleagues with a cap, their own or else their role's. */
   @Select(
       """
-      select a.id, a.name, a.role, coalesce(a.daily_cap, r.most) as most
-      from account a
+      select a.id, a.name, a.role, coalesce(c.most, r.most) as most
+      from offered.account a
+      left join colleague_cap c on c.account_id = a.id
       left join role_cap r on r.role = a.role
-      where coalesce(a.daily_cap, r.most) is not null
+      where coalesce(c.most, r.most) is not null
       """)
   List<ColleagueCap> capsOfAll();
 
   /** A colleague's own cap, else the role's; null for none. */
   @Select(
       """
-      select coalesce(a.daily_cap, r.most)
-      from account a
+      select coalesce(c.most, r.most)
+      from offered.account a
+      left join colleague_cap c on c.account_id = a.id
       left join role_cap r on r.role = a.role
       where a.id = #{account}
       """)

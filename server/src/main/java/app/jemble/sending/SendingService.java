@@ -3,10 +3,10 @@ package app.jemble.sending;
 import app.jemble.core.pace.CapToday;
 import app.jemble.core.pace.DailyCap;
 import app.jemble.core.pace.WeeklyHours;
+import app.jemble.problem.Problem;
 import app.jemble.sending.SendingMapper.ColleagueCap;
 import app.jemble.sending.SendingMapper.HouseRow;
 import app.jemble.sending.SendingMapper.RoleCap;
-import app.jemble.workspace.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -145,11 +145,16 @@ public class SendingService {
               throw Problem.wrong("cap", "A cap is a number from 0 to 10,000,000, or empty.");
             });
     String hours = house.hours() == null ? null : json.writeValueAsString(house.hours());
-    mapper.changeHouse(
-        new HouseRow(1, hours, house.dailyCap(), house.serviceCap(), house.restDays()));
+    mapper.changeHouse(new HouseRow(hours, house.dailyCap(), house.serviceCap(), house.restDays()));
     mapper.forgetRoleCaps();
     roles.stream().filter(r -> r.most() != null).forEach(mapper::addRoleCap);
-    colleagues.forEach(c -> mapper.capColleague(c.id(), c.most()));
+    for (ColleagueCap colleague : colleagues) {
+      if (colleague.most() == null) {
+        mapper.uncapColleague(colleague.id());
+      } else {
+        mapper.capColleague(colleague.id(), colleague.most());
+      }
+    }
   }
 
   /** Takes the place of all days off. */

@@ -1,2 +1,7 @@
-/** When the workspace lets messages leave: hours, days off, caps. */
+/**
+ * When the workspace lets messages leave: hours, days off, caps. Read {@link
+ * app.jemble.sending.SendingService} first.
+ *
+ * <p>Tables: sending_rules, colleague_cap, day_off, role_cap.
+ */
 package app.jemble.sending;

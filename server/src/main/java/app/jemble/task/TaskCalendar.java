@@ -1,7 +1,7 @@
 package app.jemble.task;
 
 import app.jemble.account.AccountService;
-import app.jemble.workspace.JembleSettings;
+import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.WorkspaceService;
 import biweekly.Biweekly;
 import biweekly.ICalendar;
@@ -61,7 +61,7 @@ class TaskCalendar {
   /** Takes the asker's calendar away. */
   @Transactional
   void remove() {
-    mapper.setCalendarKey(accounts.current().id(), null);
+    mapper.removeCalendar(accounts.current().id());
   }
 
   /** The calendar of a key; empty when there is none. */
@@ -86,7 +86,7 @@ class TaskCalendar {
     event.setSummary(
         task.person() == null
             ? task.title()
-            : "%s: %s – %s".formatted(kind, task.person(), task.title()));
+            : String.format(Locale.ROOT, "%s: %s – %s", kind, task.person(), task.title()));
     event.setTransparency(Transparency.transparent());
     if (task.personId() != null) {
       event.setUrl(settings.publicUrl() + "/people/" + task.personId());

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
@@ -21,9 +22,9 @@ interface TaskMapper {
           """
           insert into task (person_id, kind, title, due_on, owner_id, created_at, created_by)
           select p.id, #{t.kind}, #{t.title}, #{t.dueOn},
-                 coalesce((select a.id from account a where a.login = #{t.owner}), p.owner_id, #{by}),
+                 coalesce((select a.id from offered.account a where a.login = #{t.owner}), p.owner_id, #{by}),
                  #{at}, #{by}
-          from person p
+          from offered.person p
           where p.id = any(#{people})
           returning id, person_id
           """,
@@ -34,13 +35,21 @@ interface TaskMapper {
       @Param("at") Instant at,
       @Param("by") long by);
 
-  @Select("select calendar_key from account where id = #{account}")
+  @Select("select key from task_calendar where account_id = #{account}")
   String calendarKey(long account);
 
-  @Update("update account set calendar_key = #{key} where id = #{account}")
+  @Insert(
+      """
+      insert into task_calendar (account_id, key)
+      values (#{account}, #{key})
+      on conflict (account_id) do update set key = excluded.key
+      """)
   int setCalendarKey(@Param("account") long account, @Param("key") String key);
 
-  @Select("select id from account where calendar_key = #{key}")
+  @Delete("delete from task_calendar where account_id = #{account}")
+  int removeCalendar(long account);
+
+  @Select("select account_id from task_calendar where key = #{key}")
   Long ownerOfCalendar(String key);
 
   /** A task that is to be done on a day. */
@@ -57,7 +66,7 @@ interface TaskMapper {
       """
       select t.id, t.kind, t.title, t.due_on, p.id as person_id, p.name as person, p.phone
       from task t
-      left join person p on p.id = t.person_id
+      left join offered.person p on p.id = t.person_id
       where t.owner_id = #{owner} and t.done_at is null and t.due_on is not null
       order by t.due_on, t.id
       limit 2000
@@ -84,7 +93,7 @@ interface TaskMapper {
 
   @Update(
       """
-      update task set owner_id = (select id from account where login = #{login})
+      update task set owner_id = (select id from offered.account where login = #{login})
       where id = any(#{tasks})
       """)
   int handOver(@Param("tasks") Long[] tasks, @Param("login") String login);

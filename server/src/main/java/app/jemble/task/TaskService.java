@@ -1,11 +1,11 @@
 package app.jemble.task;
 
 import app.jemble.account.AccountService;
-import app.jemble.change.ChangeService;
-import app.jemble.change.Undoing;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.Related;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
+import app.jemble.record.ChangeService;
+import app.jemble.record.Undoing;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.LocalDate;

@@ -21,11 +21,11 @@ interface TemplateMapper {
              t.private_to, t.made_by,
              t.subject, t.body, t.topic_id, c.name as topic, t.letterhead_id, t.promotional,
              t.version, t.changed_at, a.name as changed_by,
-             (select count(*) from mailing g where g.template_id = t.id and g.state <> 'discarded')
+             (select count(*) from offered.mailing g where g.template_id = t.id and g.state <> 'discarded')
                as used
       from template t
-      join topic c on c.id = t.topic_id
-      join account a on a.id = t.changed_by
+      join offered.topic c on c.id = t.topic_id
+      join offered.account a on a.id = t.changed_by
       """;
 
   @Select(
@@ -99,7 +99,7 @@ interface TemplateMapper {
       """
       select v.version, v.name, v.subject, v.body, v.saved_at, a.name as saved_by
       from template_version v
-      join account a on a.id = v.saved_by
+      join offered.account a on a.id = v.saved_by
       where v.template_id = #{id}
       order by v.version desc
       """)

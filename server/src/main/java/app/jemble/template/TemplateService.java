@@ -5,7 +5,7 @@ import app.jemble.core.message.LetterText;
 import app.jemble.core.message.LetterText.Wording;
 import app.jemble.core.message.SafeHtml;
 import app.jemble.letterhead.LetterheadService;
-import app.jemble.workspace.Problem;
+import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
 import com.fasterxml.jackson.annotation.JsonIgnore;
 import com.fasterxml.jackson.annotation.JsonProperty;

@@ -4,6 +4,7 @@ import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.Words;
+import app.jemble.problem.Problem;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;

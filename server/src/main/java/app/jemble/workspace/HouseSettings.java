@@ -1,6 +1,7 @@
 package app.jemble.workspace;
 
 import app.jemble.core.record.EmailAddress;
+import app.jemble.settings.JembleSettings;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.Arrays;

@@ -1,6 +1,8 @@
 package app.jemble.core.merge;
 
+import java.time.chrono.IsoChronology;
 import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.FormatStyle;
 import java.util.Locale;
 import java.util.Map;
@@ -28,6 +30,11 @@ final class ShownDates {
   /** "4 April 2026". */
   static DateTimeFormatter inFull(Locale locale) {
     return LONG.computeIfAbsent(
-        locale, l -> DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(l));
+        locale,
+        l ->
+            new DateTimeFormatterBuilder()
+                .appendLocalized(FormatStyle.LONG, null)
+                .toFormatter(l)
+                .withChronology(IsoChronology.INSTANCE));
   }
 }

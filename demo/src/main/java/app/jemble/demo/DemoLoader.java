@@ -1,0 +1,268 @@
+package app.jemble.demo;
+
+import app.jemble.account.Account.Role;
+import app.jemble.account.AccountService;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldType;
+import app.jemble.core.record.FieldUse;
+import app.jemble.workspace.Workspace;
+import app.jemble.workspace.WorkspaceService;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import javax.sql.DataSource;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.boot.context.properties.EnableConfigurationProperties;
+import org.springframework.core.annotation.Order;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** Fills an empty database with the boatyard. */
+@Component
+@Order(1)
+@ConditionalOnProperty("jemble.demo.enabled")
+@EnableConfigurationProperties(DemoSettings.class)
+class DemoLoader implements ApplicationRunner {
+
+  private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
+  static final String ZONE = "Europe/London";
+
+  private final DemoSettings settings;
+  private final AccountService accounts;
+  private final WorkspaceService workspace;
+  private final DemoMailings mailings;
+  private final DemoOpenEnds openEnds;
+  private final DemoAround around;
+  private final DemoReplies replies;
+  private final DemoRules rules;
+  private final DataSource database;
+  private final JdbcClient sql;
+  private final Clock clock;
+
+  DemoLoader(
+      DemoSettings settings,
+      AccountService accounts,
+      WorkspaceService workspace,
+      DemoMailings mailings,
+      DemoOpenEnds openEnds,
+      DemoAround around,
+      DemoReplies replies,
+      DemoRules rules,
+      DataSource database,
+      JdbcClient sql,
+      Clock clock) {
+    this.settings = settings;
+    this.accounts = accounts;
+    this.workspace = workspace;
+    this.mailings = mailings;
+    this.openEnds = openEnds;
+    this.around = around;
+    this.replies = replies;
+    this.rules = rules;
+    this.database = database;
+    this.sql = sql;
+    this.clock = clock;
+  }
+
+  @Override
+  public void run(ApplicationArguments arguments) throws SQLException {
+    if (accounts.hasAny()) {
+      return;
+    }
+    Instant began = clock.instant();
+    addHouse();
+    addColleagues();
+    addPeople();
+    around.add();
+    addTemplates();
+    addPastMailings();
+    openEnds.add();
+    replies.add();
+    rules.add();
+    // Their senders know of the past ones.
+    sql.sql(
+            """
+            update mailing g
+            set summed_up_at = due_at
+            where state = 'released' and not exists (
+              select from message s where s.mailing_id = g.id and s.state = 'waiting')
+            """)
+        .update();
+    // So that a list is counted from its index alone.
+    sql.sql("vacuum analyze").update();
+    LOG.info(
+        "The demo has {} people ({} s).",
+        settings.people(),
+        java.time.Duration.between(began, clock.instant()).toSeconds());
+  }
+
+  private void addHouse() {
+    workspace.create(
+        new Workspace(
+            "Tern Quay Boatyard",
+            "1 Quay Road, Lowen Quay LQ1 1TQ",
+            ZONE,
+            "en-GB",
+            "ternquay.example",
+            30,
+            null,
+            "desk@ternquay.example"));
+    DemoTexts.TOPICS.forEach(workspace::addTopic);
+    DemoWords.PLANS.forEach(workspace::addPlan);
+    workspace.addAttribute(
+        new Field("berth_name", "Berth name", FieldType.TEXT, List.of(), Set.of(FieldUse.FILTER)));
+    for (String name : DemoWords.HOUSES) {
+      sql.sql("insert into organisation (name, place) values (?, 'Lowen Quay')")
+          .param(name)
+          .update();
+    }
+  }
+
+  private void addColleagues() {
+    String password = settings.password();
+    accounts.add(
+        "orla",
+        password,
+        "Orla Finch",
+        "orla@ternquay.example",
+        "Membership administrator",
+        Role.COORDINATOR);
+    accounts.add(
+        "tomas",
+        password,
+        "Tomas Vance",
+        "tomas@ternquay.example",
+        "Sales representative",
+        Role.REPRESENTATIVE);
+    accounts.add(
+        "wilma",
+        password,
+        "Wilma Gorse",
+        "wilma@ternquay.example",
+        "Yard manager",
+        Role.ADMINISTRATOR);
+    accounts.add(
+        "reed", password, "Reed Larkin", "reed@ternquay.example", "Treasurer", Role.READER);
+  }
+
+  private void addPeople() throws SQLException {
+    List<Long> owners =
+        List.of(accounts.findByLogin("orla").id(), accounts.findByLogin("tomas").id());
+    List<Long> introducers = around.colleaguesOwnRecords(settings.people() + 1L);
+    // Nobody is on the do-not-write list yet; a million need not be looked up in it.
+    sql.sql("alter table person disable trigger person_suppressed").update();
+    inOne(
+        connection ->
+            new DemoPeople(settings.seed(), clock.instant(), introducers)
+                .write(connection, settings.people(), owners, DemoWords.HOUSES.size()));
+    sql.sql("alter table person enable trigger person_suppressed").update();
+    continueIds();
+    // Some mail came back long ago, and some people left a topic.
+    sql.sql(
+            """
+            insert into do_not_write (email_key, reason, since, note)
+            select distinct email_key, 'hard return', now() - interval '200 days', '5.1.1 no such mailbox'
+            from person
+            where email_key is not null and id % 131 = 0
+            """)
+        .update();
+    sql.sql(
+            """
+            insert into topic_left (person_id, topic_id, left_at)
+            select id, 1, now() - interval '100 days'
+            from person
+            where id % 97 = 0
+            """)
+        .update();
+  }
+
+  private void addTemplates() {
+    for (DemoTexts.Text text : DemoTexts.TEMPLATES) {
+      sql.sql(
+              """
+              insert into template (name, label, starts_from, subject, body, topic_id,
+                                    letterhead_id, made_by, changed_at, changed_by)
+              select ?, ?, ?, ?, ?, c.id, (select min(id) from letterhead), a.id, ?, a.id
+              from topic c, account a
+              where c.name = ? and a.login = 'orla'
+              """)
+          .params(
+              List.of(
+                  text.name(),
+                  text.label(),
+                  text.startsFrom(),
+                  text.subject(),
+                  text.body(),
+                  java.sql.Timestamp.from(clock.instant()),
+                  text.topic()))
+          .update();
+    }
+  }
+
+  private void addPastMailings() throws SQLException {
+    LocalDate today = clock.instant().atZone(ZoneId.of(ZONE)).toLocalDate();
+    List<DemoMailings.Past> past = new ArrayList<>();
+    for (DemoTexts.Sent sent : DemoTexts.SENT) {
+      Instant at =
+          today
+              .minusDays(sent.daysAgo())
+              .atTime(LocalTime.of(sent.hour(), 0))
+              .atZone(ZoneId.of(ZONE))
+              .toInstant();
+      past.add(
+          new DemoMailings.Past(
+              openEnds.addMailing(sent.name(), sent.subject(), sent.body(), sent.login(), at, at),
+              at));
+    }
+    List<DemoMailings.Reader> readers =
+        sql.sql(
+                """
+                select p.id, p.name, p.first_name, m.plan, p.email
+                from person p
+                left join membership m on m.person_id = p.id
+                where p.email is not null and p.email_valid and not p.asked_not and p.id <= 1500
+                  and not exists (select from do_not_write d where d.email_key = p.email_key)
+                order by p.id
+                """)
+            .query(DemoMailings.Reader.class)
+            .list();
+    inOne(c -> mailings.write(c, past, readers, settings.seed(), clock.instant()));
+    continueIds();
+  }
+
+  /** The next id after those that were written by COPY. */
+  private void continueIds() {
+    for (String table : List.of("person", "message", "sent_copies")) {
+      sql.sql(
+              String.format(
+                  Locale.ROOT,
+                  "select setval(pg_get_serial_sequence('%1$s', 'id'), coalesce(max(id), 1)) from %1$s",
+                  table))
+          .query(Long.class)
+          .single();
+    }
+  }
+
+  /** Something done with one connection. */
+  private interface Work {
+    void with(Connection connection) throws SQLException;
+  }
+
+  private void inOne(Work work) throws SQLException {
+    try (Connection connection = database.getConnection()) {
+      work.with(connection);
+    }
+  }
+}

@@ -1,0 +1,245 @@
+package app.jemble.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.Api;
+import app.jemble.ServerTest;
+import app.jemble.account.Account.Role;
+import app.jemble.inbound.Arrival;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/**
+ * Every operation of the API, as every role, about what is one's own, another's and private to
+ * another. The table is {@code rights.txt}; an operation that has no row there fails.
+ */
+public class RightsTest extends ServerTest {
+
+  private static final long NOWHERE = 999_999_999L;
+
+  /** What would end or change the session that the trial itself goes by. */
+  private static final List<String> SESSION =
+      List.of("DELETE /api/session", "POST /api/session", "GET /api/live");
+
+  /** Where the plainest body is refused before anybody asks whose the thing is. */
+  private static final Map<String, Object> BODIES = new HashMap<>();
+
+  static {
+    BODIES.put("PUT /api/mail/{mailId}/as", Map.of("what", "AUTO_REPLY"));
+    BODIES.put("POST /api/mail/{mailId}/answer", Map.of("text", "Yes."));
+    BODIES.put("PUT /api/filters/{id}", Map.of("name", "renamed", "shared", false));
+    BODIES.put(
+        "POST /api/mailings/{id}/leave-out", Map.of("code", "NAME_ODD", "about", "first_name"));
+    BODIES.put("POST /api/mailings/{id}/names", List.of(Map.of("personId", 1, "firstName", "Bo")));
+    BODIES.put("PUT /api/mailings/{mailing}/rules", List.of());
+  }
+
+  private record Row(String right, String about) {}
+
+  private final Map<String, Row> table = new TreeMap<>();
+  private final Map<Role, Api> colleagues = new HashMap<>();
+  private Api tomas;
+
+  @Override
+  protected int people() {
+    return 20;
+  }
+
+  @BeforeClass(dependsOnMethods = "startAll")
+  public void readTable() throws IOException {
+    String text =
+        new String(
+            getClass().getResourceAsStream("rights.txt").readAllBytes(), StandardCharsets.UTF_8);
+    text.lines()
+        .filter(line -> !line.startsWith("#") && !line.isBlank())
+        .forEach(
+            line -> {
+              String[] cells = line.split(" {2,}");
+              table.put(cells[0], new Row(cells[1], cells[2]));
+            });
+    colleagues.put(Role.COORDINATOR, signedIn("orla"));
+    colleagues.put(Role.ADMINISTRATOR, signedIn("wilma"));
+    colleagues.put(Role.READER, signedIn("reed"));
+    tomas = signedIn("tomas");
+    api = tomas;
+    // Nothing leaves while this goes on.
+    sql.sql("update workspace set hold_seconds = 3600").update();
+  }
+
+  private Api signedIn(String login) {
+    Api colleague = new Api("http://127.0.0.1:" + port);
+    colleague.signIn(login, "lowen-quay");
+    return colleague;
+  }
+
+  @Test
+  public void everyOperationHasARow() {
+    assertThat(ApiOperation.all().stream().map(ApiOperation::name).sorted().toList())
+        .isEqualTo(table.keySet().stream().sorted().toList());
+  }
+
+  private List<ApiOperation> operations() {
+    return ApiOperation.all().stream().filter(o -> !SESSION.contains(o.name())).toList();
+  }
+
+  private Api.Answer ask(ApiOperation operation, Api who, long id) {
+    return operation.by(
+        who, operation.at(id), BODIES.getOrDefault(operation.name(), operation.plainBody()));
+  }
+
+  @Test
+  public void strangersAreRefusedAndRolesGetWhatTheTableSays() {
+    List<String> wrong = new ArrayList<>();
+    Api stranger = new Api("http://127.0.0.1:" + port);
+    for (ApiOperation operation : operations()) {
+      Row row = table.get(operation.name());
+      if (!row.right().equals("NONE")) {
+        int status = ask(operation, stranger, NOWHERE).status();
+        if (status != 401 && status != 403) {
+          wrong.add("a stranger: " + operation.name() + " " + status);
+        }
+      }
+      colleagues.forEach(
+          (role, who) -> {
+            boolean may =
+                switch (row.right()) {
+                  case "WRITE" -> role != Role.READER;
+                  case "ADMINISTER" -> role == Role.ADMINISTRATOR;
+                  default -> true;
+                };
+            int status = ask(operation, who, NOWHERE).status();
+            if (may ? List.of(401, 403, 500).contains(status) : status != 403) {
+              wrong.add(role + (may ? " may " : " may not ") + operation.name() + " " + status);
+            }
+          });
+    }
+    assertThat(String.join("\n", wrong)).isEmpty();
+  }
+
+  /** Whatever is private to Tomas: by what it is, the ids. */
+  private Map<String, List<Long>> privateThings(String name) {
+    long person = addPerson("Bea", "Private", name + "@private.example");
+    long draft = draft(List.of(person), "Hello", "<p>Hello</p>");
+    long released = draft(List.of(person), "Hello", "<p>Hello</p>");
+    makePrivate(draft);
+    makePrivate(released);
+    assertThat(release(released).status()).isEqualTo(200);
+    Arrival.await(() -> messageValue(released, person, "id") != null);
+    long message = Long.parseLong(messageValue(released, person, "id"));
+    sql.sql("update message set state = 'sent', sent_at = now(), first_try_at = now() where id = ?")
+        .param(message)
+        .update();
+    String token = messageValue(released, person, "token");
+    long unplaced = Arrival.unreadReport(application, name, token);
+    long mail = Arrival.reply(application, name, token);
+    Api.Answer answer = tomas.post("/api/mail/" + mail + "/answer", Map.of("text", "Yes."));
+    assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+    long waiting = draft(List.of(person), "Hello", "<p>Hello</p>");
+    makePrivate(waiting);
+    release(waiting);
+    Map<String, Object> template = new HashMap<>();
+    template.putAll(
+        Map.of("name", name, "label", "", "startsFrom", "person", "private", true, "subject", "x"));
+    template.putAll(Map.of("body", "<p>x</p>", "topicId", 1, "promotional", false, "version", 0));
+    template.put("letterheadId", null);
+    Map<String, Object> filter = new HashMap<>();
+    filter.putAll(Map.of("subject", "people", "name", name, "shared", false));
+    filter.put("filter", Map.of("match", "ALL", "conditions", List.of(), "groups", List.of()));
+    filter.put("layout", null);
+    return Map.of(
+        "unplaced",
+        List.of(unplaced),
+        "mailing",
+        List.of(draft, released, waiting),
+        "message",
+        List.of(message),
+        "mail",
+        List.of(mail),
+        "answer",
+        List.of(answer.json().get("mailingId").asLong()),
+        "template",
+        List.of(tomas.post("/api/templates", template).json().path("id").asLong()),
+        "filter",
+        List.of(tomas.post("/api/filters", filter).json().get("id").asLong()));
+  }
+
+  private void makePrivate(long mailing) {
+    Map<String, Object> change = change(mailing, "Hello", "<p>Hello</p>");
+    change.put("private", true);
+    assertThat(tomas.put("/api/mailings/" + mailing, change).status()).isEqualTo(200);
+  }
+
+  private String everything() {
+    return sql.sql(
+            """
+            select md5(string_agg(t, '|' order by t)) from (
+              select m::text from mailing m union all
+              select m.id || m.state || m.reason || m.due_at from message m union all
+              select r::text from response r union all
+              select i.id || coalesce(i.placed_at::text, '') from inbound_mail i union all
+              select t::text from template t union all
+              select k::text from kept_filter k) all_rows (t)
+            """)
+        .query(String.class)
+        .single();
+  }
+
+  @Test
+  public void whatIsPrivateToAnotherIsAsIfItWereNot() {
+    Map<String, List<Long>> things = privateThings("hidden");
+    String before = everything();
+    List<String> wrong = new ArrayList<>();
+    for (ApiOperation operation : operations()) {
+      for (long id : things.getOrDefault(table.get(operation.name()).about(), List.of())) {
+        colleagues.forEach(
+            (role, who) -> {
+              Api.Answer hidden = ask(operation, who, id);
+              Api.Answer nowhere = ask(operation, who, NOWHERE);
+              if (!same(hidden, nowhere)) {
+                wrong.add(role + ": " + operation.name() + " of " + id + " " + hidden.text());
+              }
+            });
+        if (!everything().equals(before)) {
+          wrong.add("changed by " + operation.name());
+          before = everything();
+        }
+      }
+    }
+    assertThat(String.join("\n", wrong)).isEmpty();
+  }
+
+  private static boolean same(Api.Answer one, Api.Answer other) {
+    return one.status() == other.status() && words(one).equals(words(other));
+  }
+
+  private static String words(Api.Answer answer) {
+    return answer.json().path("detail").asString("");
+  }
+
+  /** So that the trial above is one of whose it is, and not of a body that is refused first. */
+  @Test
+  public void whatIsOnesOwnIsThere() {
+    List<String> wrong = new ArrayList<>();
+    int round = 0;
+    for (ApiOperation operation : operations()) {
+      String about = table.get(operation.name()).about();
+      if (about.equals("-")) {
+        continue;
+      }
+      Api.Answer nowhere = ask(operation, tomas, NOWHERE);
+      List<Api.Answer> own = new ArrayList<>();
+      privateThings("own" + round++).get(about).forEach(id -> own.add(ask(operation, tomas, id)));
+      if (own.stream().allMatch(answer -> answer.status() == 403 || same(answer, nowhere))) {
+        wrong.add(operation.name() + " of one's own " + own.get(0).text());
+      }
+    }
+    assertThat(String.join("\n", wrong)).isEmpty();
+  }
+}

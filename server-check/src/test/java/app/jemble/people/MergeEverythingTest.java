@@ -1,0 +1,200 @@
+package app.jemble.people;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.ServerTest;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/**
+ * Every column of the schema that points to a person, found by the schema itself: merging two
+ * people takes it along, and taking the merge back puts it where it was. A column that is new is
+ * missed here until it is looked after.
+ */
+public class MergeEverythingTest extends ServerTest {
+
+  /** What points to the other and stays so, with the reason. */
+  private static final Map<String, String> STAYS =
+      Map.of(
+          "change.person_id", "what was done to the record that is put away is its own history",
+          "person.merged_into", "a record that became part of the other goes on saying so",
+          "import_row.person_id", "what a file made of each row");
+
+  /** Numbers that are not of people. */
+  private static final List<String> OTHER_NUMBERS =
+      List.of(
+          "mailing.record_ids",
+          "handover.message_ids",
+          "mailing_release.record_ids",
+          "mailing_release.due_seconds");
+
+  private final Map<String, String> rows = new TreeMap<>();
+
+  @Override
+  protected int people() {
+    return 120;
+  }
+
+  /** Timed work would take up the release that is only a row here. */
+  @Override
+  protected List<String> moreSettings() {
+    return List.of("--db-scheduler.enabled=false");
+  }
+
+  @BeforeClass(dependsOnMethods = "startAll")
+  public void signIn() {
+    api.signIn("orla", "lowen-quay");
+    row(
+        "membership.person_id",
+        "insert into membership (person_id, plan, status, joined_on) values (?, 'Oar', 'active', '2020-01-01')");
+    row(
+        "topic_left.person_id",
+        "insert into topic_left (person_id, topic_id, left_at) values (?, 1, now())");
+    row("office.person_id", "insert into office (person_id, name) values (?, 'Treasurer')");
+    row(
+        "quote.person_id",
+        "insert into quote (person_id, number, title, total, currency, stage, sent_on, owner_id) values (?, 'Q-merge', 'A mast', 10, 'GBP', 'open', '2026-01-01', 1)");
+    row(
+        "attendance.person_id",
+        "insert into attendance (event_id, person_id, state) select id, ?, 'asked' from event limit 1");
+    row(
+        "task.person_id",
+        "insert into task (person_id, kind, title, owner_id, created_at, created_by) values (?, 'call', 'Ring', 1, now(), 1)");
+    row("list_member.person_id", "insert into list_member (list_id, person_id) values (1, ?)");
+    row("account.person_id", "update account set person_id = ? where login = 'reed'");
+    row("person.introduced_by", "update person set introduced_by = ? where id = 41");
+    row(
+        "mailing.audience_picks",
+        "update mailing set audience_picks = array[5, ?, 6] where id = 1");
+    row("mailing.left_out", "update mailing set left_out = array[?] where id = 1");
+    row(
+        "own_wording.person_id",
+        "insert into own_wording (mailing_id, person_id, subject, body, shared_subject, shared_body, changed_at, changed_by) values (1, ?, 's', 'b', 's', 'b', now(), 1)");
+    row(
+        "message.person_id",
+        "insert into message (mailing_id, person_id, address, recipient, token, state, frozen, due_at, sent_at) values (1, ?, 'a@b.example', 'A', 'merge-token', 'sent', '{}', now(), now())");
+    row(
+        "response.person_id",
+        "insert into response (message_id, mailing_id, person_id, kind, at) select id, mailing_id, ?, 'OPENED', now() from message where token = 'merge-token'");
+    row(
+        "follow_act.person_id",
+        "insert into follow_act (rule_id, message_id, person_id, state, at) select r.id, m.id, ?, 'not', now() from follow_rule r, message m where m.token = 'merge-token' order by r.id limit 1");
+    row(
+        "mailing_release.person_ids",
+        "insert into mailing_release (mailing_id, person_ids, record_ids, due_seconds) values (1, array[7, ?], array[0, 0], array[0, 0])");
+  }
+
+  private void row(String column, String statement) {
+    rows.put(column, statement);
+  }
+
+  /** Every column that refers to a person, is named so, or holds a list of numbers. */
+  private TreeSet<String> columns() {
+    return new TreeSet<>(
+        sql.sql(
+                """
+                select c.conrelid::regclass || '.' || a.attname
+                from pg_constraint c
+                join pg_attribute a on a.attrelid = c.conrelid and a.attnum = c.conkey[1]
+                where c.contype = 'f' and c.confrelid = 'person'::regclass
+                union
+                select table_name || '.' || column_name
+                from information_schema.columns
+                where table_schema = 'public' and is_generated = 'NEVER'
+                  and table_name in (select tablename from pg_tables where schemaname = 'public')
+                  and (column_name in ('person_id', 'introduced_by') or udt_name = '_int8')
+                """)
+            .query(String.class)
+            .list());
+  }
+
+  @Test
+  public void everyColumnThatPointsToAPersonIsLookedAfter() {
+    TreeSet<String> known = new TreeSet<>(rows.keySet());
+    known.addAll(STAYS.keySet());
+    known.addAll(OTHER_NUMBERS);
+    assertThat(columns()).isEqualTo(known);
+  }
+
+  private long pointingTo(String column, long person) {
+    String[] tableAndColumn = column.split("\\.");
+    boolean list =
+        !sql.sql(
+                "select data_type from information_schema.columns where table_name = ? and column_name = ?")
+            .params(List.of(tableAndColumn[0], tableAndColumn[1]))
+            .query(String.class)
+            .single()
+            .equals("bigint");
+    return sql.sql(
+            String.format(
+                Locale.ROOT,
+                "select count(*) from %s where ? = %s",
+                tableAndColumn[0],
+                list ? "any(" + tableAndColumn[1] + ")" : tableAndColumn[1]))
+        .param(person)
+        .query(Long.class)
+        .single();
+  }
+
+  @Test
+  public void allOfItGoesToTheOneWhoStaysAndComesBack() {
+    long stays = addPerson("Bo", "Lund", "bo@lund.example");
+    long other = addPerson("Bo", "LUND", "bo.lund@lund.example");
+    // In an order in which each finds what it needs.
+    List<String> order = List.of("message.person_id", "response.person_id", "follow_act.person_id");
+    order.forEach(c -> assertThat(sql.sql(rows.get(c)).param(other).update()).as(c).isEqualTo(1));
+    rows.forEach(
+        (column, statement) -> {
+          if (!order.contains(column)) {
+            assertThat(sql.sql(statement).param(other).update()).as(column).isEqualTo(1);
+          }
+        });
+    Map<String, Object> merge = Map.of("other", other, "take", List.of());
+    long act = api.post("/api/people/" + stays + "/merge", merge).json().get("act").asLong();
+    for (String column : rows.keySet()) {
+      assertThat(pointingTo(column, other)).as(column + " still points to the other").isZero();
+      assertThat(pointingTo(column, stays)).as(column).isEqualTo(1);
+    }
+    assertThat(api.post("/api/acts/" + act + "/undo", Map.of()).status()).isEqualTo(200);
+    for (String column : rows.keySet()) {
+      assertThat(pointingTo(column, other)).as(column + " went back").isEqualTo(1);
+      assertThat(pointingTo(column, stays)).as(column).isZero();
+    }
+  }
+
+  /** What the one who stays has already stays with the other, and nothing fails because of it. */
+  @Test
+  public void whatBothHaveIsKeptOnce() {
+    long stays = addPerson("Ann", "Reyes", "ann@reyes.example");
+    long other = addPerson("Ann", "Reyes", "ann.reyes@reyes.example");
+    for (String column :
+        List.of(
+            "membership.person_id",
+            "topic_left.person_id",
+            "list_member.person_id",
+            "attendance.person_id",
+            "own_wording.person_id")) {
+      sql.sql(rows.get(column).replace("values (1, ?, 's'", "values (2, ?, 's'"))
+          .param(other)
+          .update();
+      sql.sql(rows.get(column).replace("values (1, ?, 's'", "values (2, ?, 's'"))
+          .param(stays)
+          .update();
+    }
+    sql.sql("update mailing set audience_picks = array[?, ?]::bigint[] where id = 2")
+        .params(List.of(other, stays))
+        .update();
+    assertThat(
+            api.post("/api/people/" + stays + "/merge", Map.of("other", other, "take", List.of()))
+                .status())
+        .isEqualTo(200);
+    assertThat(pointingTo("mailing.audience_picks", stays)).isEqualTo(1);
+    assertThat(pointingTo("membership.person_id", stays)).isEqualTo(1);
+    assertThat(pointingTo("own_wording.person_id", stays)).isEqualTo(1);
+  }
+}

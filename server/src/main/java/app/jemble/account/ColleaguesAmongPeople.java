@@ -1,0 +1,17 @@
+package app.jemble.account;
+
+import app.jemble.storage.HangsOnPerson;
+import app.jemble.storage.Sql;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** A colleague's own record goes along. */
+@Component
+class ColleaguesAmongPeople implements HangsOnPerson.Room {
+
+  @Override
+  public List<HangsOnPerson> ofPeople() {
+    return List.of(
+        HangsOnPerson.rows("ACCOUNT", Sql.of("account"), Sql.of("t.id"), Sql.of("true")));
+  }
+}

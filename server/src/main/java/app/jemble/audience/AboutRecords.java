@@ -1,0 +1,77 @@
+package app.jemble.audience;
+
+import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.Related;
+import app.jemble.mailing.Mailing;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** What a mailing is about beside its people: the quotes, tasks or events it began from. */
+@Component
+class AboutRecords {
+
+  private final RecordMapper mapper;
+
+  AboutRecords(RecordMapper mapper) {
+    this.mapper = mapper;
+  }
+
+  /**
+   * By person, the records that person's messages are about: all of them, or the newest alone.
+   * Empty for a mailing that is about no records.
+   */
+  Map<Long, List<About>> of(Mailing mailing) {
+    if (mailing.recordKind() == null) {
+      return Map.of();
+    }
+    Map<Long, List<About>> byPerson =
+        all(mailing.recordKind(), mailing.recordIds()).stream()
+            .collect(Collectors.groupingBy(About::personId));
+    if (!mailing.recordEach()) {
+      byPerson.replaceAll((person, theirs) -> List.of(theirs.get(0)));
+    }
+    return byPerson;
+  }
+
+  private List<About> all(Related kind, Long[] ids) {
+    return switch (kind) {
+      case QUOTE -> list(mapper.quotes(ids), AboutRecords::quote);
+      case TASK -> list(mapper.tasks(ids), AboutRecords::task);
+      case EVENT -> list(mapper.events(ids), AboutRecords::event);
+      default -> throw new IllegalArgumentException("no mailing is about " + kind.many());
+    };
+  }
+
+  private static <T> List<About> list(List<T> rows, Function<T, About> about) {
+    return rows.stream().map(about).toList();
+  }
+
+  private static About quote(RecordMapper.QuoteRow q) {
+    Map<String, FieldValue> fields = new HashMap<>();
+    fields.put("quote.number", FieldValue.text(q.number()));
+    fields.put("quote.title", FieldValue.text(q.title()));
+    fields.put("quote.total", FieldValue.money(q.total(), q.currency()));
+    fields.put("quote.sent_on", FieldValue.day(q.sentOn()));
+    fields.put("quote.valid_until", FieldValue.day(q.validUntil()));
+    return new About(q.id(), q.personId(), q.number() + " " + q.title(), fields);
+  }
+
+  private static About task(RecordMapper.TaskRow t) {
+    Map<String, FieldValue> fields = new HashMap<>();
+    fields.put("task.title", FieldValue.text(t.title()));
+    fields.put("task.due_on", FieldValue.day(t.dueOn()));
+    return new About(t.id(), t.personId(), t.title(), fields);
+  }
+
+  private static About event(RecordMapper.EventRow e) {
+    Map<String, FieldValue> fields = new HashMap<>();
+    fields.put("event.name", FieldValue.text(e.name()));
+    fields.put("event.starts", FieldValue.moment(e.startsAt()));
+    fields.put("event.place", FieldValue.text(e.place()));
+    return new About(e.id(), e.personId(), e.name(), fields);
+  }
+}

@@ -1,0 +1,7 @@
+/**
+ * Whom a mailing is for: the people of its parts, each with the one reason why they can be written
+ * to or not. Read {@link app.jemble.audience.AudienceService} first.
+ *
+ * <p>Tables: none.
+ */
+package app.jemble.audience;

@@ -1,0 +1,31 @@
+package app.jemble.carrier.mail;
+
+/** What the mail server made of a message. */
+public sealed interface HandoverResult {
+
+  /** A few words for people. */
+  String words();
+
+  /** It took the message over. */
+  record Accepted() implements HandoverResult {
+    @Override
+    public String words() {
+      return "accepted";
+    }
+  }
+
+  /** It asked to try again later (4xx, RFC 5321 section 4.2.1). */
+  record PutOff(String words) implements HandoverResult {}
+
+  /** It will not take it (5xx). */
+  record Refused(String words) implements HandoverResult {}
+
+  /** The message was given, the answer was lost: it may or may not be on its way. */
+  record InDoubt(String words) implements HandoverResult {}
+
+  /** The server broke off before the message was given. */
+  record NotTried(String words) implements HandoverResult {}
+
+  /** The server could not be reached, or would not let us in: so it will be for all messages. */
+  record Unreachable(String words) implements HandoverResult {}
+}

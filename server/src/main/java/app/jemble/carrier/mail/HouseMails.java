@@ -1,0 +1,81 @@
+package app.jemble.carrier.mail;
+
+import app.jemble.core.message.Mailbox;
+import app.jemble.core.message.OutgoingMessage;
+import app.jemble.core.message.ThreadPlace;
+import app.jemble.settings.JembleSettings;
+import app.jemble.workspace.Workspace;
+import app.jemble.workspace.WorkspaceService;
+import java.time.Clock;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.web.util.HtmlUtils;
+
+/** Mails by which the house tells a colleague something. */
+@Component
+public class HouseMails {
+
+  /**
+   * What one says.
+   *
+   * @param link what the link leads to, in a word
+   * @param path the page it leads to
+   */
+  public record Words(String text, String link, String path) {}
+
+  private final Handover handover;
+  private final WorkspaceService workspace;
+  private final JembleSettings settings;
+  private final Clock clock;
+
+  HouseMails(Handover handover, WorkspaceService workspace, JembleSettings settings, Clock clock) {
+    this.handover = handover;
+    this.workspace = workspace;
+    this.settings = settings;
+    this.clock = clock;
+  }
+
+  /**
+   * Sends a mail at once.
+   *
+   * @param id that no other mail has, of letters, digits and dots
+   * @return false when it did not leave and should be tried again
+   */
+  public boolean send(String id, Mailbox to, String subject, Words words) {
+    HandoverResult result = handover.sendOnce(message(id, to, subject, words));
+    return !(result instanceof HandoverResult.Unreachable
+        || result instanceof HandoverResult.NotTried
+        || result instanceof HandoverResult.PutOff);
+  }
+
+  private OutgoingMessage message(String id, Mailbox to, String subject, Words words) {
+    Workspace house = workspace.current();
+    String link = settings.publicUrl() + words.path();
+    String text = words.text() + "\n\n" + words.link() + ": " + link + "\n";
+    String html =
+        String.format(
+            Locale.ROOT,
+            "<!DOCTYPE html><html><body><p>%s</p><p><a href=\"%s\">%s</a></p></body></html>\n",
+            HtmlUtils.htmlEscape(words.text()),
+            HtmlUtils.htmlEscape(link),
+            words.link());
+    return new OutgoingMessage(
+        "<" + id + "@" + house.returnDomain() + ">",
+        clock.instant(),
+        house.houseEmail() == null ? to : new Mailbox(house.name(), house.houseEmail()),
+        Optional.empty(),
+        to,
+        subject,
+        html,
+        text,
+        List.of(),
+        List.of(),
+        ThreadPlace.NEW,
+        List.of(),
+        Optional.empty(),
+        "return+" + id + "@" + house.returnDomain(),
+        true);
+  }
+}

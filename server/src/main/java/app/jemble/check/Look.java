@@ -1,0 +1,173 @@
+package app.jemble.check;
+
+import app.jemble.audience.AudienceService.Reader;
+import app.jemble.core.check.ReleaseCheck;
+import app.jemble.core.check.ReleaseCheck.Mark;
+import app.jemble.core.message.MessageComposer.Composed;
+import app.jemble.core.message.MessageFields;
+import app.jemble.core.pace.Collisions;
+import app.jemble.core.reach.Reach;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.FieldUse;
+import app.jemble.core.record.Values;
+import app.jemble.message.Letter;
+import app.jemble.people.PersonRecord;
+import app.jemble.plan.ReaderClocks;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** One look at everyone while it goes on. Messages are made by the lot, several lots at once. */
+public final class Look {
+
+  private static final int LOT = 500;
+
+  /** Who has been written to of late, and when other messages to people are due. */
+  record Elsewhere(Set<Long> lately, Map<Long, List<Instant>> due) {}
+
+  /** What came of a lot: its readers, and the messages of those of them who are ready. */
+  record Lot(List<Reader> readers, List<ReleaseCheck.Message> messages, Map<String, Long> lacks) {}
+
+  private final Letter letter;
+  private final ReleaseCheck check;
+  private final List<String> fields;
+  private final Elsewhere elsewhere;
+  private final ReaderClocks clocks;
+  private final Instant now;
+  private final List<Looked.Entry> entries = new ArrayList<>();
+  private final Map<String, Long> lacks = new HashMap<>();
+  private List<Reader> lot = new ArrayList<>(LOT);
+
+  Look(
+      Letter letter,
+      ReleaseCheck check,
+      List<String> fields,
+      Elsewhere elsewhere,
+      ReaderClocks clocks,
+      Instant now) {
+    this.letter = letter;
+    this.check = check;
+    this.fields = fields;
+    this.elsewhere = elsewhere;
+    this.clocks = clocks;
+    this.now = now;
+  }
+
+  /** The merge fields whose values are people's own. */
+  static List<String> ofPeople(FieldCatalogue fields) {
+    return fields.all(FieldUse.MERGE).stream()
+        .map(Field::name)
+        .filter(f -> !f.startsWith("sender.") && !f.startsWith("workspace."))
+        .filter(f -> !f.equals(MessageFields.LEAVE))
+        .toList();
+  }
+
+  void add(Reader reader, InOrder<Lot> lots) {
+    lot.add(reader);
+    if (lot.size() == LOT) {
+      give(lots);
+    }
+  }
+
+  /** Gives what was added last, and waits for all of it. */
+  void end(InOrder<Lot> lots) {
+    give(lots);
+    lots.finish();
+  }
+
+  private void give(InOrder<Lot> lots) {
+    List<Reader> readers = lot;
+    lots.give(() -> look(readers));
+    lot = new ArrayList<>(LOT);
+  }
+
+  private Lot look(List<Reader> readers) {
+    List<ReleaseCheck.Message> messages = new ArrayList<>(readers.size());
+    Map<String, Long> lacking = new HashMap<>();
+    for (Reader reader : readers) {
+      if (reader.reach() == Reach.READY) {
+        messages.add(message(reader));
+        countLacks(reader.values(), lacking);
+      }
+    }
+    return new Lot(readers, messages, lacking);
+  }
+
+  private void countLacks(Values values, Map<String, Long> lacking) {
+    for (String field : fields) {
+      if (values.get(field).isEmpty()) {
+        lacking.merge(field, 1L, Long::sum);
+      }
+    }
+  }
+
+  private ReleaseCheck.Message message(Reader reader) {
+    PersonRecord person = reader.person();
+    Composed composed = letter.compose(person, reader.values(), now);
+    return new ReleaseCheck.Message(
+        person.id(),
+        person.firstName(),
+        person.email().strip(),
+        composed.message().subject(),
+        composed.missing(),
+        composed.leadsNowhere(),
+        composed.leadsAstray(),
+        marks(person.id()));
+  }
+
+  private Set<Mark> marks(long person) {
+    Set<Mark> marks = EnumSet.noneOf(Mark.class);
+    if (letter.hasOldWords(person)) {
+      marks.add(Mark.OWN_WORDING_OLD);
+    }
+    if (elsewhere.lately().contains(person)) {
+      marks.add(Mark.WRITTEN_LATELY);
+    }
+    return marks;
+  }
+
+  /** Takes what came of a lot, in the order of the audience; how many have been looked at. */
+  int take(Lot done) {
+    for (Reader reader : done.readers()) {
+      PersonRecord person = reader.person();
+      entries.add(
+          new Looked.Entry(
+              person.id(),
+              person.name(),
+              reader.about().withoutFields(),
+              reader.reach(),
+              letter.hasOwnWords(person.id()),
+              false));
+      if (reader.reach() == Reach.READY) {
+        clocks.add(person);
+      }
+    }
+    done.messages().forEach(check::add);
+    done.lacks().forEach((field, people) -> lacks.merge(field, people, Long::sum));
+    return entries.size();
+  }
+
+  ReleaseCheck check() {
+    return check;
+  }
+
+  ReaderClocks clocks() {
+    return clocks;
+  }
+
+  /** What those who are ready have waiting elsewhere. */
+  Collisions collisions() {
+    return new Collisions(
+        entries.stream().filter(Looked.Entry::isReady).map(Looked.Entry::personId).toList(),
+        elsewhere.due());
+  }
+
+  Looked looked(int version) {
+    return Looked.of(version, entries, check.findings(), lacks, clocks.clocks(), collisions());
+  }
+}

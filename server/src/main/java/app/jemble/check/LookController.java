@@ -1,0 +1,253 @@
+package app.jemble.check;
+
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
+import app.jemble.audience.AudienceService;
+import app.jemble.check.Looked.Entry;
+import app.jemble.core.check.Finding;
+import app.jemble.core.reach.Reach;
+import app.jemble.core.record.Words;
+import app.jemble.mailing.Mailing;
+import app.jemble.mailing.MailingService;
+import app.jemble.people.PersonRecord;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import tools.jackson.databind.ObjectMapper;
+
+/** What the check before release found, and about whom. */
+@RestController
+@RequestMapping("/api/mailings/{id}")
+class LookController {
+
+  private static final int PAGE = 500;
+
+  /**
+   * What the check found.
+   *
+   * @param total everyone in the audience
+   * @param ready who can be written to, those who need a look among them
+   * @param needLook of those ready, whom a notice is about
+   * @param ownWords who have words of their own
+   * @param lacks by merge field, how many of those ready have no value
+   * @param cannot the others by their one reason
+   */
+  record Look(
+      long total,
+      long ready,
+      long needLook,
+      long ownWords,
+      List<CannotPart> cannot,
+      List<FindingBody> findings,
+      Map<String, Long> lacks) {}
+
+  record CannotPart(Reach reach, String words, long people) {}
+
+  record FindingBody(
+      Finding.Severity severity, Finding.Code code, String about, String sentence, long people) {}
+
+  /**
+   * One person of the audience, as listed.
+   *
+   * @param recordId the record their message is about; 0 for none
+   */
+  record AudiencePerson(
+      long id,
+      String name,
+      String line,
+      Reach reach,
+      String reachWords,
+      boolean ownWords,
+      long recordId,
+      List<String> notes) {}
+
+  /** A part of the audience: those ready without a notice, or with one. */
+  enum Part {
+    READY,
+    NEED_LOOK
+  }
+
+  /**
+   * Which people are asked for; each part that is null asks for all.
+   *
+   * @param part ready or need a look
+   * @param reach of this reach
+   * @param finding whom this finding is about, with {@code about} as it stands there
+   * @param ownWords who have words of their own
+   * @param name whose name contains this
+   */
+  record Which(
+      Part part, Reach reach, Finding.Code finding, String about, boolean ownWords, String name) {
+    boolean holds(Entry entry, Set<Long> found) {
+      return (part == null || (entry.isReady() && entry.odd() == (part == Part.NEED_LOOK)))
+          && (reach == null || entry.reach() == reach)
+          && (!ownWords || entry.ownWords())
+          && (finding == null || found.contains(entry.personId()))
+          && (name == null || Words.fold(entry.name()).contains(Words.fold(name.strip())));
+    }
+  }
+
+  /** How far a look has come, or with the last line what it found. */
+  record LookLine(long looked, long of, @Schema(nullable = true) Look look) {}
+
+  private final MailingService mailings;
+  private final AudienceService audience;
+  private final LookService looks;
+  private final ObjectMapper json;
+
+  LookController(
+      MailingService mailings, AudienceService audience, LookService looks, ObjectMapper json) {
+    this.mailings = mailings;
+    this.audience = audience;
+    this.looks = looks;
+    this.json = json;
+  }
+
+  @Needs(Right.LOOK)
+  @GetMapping("/look")
+  Look look(@PathVariable long id) {
+    return look(looks.look(mailings.find(id), LookService.Progress.NONE));
+  }
+
+  /** The same, with a line of JSON now and then that says how far it has come. */
+  @Needs(Right.LOOK)
+  @GetMapping(path = "/look/watch", produces = "application/x-ndjson")
+  ResponseEntity<StreamingResponseBody> watch(@PathVariable long id) {
+    Mailing mailing = mailings.find(id);
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_NDJSON)
+        .body(
+            out -> {
+              Looked looked = looks.look(mailing, (n, of) -> write(out, new LookLine(n, of, null)));
+              long all = looked.entries().size();
+              write(out, new LookLine(all, all, look(looked)));
+            });
+  }
+
+  /** Whoever has stopped reading ends the look. */
+  private void write(OutputStream out, LookLine line) {
+    try {
+      out.write((json.writeValueAsString(line) + "\n").getBytes(StandardCharsets.UTF_8));
+      out.flush();
+    } catch (IOException gone) {
+      throw new UncheckedIOException(gone);
+    }
+  }
+
+  private static Look look(Looked everyone) {
+    Map<Reach, Long> counts =
+        everyone.entries().stream()
+            .collect(Collectors.groupingBy(Entry::reach, Collectors.counting()));
+    long odd = everyone.entries().stream().filter(e -> e.isReady() && e.odd()).count();
+    List<CannotPart> cannot =
+        Arrays.stream(Reach.values())
+            .filter(r -> r != Reach.READY && counts.containsKey(r))
+            .map(r -> new CannotPart(r, r.words(), counts.get(r)))
+            .toList();
+    return new Look(
+        everyone.entries().size(),
+        counts.getOrDefault(Reach.READY, 0L),
+        odd,
+        everyone.entries().stream().filter(Entry::ownWords).count(),
+        cannot,
+        everyone.findings().stream().map(LookController::body).toList(),
+        everyone.lacks());
+  }
+
+  /** The audience in the order in which it is looked through: those who want a look come first. */
+  @Needs(Right.LOOK)
+  @GetMapping("/audience")
+  List<AudiencePerson> audience(
+      @PathVariable long id,
+      @RequestParam(required = false) Part part,
+      @RequestParam(required = false) Reach reach,
+      @RequestParam(required = false) Finding.Code finding,
+      @RequestParam(required = false) String about,
+      @RequestParam(defaultValue = "false") boolean ownWords,
+      @RequestParam(required = false) String name,
+      @RequestParam(required = false) Long after,
+      @RequestParam(defaultValue = "0") long afterRecord) {
+    Mailing mailing = mailings.find(id);
+    Looked everyone = looks.lastLook(mailing);
+    Which which = new Which(part, reach, finding, about, ownWords, name);
+    Set<Long> found =
+        finding == null ? Set.of() : Set.copyOf(looks.peopleOf(mailing, finding, about));
+    List<Entry> page =
+        everyone.entries().stream()
+            .filter(e -> which.holds(e, found))
+            .dropWhile(
+                e -> after != null && (e.personId() != after || e.about().id() != afterRecord))
+            .skip(after == null ? 0 : 1)
+            .limit(PAGE)
+            .toList();
+    return people(page, everyone);
+  }
+
+  private List<AudiencePerson> people(List<Entry> page, Looked everyone) {
+    List<Long> ids = page.stream().map(Entry::personId).distinct().toList();
+    Map<Long, PersonRecord> records =
+        audience.records(ids).stream().collect(Collectors.toMap(PersonRecord::id, r -> r));
+    Map<Long, List<Finding>> findings = everyone.findingsOf(Set.copyOf(ids));
+    return page.stream()
+        .filter(e -> records.containsKey(e.personId()))
+        .map(
+            e ->
+                person(
+                    e, records.get(e.personId()), findings.getOrDefault(e.personId(), List.of())))
+        .toList();
+  }
+
+  private static FindingBody body(Finding f) {
+    return new FindingBody(f.severity(), f.code(), f.about(), f.sentence(), f.people().size());
+  }
+
+  private static AudiencePerson person(Entry entry, PersonRecord record, List<Finding> findings) {
+    String plan = record.plan() == null ? record.kind() : record.plan() + " plan";
+    String place = record.addressPlace();
+    return new AudiencePerson(
+        entry.personId(),
+        entry.name(),
+        entry.about().id() > 0
+            ? entry.about().words()
+            : place == null ? plan : plan + " · " + place,
+        entry.reach(),
+        entry.reach().words(),
+        entry.ownWords(),
+        entry.about().id(),
+        entry.isReady() ? findings.stream().map(LookController::note).toList() : List.of());
+  }
+
+  /** A few words, to stand beside a name. */
+  private static String note(Finding finding) {
+    return switch (finding.code()) {
+      case VALUE_MISSING -> "no " + finding.about().replace('_', ' ').replace('.', ' ');
+      case NAME_CAPITALS -> "capitals";
+      case NAME_LOWER_CASE -> "small letters";
+      case NAME_ODD -> "odd name";
+      case NAME_OF_ORGANISATION -> "an organisation?";
+      case DOMAIN_MISTYPED -> "address?";
+      case NO_TIME_ZONE -> "no time zone";
+      case WRITTEN_LATELY -> "written to lately";
+      case IN_ANOTHER_MAILING -> "another mailing";
+      case OWN_WORDING_OLD -> "own wording is older";
+      case LONG_SUBJECT -> "long subject";
+      case ODD_LINK, LINK_NOT_ALLOWED -> "a link";
+      default -> "look";
+    };
+  }
+}

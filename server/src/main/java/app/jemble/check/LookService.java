@@ -1,0 +1,175 @@
+package app.jemble.check;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.audience.AudienceService;
+import app.jemble.core.check.Finding;
+import app.jemble.core.check.ReleaseCheck;
+import app.jemble.core.pace.PlanAsk;
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.mailing.Mailing;
+import app.jemble.mailing.MailingFiles;
+import app.jemble.message.Letter;
+import app.jemble.message.LetterService;
+import app.jemble.outbox.OutboxService;
+import app.jemble.plan.PlanService;
+import app.jemble.plan.ReaderClocks;
+import app.jemble.plan.ReadyReaders;
+import app.jemble.plan.ReadyReaders.Ready;
+import app.jemble.plan.SendPlan;
+import app.jemble.workspace.WorkspaceService;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.springframework.stereotype.Service;
+
+/** Looks at the message of everyone a mailing is for: what is lacking, and all other findings. */
+@Service
+public class LookService implements ReadyReaders {
+
+  private static final int MOST_KEPT = 20;
+
+  /** Told how far a look has come. */
+  @FunctionalInterface
+  public interface Progress {
+    Progress NONE = (looked, of) -> {};
+
+    void looked(long looked, long of);
+  }
+
+  private final AudienceService audience;
+  private final WorkspaceService workspace;
+  private final AccountService accounts;
+  private final OutboxService outbox;
+  private final LetterService letters;
+  private final MailingFiles files;
+  private final PlanService plans;
+  private final Clock clock;
+  private final ExecutorService threads =
+      Executors.newFixedThreadPool(
+          Runtime.getRuntime().availableProcessors(), work -> new Thread(work, "look"));
+
+  /** The last look at each of a few mailings, for the pages of its list. */
+  private final Cache<Long, Looked> kept = Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+
+  LookService(
+      AudienceService audience,
+      WorkspaceService workspace,
+      AccountService accounts,
+      OutboxService outbox,
+      LetterService letters,
+      MailingFiles files,
+      PlanService plans,
+      Clock clock) {
+    this.audience = audience;
+    this.workspace = workspace;
+    this.accounts = accounts;
+    this.outbox = outbox;
+    this.letters = letters;
+    this.files = files;
+    this.plans = plans;
+    this.clock = clock;
+  }
+
+  /** Looks at everyone: reach first, then the whole message of each who is ready. */
+  public Looked look(Mailing mailing, Progress progress) {
+    Letter letter = letters.of(mailing);
+    FieldCatalogue fields = workspace.fields();
+    Instant now = clock.instant();
+    int restDays = plans.restDays();
+    Look look =
+        new Look(
+            letter,
+            checked(mailing, letter, restDays),
+            Look.ofPeople(fields),
+            new Look.Elsewhere(
+                restDays == 0
+                    ? Set.of()
+                    : outbox.writtenSince(now.minus(Duration.ofDays(restDays))),
+                outbox.dueElsewhere(mailing.id())),
+            new ReaderClocks(workspace.current().zoneId()),
+            now);
+    long of = audience.size(mailing);
+    try (InOrder<Look.Lot> lots =
+        new InOrder<>(threads, lot -> progress.looked(look.take(lot), of))) {
+      audience.each(mailing, letter::values, reader -> look.add(reader, lots));
+      look.end(lots);
+    }
+    lookAtPlan(mailing, look, now);
+    Looked looked = look.looked(mailing.version());
+    kept.put(mailing.id(), looked);
+    return looked;
+  }
+
+  /** The last look at a mailing, when nothing was written since; else a new one. */
+  public Looked lastLook(Mailing mailing) {
+    Looked last = kept.getIfPresent(mailing.id());
+    return last != null && last.version() == mailing.version()
+        ? last
+        : look(mailing, Progress.NONE);
+  }
+
+  @Override
+  public Ready lately(Mailing mailing) {
+    Looked last = kept.getIfPresent(mailing.id());
+    Looked looked = last != null ? last : look(mailing, Progress.NONE);
+    return new Ready(looked.clocks(), looked.collisions());
+  }
+
+  @Override
+  public List<Long> people(Mailing mailing) {
+    return lastLook(mailing).ready().stream().map(Looked.Entry::personId).toList();
+  }
+
+  /** The last look at a mailing, when there was one. */
+  Optional<Looked> kept(long mailingId) {
+    return Optional.ofNullable(kept.getIfPresent(mailingId));
+  }
+
+  /** The people of one finding in the last look. */
+  List<Long> peopleOf(Mailing mailing, Finding.Code code, String about) {
+    return lastLook(mailing).findings().stream()
+        .filter(f -> f.code() == code && (about == null || f.about().equals(about)))
+        .flatMap(f -> f.people().stream())
+        .distinct()
+        .toList();
+  }
+
+  private void lookAtPlan(Mailing mailing, Look look, Instant now) {
+    SendPlan plan = plans.of(mailing);
+    PlanAsk ask = plans.ask(mailing, plan, plans.afterHold(now));
+    Instant deadline = plan.doneBy() == null ? null : plans.deadline(plan.doneBy());
+    ReaderClocks clocks = look.clocks();
+    look.check().lookAtPlan(ask, clocks.clocks(), now, deadline, look.collisions());
+    if (plan.startOwn() || plan.ownClock()) {
+      look.check().lookAtClocks(clocks.without(), clocks.house());
+    }
+  }
+
+  private ReleaseCheck checked(Mailing mailing, Letter letter, int restDays) {
+    ReleaseCheck check = new ReleaseCheck(restDays);
+    check.lookAtTexts(
+        mailing.subject(), mailing.body(), letter.subjectErrors(), letter.bodyErrors());
+    check.lookAtFiles(
+        files.all(mailing.id()).stream().mapToLong(MailingFiles.MailingFile::size).sum(),
+        MailingFiles.MOST_OCTETS);
+    Account sender = accounts.find(mailing.senderId());
+    if (!sender.role().mayWrite()) {
+      check.senderMayNot(sender.name() + " may not send; an administrator can change that.");
+    }
+    return check;
+  }
+
+  @PreDestroy
+  void stop() {
+    threads.shutdownNow();
+  }
+}

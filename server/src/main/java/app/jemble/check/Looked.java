@@ -1,0 +1,88 @@
+package app.jemble.check;
+
+import app.jemble.audience.About;
+import app.jemble.core.check.Finding;
+import app.jemble.core.pace.Clocks;
+import app.jemble.core.pace.Collisions;
+import app.jemble.core.reach.Reach;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What a look at everyone found. Holds a name a person and no more, so that a hundred thousand are
+ * kept with ease.
+ *
+ * @param version the mailing's, when it was looked at
+ * @param entries those who want a look first, then those who are ready, then those who cannot be
+ *     written to, each in order of name
+ * @param lacks by merge field, how many of those who are ready have no value
+ * @param clocks where those are who are ready, in the order in which they are written to
+ * @param ready those who are ready, in that order
+ * @param collisions what they have waiting in other mailings
+ */
+public record Looked(
+    int version,
+    List<Entry> entries,
+    List<Finding> findings,
+    Map<String, Long> lacks,
+    Clocks clocks,
+    List<Entry> ready,
+    Collisions collisions) {
+
+  /**
+   * One person of the audience.
+   *
+   * @param about the record the message is about
+   * @param odd whether a notice is about this person
+   */
+  public record Entry(
+      long personId, String name, About about, Reach reach, boolean ownWords, boolean odd) {
+    boolean isReady() {
+      return reach == Reach.READY;
+    }
+  }
+
+  /** Puts those who want a look first. */
+  static Looked of(
+      int version,
+      List<Entry> inOrderOfName,
+      List<Finding> findings,
+      Map<String, Long> lacks,
+      Clocks clocks,
+      Collisions collisions) {
+    Set<Long> odd = new HashSet<>();
+    findings.forEach(f -> odd.addAll(f.people()));
+    List<Entry> sorted = new ArrayList<>(inOrderOfName.size());
+    for (Entry e : inOrderOfName) {
+      sorted.add(
+          new Entry(
+              e.personId(),
+              e.name(),
+              e.about(),
+              e.reach(),
+              e.ownWords(),
+              odd.contains(e.personId())));
+    }
+    sorted.sort(Comparator.comparing(e -> e.isReady() ? e.odd() ? 0 : 1 : 2));
+    List<Entry> ready = inOrderOfName.stream().filter(Entry::isReady).toList();
+    return new Looked(version, List.copyOf(sorted), findings, lacks, clocks, ready, collisions);
+  }
+
+  /** What was found about each of these people. */
+  Map<Long, List<Finding>> findingsOf(Set<Long> people) {
+    Map<Long, List<Finding>> byPerson = new HashMap<>();
+    for (Finding finding : findings) {
+      for (long person : finding.people()) {
+        if (people.contains(person)) {
+          byPerson.computeIfAbsent(person, p -> new ArrayList<>()).add(finding);
+        }
+      }
+    }
+    return byPerson;
+  }
+}

@@ -1,0 +1,69 @@
+package app.jemble.check;
+
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
+import app.jemble.audience.AudienceService;
+import app.jemble.check.NameMends.Mended;
+import app.jemble.check.NameMends.NameMend;
+import app.jemble.check.NameMends.NewName;
+import app.jemble.core.check.Finding;
+import app.jemble.mailing.Mailing;
+import app.jemble.mailing.MailingService;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What mends a finding for all of its people in one act. */
+@RestController
+@RequestMapping("/api/mailings/{id}")
+class MendController {
+
+  /** Whom a finding is about. */
+  record AboutPeople(Finding.Code code, @Schema(nullable = true) String about) {}
+
+  record LeftOut(List<Long> leftOut, int version) {}
+
+  private final MailingService mailings;
+  private final AudienceService audience;
+  private final LookService looks;
+  private final NameMends mends;
+
+  MendController(
+      MailingService mailings, AudienceService audience, LookService looks, NameMends mends) {
+    this.mailings = mailings;
+    this.audience = audience;
+    this.looks = looks;
+    this.mends = mends;
+  }
+
+  /** Leaves the people of a finding out of the mailing. */
+  @Needs(Right.WRITE)
+  @PostMapping("/leave-out")
+  LeftOut leaveOut(@PathVariable long id, @RequestBody AboutPeople which) {
+    List<Long> people = looks.peopleOf(mailings.find(id), which.code(), which.about());
+    Mailing now = mailings.leaveOut(id, people);
+    return new LeftOut(List.of(now.leftOut()), now.version());
+  }
+
+  /** The first names of a finding's people, each with what is proposed for it. */
+  @Needs(Right.LOOK)
+  @GetMapping("/names")
+  List<NameMend> names(@PathVariable long id, @RequestParam Finding.Code code) {
+    List<Long> people = looks.peopleOf(mailings.find(id), code, null);
+    return mends.proposed(audience.records(people.stream().limit(NameMends.MOST_NAMES).toList()));
+  }
+
+  /** Gives people other first names, as one act that is taken back whole. */
+  @Needs(Right.WRITE)
+  @PostMapping("/names")
+  Mended rename(@PathVariable long id, @RequestBody List<NewName> names) {
+    mailings.find(id);
+    return mends.rename(names);
+  }
+}

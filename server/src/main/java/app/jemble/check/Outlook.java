@@ -1,0 +1,48 @@
+package app.jemble.check;
+
+import app.jemble.core.pace.Plan;
+import app.jemble.core.pace.Planner;
+import app.jemble.mailing.Mailing;
+import app.jemble.plan.PlanService;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** What a draft would come to, for those who plan what follows it. */
+@Service
+public class Outlook {
+
+  /**
+   * Who would be written to.
+   *
+   * @param people once for each message
+   * @param first when the first message would leave; null when none would
+   */
+  public record Expected(List<Long> people, Instant first, Instant last) {}
+
+  private final LookService looks;
+  private final PlanService plans;
+  private final Clock clock;
+
+  Outlook(LookService looks, PlanService plans, Clock clock) {
+    this.looks = looks;
+    this.plans = plans;
+    this.clock = clock;
+  }
+
+  /** By the last look at its audience; empty while nobody has looked. */
+  public Optional<Expected> of(Mailing mailing) {
+    return looks
+        .kept(mailing.id())
+        .map(
+            looked -> {
+              Instant earliest = plans.afterHold(clock.instant());
+              Plan plan =
+                  Planner.plan(plans.ask(mailing, plans.of(mailing), earliest), looked.clocks());
+              List<Long> people = looked.ready().stream().map(Looked.Entry::personId).toList();
+              return new Expected(people, plan.first().orElse(null), plan.last().orElse(null));
+            });
+  }
+}

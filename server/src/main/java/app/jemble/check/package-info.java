@@ -1,0 +1,7 @@
+/**
+ * The look at everyone before release: each message as it would leave, and what is odd about it.
+ * Read {@link app.jemble.check.LookService} first.
+ *
+ * <p>Tables: none.
+ */
+package app.jemble.check;

@@ -1,0 +1,193 @@
+package app.jemble.conversation;
+
+import app.jemble.core.response.ResponseKind;
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface ConversationMapper {
+
+  /** With whom, and about which mailing, a conversation is. */
+  record Head(
+      long messageId,
+      long personId,
+      String name,
+      String address,
+      long mailingId,
+      String mailing,
+      long senderId,
+      boolean isPrivate) {}
+
+  @Select(
+      """
+      select s.id as message_id, p.id as person_id, p.name, s.address, g.id as mailing_id,
+             g.name as mailing, g.sender_id, g.private as is_private
+      from offered.message s
+      join offered.person p on p.id = s.person_id
+      join offered.mailing g on g.id = s.mailing_id
+      where s.id = #{message}
+      """)
+  Head head(long message);
+
+  /** The first message of the thread that a message stands in. */
+  @Select(
+      """
+      with recursive up (id, depth) as (
+        select #{message}::bigint, 0
+        union all
+        select coalesce(
+                 s.follows_id,
+                 (select r.message_id
+                  from offered.mailing g
+                  join offered.response r on r.mail_id = g.answers_mail
+                  where g.id = s.mailing_id
+                  limit 1)),
+               up.depth + 1
+        from up
+        join offered.message s on s.id = up.id
+        where up.depth < 100
+      )
+      select id from up where id is not null order by depth desc limit 1
+      """)
+  long root(long message);
+
+  /**
+   * Every message of the thread that begins with one, those that answer its replies included;
+   * without those of mailings that are private to another.
+   */
+  @Select(
+      """
+      with recursive down (id) as (
+        select #{root}::bigint
+        union
+        select next.id
+        from down
+        cross join lateral (
+          select id from offered.message where follows_id = down.id
+          union all
+          select s.id
+          from offered.response r
+          join offered.mailing g on g.answers_mail = r.mail_id
+          join offered.message s on s.mailing_id = g.id
+          where r.message_id = down.id
+        ) next
+      )
+      select s.id
+      from down
+      join offered.message s on s.id = down.id
+      join offered.mailing g on g.id = s.mailing_id
+      where not g.private or g.sender_id = #{who}
+      """)
+  List<Long> thread(@Param("root") long root, @Param("who") long who);
+
+  /**
+   * A message of ours, as it left.
+   *
+   * @param answer whether it was written by hand to one mail
+   */
+  record Ours(
+      long id,
+      long mailingId,
+      String mailing,
+      String writer,
+      String subject,
+      String state,
+      boolean answer,
+      Instant at,
+      byte[] mime) {}
+
+  @Select(
+      """
+      select s.id, g.id as mailing_id, g.name as mailing, a.name as writer,
+             coalesce(s.subject, g.subject) as subject, s.shown_state as state,
+             g.answers_mail is not null as answer,
+             coalesce(s.sent_at, s.due_at) as at, c.mime
+      from offered.message s
+      join offered.mailing g on g.id = s.mailing_id
+      join offered.account a on a.id = g.sender_id
+      left join offered.message_copy c on c.message_id = s.id and s.state = 'sent'
+      where s.id = any(#{messages}) and s.state <> 'withdrawn'
+      """)
+  List<Ours> ours(@Param("messages") Long[] messages);
+
+  /**
+   * A mail that came in answer to one of the messages.
+   *
+   * @param kind what it is; null while nobody has read it
+   * @param unsure whether nobody knows yet that the person wrote it
+   * @param authentication what the house's mail server says of its sender, or empty
+   */
+  record Theirs(
+      long mailId,
+      long messageId,
+      ResponseKind kind,
+      boolean unsure,
+      String sender,
+      String authentication,
+      String subject,
+      String words,
+      Instant at) {}
+
+  @Select(
+      """
+      select i.id as mail_id, r.message_id, r.kind, r.unsure, i.sender, i.authentication, i.subject,
+             i.words, r.at
+      from offered.response r
+      join offered.inbound_mail i on i.id = r.mail_id
+      where r.message_id = any(#{messages})
+      union all
+      select i.id, i.about_id, null, false, i.sender, i.authentication, i.subject, i.words,
+             i.received_at
+      from offered.inbound_mail i
+      where i.about_id = any(#{messages}) and i.placed_at is null
+        and not exists (select from offered.response r where r.mail_id = i.id)
+      """)
+  List<Theirs> theirs(@Param("messages") Long[] messages);
+
+  /** A sign that is no mail: opened, clicked, left. */
+  record Sign(ResponseKind kind, Instant at, String detail) {}
+
+  @Select(
+      """
+      select kind, min(at) as at, min(detail) as detail
+      from offered.response
+      where message_id = any(#{messages}) and mail_id is null
+        and kind not in ('MACHINE_OPENED', 'MACHINE_CLICKED')
+      group by message_id, kind, detail
+      """)
+  List<Sign> signs(@Param("messages") Long[] messages);
+
+  /** The last mail of a person in a thread: what an answer answers. */
+  record Answerable(
+      long mailId,
+      String identity,
+      String sender,
+      String subject,
+      long messageId,
+      long personId,
+      long topicId,
+      List<String> referenceIds,
+      String token) {}
+
+  @Select(
+      """
+      select i.id as mail_id, i.identity, i.sender, i.subject, s.id as message_id, s.person_id,
+             g.topic_id, s.reference_ids, s.token
+      from offered.response r
+      join offered.inbound_mail i on i.id = r.mail_id
+      join offered.message s on s.id = r.message_id
+      join offered.mailing g on g.id = s.mailing_id
+      where i.id = #{mail}
+      limit 1
+      """)
+  Answerable answerable(long mail);
+
+  /** A response that a mail was taken for. */
+  record Taken(long id, long messageId, ResponseKind kind) {}
+
+  @Select("select id, message_id, kind from offered.response where mail_id = #{mail} limit 1")
+  Taken taken(long mail);
+}

@@ -1,0 +1,36 @@
+package app.jemble.followup;
+
+import app.jemble.core.pace.NextOpen;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * When what is due may leave, within a mailing's hours.
+ *
+ * @param zones of people who are written to on their own clock; others go by the house's
+ */
+public record MayLeave(NextOpen open, ZoneId house, Map<Long, ZoneId> zones) {
+
+  /** At or after the instant that it is due to a person; empty when no hour comes. */
+  public Optional<Instant> of(long person, Instant due) {
+    return open.at(due, zone(person));
+  }
+
+  /**
+   * What is due to all of them at once: when it may leave, by clock; nothing when no hour comes.
+   */
+  public List<Instant> ofAll(List<Long> people, Instant due) {
+    return people.stream()
+        .map(this::zone)
+        .distinct()
+        .flatMap(zone -> open.at(due, zone).stream())
+        .toList();
+  }
+
+  private ZoneId zone(long person) {
+    return zones.getOrDefault(person, house);
+  }
+}

@@ -1,0 +1,107 @@
+package app.jemble.inbound;
+
+import app.jemble.core.response.AwayNotice;
+import app.jemble.core.response.InboundMail;
+import app.jemble.core.response.ReplySubject;
+import app.jemble.core.response.SortedMail;
+import app.jemble.response.Answered;
+import app.jemble.response.AnsweredMessages;
+import jakarta.mail.internet.AddressException;
+import jakarta.mail.internet.InternetAddress;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.springframework.stereotype.Component;
+
+/**
+ * Which message a mail is about. Whoever has a message of ours knows its token, and nobody else:
+ * what carries it is believed. Replies without one are placed by sender and subject; returns and
+ * complaints without one are for a person to place, since anybody could write them.
+ */
+@Component
+class MessageFinder {
+
+  private static final Pattern OUR_ID = Pattern.compile("<([A-Za-z0-9_-]{32})@[^>]+>");
+  private static final Pattern RETURN_ADDRESS =
+      Pattern.compile("return\\+([A-Za-z0-9_-]{32})@", Pattern.CASE_INSENSITIVE);
+
+  /**
+   * A message that was found.
+   *
+   * @param sure whether it is known that its person wrote: the address is theirs
+   */
+  record Found(Answered message, boolean sure) {}
+
+  private final AnsweredMessages responses;
+
+  MessageFinder(AnsweredMessages responses) {
+    this.responses = responses;
+  }
+
+  /** The message, or null. */
+  Found find(InboundMail mail, SortedMail sorted) {
+    for (String token : tokens(mail)) {
+      Answered message = responses.byToken(token);
+      if (message != null) {
+        return new Found(message, isTheirs(message, mail));
+      }
+    }
+    boolean byPerson = sorted instanceof SortedMail.Reply || sorted instanceof SortedMail.AutoReply;
+    return byPerson ? bySenderAndSubject(mail, sorted) : null;
+  }
+
+  private boolean isTheirs(Answered message, InboundMail mail) {
+    InternetAddress from = sender(mail);
+    return from != null
+        && (from.getAddress().equalsIgnoreCase(message.address())
+            || responses.isAddressOf(message.personId(), from.getAddress()));
+  }
+
+  private static List<String> tokens(InboundMail mail) {
+    List<String> tokens = new ArrayList<>();
+    for (String id : SortedMail.related(mail)) {
+      Matcher ours = OUR_ID.matcher(id);
+      if (ours.matches()) {
+        tokens.add(ours.group(1));
+      }
+    }
+    for (String header : new String[] {"to", "delivered-to", "x-original-to"}) {
+      Matcher address = RETURN_ADDRESS.matcher(mail.header(header));
+      if (address.find()) {
+        tokens.add(address.group(1));
+      }
+    }
+    return tokens;
+  }
+
+  private Found bySenderAndSubject(InboundMail mail, SortedMail sorted) {
+    String given = mail.header("subject");
+    String subject =
+        sorted instanceof SortedMail.AutoReply
+            ? AwayNotice.answeredSubject(given).orElseGet(() -> ReplySubject.bare(given))
+            : ReplySubject.bare(given);
+    InternetAddress from = sender(mail);
+    if (from == null || subject.isBlank()) {
+      return null;
+    }
+    Answered byAddress = responses.bySenderAndSubject(from.getAddress(), subject);
+    if (byAddress != null) {
+      return new Found(byAddress, true);
+    }
+    // An encoded word within an encoded word comes out here, and may hold a NUL.
+    String name = from.getPersonal() == null ? "" : from.getPersonal().replace('\0', ' ');
+    Answered byName = name.contains(" ") ? responses.byNameAndSubject(name, subject) : null;
+    return byName == null ? null : new Found(byName, false);
+  }
+
+  /** Who wrote, or null. */
+  private static InternetAddress sender(InboundMail mail) {
+    try {
+      InternetAddress[] from = InternetAddress.parse(mail.header("from"), false);
+      return from.length == 0 || from[0].getAddress() == null ? null : from[0];
+    } catch (AddressException noSender) {
+      return null;
+    }
+  }
+}

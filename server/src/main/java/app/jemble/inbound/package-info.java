@@ -1,0 +1,7 @@
+/**
+ * Mail that comes in: fetched, taken apart, sorted, and placed by hand where software cannot. Read
+ * {@link app.jemble.inbound.InboundService} first.
+ *
+ * <p>Tables: inbound_mail, mailbox.
+ */
+package app.jemble.inbound;

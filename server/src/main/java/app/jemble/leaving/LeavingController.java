@@ -1,0 +1,88 @@
+package app.jemble.leaving;
+
+import app.jemble.core.message.PublicToken;
+import app.jemble.mark.MarkController;
+import app.jemble.response.ResponseService;
+import app.jemble.workspace.WorkspaceService;
+import io.swagger.v3.oas.annotations.Hidden;
+import java.util.List;
+import java.util.Set;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Where readers leave, choose their topics, and come back. */
+@Hidden
+@RestController
+@RequestMapping("/leave/{token}")
+public class LeavingController {
+
+  private final LeavingService leaving;
+  private final ResponseService responses;
+  private final LeavingPage page;
+  private final WorkspaceService workspace;
+
+  LeavingController(
+      LeavingService leaving,
+      ResponseService responses,
+      LeavingPage page,
+      WorkspaceService workspace) {
+    this.leaving = leaving;
+    this.responses = responses;
+    this.page = page;
+    this.workspace = workspace;
+  }
+
+  /** Looking at the page changes nothing (RFC 8058 section 3.1); its buttons do. */
+  @GetMapping
+  ResponseEntity<String> look(@PathVariable String token) {
+    return isGenuine(token) ? show(token, LeavingPage.ASKING) : MarkController.unknown();
+  }
+
+  /**
+   * The buttons of the page, and the one click of mail readers, which say nothing of a choice (RFC
+   * 8058 section 3.2): that leaves the topic of the message.
+   */
+  @PostMapping
+  ResponseEntity<String> leave(
+      @PathVariable String token,
+      @RequestParam(required = false) String choice,
+      @RequestParam(required = false) List<Long> get) {
+    if (!isGenuine(token)) {
+      return MarkController.unknown();
+    }
+    if ("topics".equals(choice)) {
+      Set<Long> wanted = get == null ? Set.of() : Set.copyOf(get);
+      leaving.choose(token, wanted);
+      return show(token, wanted.isEmpty() ? LeavingPage.LEFT : LeavingPage.CHOSEN);
+    }
+    if ("nothing".equals(choice)) {
+      leaving.nothingAtAll(token);
+    } else {
+      responses.left(token);
+    }
+    return show(token, LeavingPage.LEFT);
+  }
+
+  private ResponseEntity<String> show(String token, LeavingPage.Title title) {
+    return leaving
+        .choices(token)
+        .map(
+            choices ->
+                ResponseEntity.ok()
+                    .contentType(MediaType.TEXT_HTML)
+                    .cacheControl(CacheControl.noStore())
+                    .body(page.html(title, choices)))
+        .orElseGet(MarkController::unknown);
+  }
+
+  private boolean isGenuine(String token) {
+    return PublicToken.isGenuine(token, workspace.secret());
+  }
+}

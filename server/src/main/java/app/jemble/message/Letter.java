@@ -1,0 +1,243 @@
+package app.jemble.message;
+
+import app.jemble.account.Account;
+import app.jemble.core.merge.TemplateError;
+import app.jemble.core.message.AttachedFile;
+import app.jemble.core.message.LetterText;
+import app.jemble.core.message.LetterText.Looks;
+import app.jemble.core.message.LetterText.Prepared;
+import app.jemble.core.message.LetterText.Wording;
+import app.jemble.core.message.Mailbox;
+import app.jemble.core.message.MessageComposer;
+import app.jemble.core.message.Pictures;
+import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.Values;
+import app.jemble.mailing.Mailing;
+import app.jemble.message.OwnWordings.OwnWording;
+import app.jemble.people.PersonRecord;
+import app.jemble.workspace.Workspace;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** What is the same for every message of one mailing, and the words that some get instead. */
+public final class Letter {
+
+  /**
+   * All that a letter is made of.
+   *
+   * @param colleague who gets the replies, when that is a colleague; else null
+   */
+  record Ingredients(
+      Mailing mailing,
+      Account sender,
+      Account colleague,
+      Workspace workspace,
+      FieldCatalogue fields,
+      Looks looks,
+      List<OwnWording> ownWordings,
+      List<AttachedFile.Named> files,
+      Pictures pictures,
+      String publicUrl) {}
+
+  /** In whose name one message comes, and where its replies go. */
+  record Voices(Mailbox from, Optional<Mailbox> replyTo) {}
+
+  private final Ingredients of;
+  private final Prepared prepared;
+  private final Mailbox sender;
+  private final Map<String, Mailbox> owners = new ConcurrentHashMap<>();
+  private final MessageComposer.Shared shared;
+  private final Set<String> sharedFields;
+  private final Map<Long, OwnWording> ownWordings;
+  private final Map<Long, LetterText> ownTexts = new HashMap<>();
+
+  Letter(Ingredients of) {
+    this.of = of;
+    this.sender = new Mailbox(of.sender().name(), of.sender().email());
+    this.prepared =
+        LetterText.prepare(
+            new Wording(of.mailing().subject(), of.mailing().body()), of.looks(), of.fields());
+    this.ownWordings =
+        of.ownWordings().stream().collect(Collectors.toMap(OwnWording::personId, w -> w));
+    this.shared =
+        new MessageComposer.Shared(
+            prepared.text().orElseGet(this::withoutErrors),
+            sender(),
+            Optional.empty(),
+            of.workspace().zoneId(),
+            of.publicUrl(),
+            of.workspace().returnDomain(),
+            new MessageComposer.Counting(of.mailing().countOpens()),
+            of.mailing().promotional(),
+            of.pictures(),
+            of.files());
+    this.sharedFields = ofRecords(shared.text());
+  }
+
+  /** What is wrong with its texts, in sentences. */
+  public List<String> errors() {
+    return Stream.concat(prepared.subjectErrors().stream(), prepared.bodyErrors().stream())
+        .map(TemplateError::sentence)
+        .toList();
+  }
+
+  public List<TemplateError> subjectErrors() {
+    return prepared.subjectErrors();
+  }
+
+  public List<TemplateError> bodyErrors() {
+    return prepared.bodyErrors();
+  }
+
+  /** A text with errors counts as empty, and blocks the release. */
+  private LetterText withoutErrors() {
+    String subject = prepared.subjectErrors().isEmpty() ? of.mailing().subject() : "";
+    String body = prepared.bodyErrors().isEmpty() ? of.mailing().body() : "";
+    return LetterText.prepare(new Wording(subject, body), of.looks(), of.fields())
+        .text()
+        .orElseThrow();
+  }
+
+  /** Every field of the records that one person's message asks for. */
+  public Set<String> fields(long personId) {
+    return hasOwnWords(personId) ? ofRecords(text(personId)) : sharedFields;
+  }
+
+  private Set<String> ofRecords(LetterText text) {
+    Set<String> fields = new LinkedHashSet<>(text.fields());
+    of.files().forEach(file -> fields.addAll(file.name().fields()));
+    fields.removeIf(field -> house(field).isPresent());
+    return fields;
+  }
+
+  /** The mailing's own words; those of a person who has other words are theirs. */
+  LetterText text(long personId) {
+    OwnWording own = ownWordings.get(personId);
+    return own == null ? shared.text() : ownText(own);
+  }
+
+  public boolean hasOwnWords(long personId) {
+    return ownWordings.containsKey(personId);
+  }
+
+  /** Whether a person's own words were written before the shared ones changed. */
+  public boolean hasOldWords(long personId) {
+    OwnWording own = ownWordings.get(personId);
+    return own != null && own.isOlderThan(of.mailing());
+  }
+
+  private LetterText ownText(OwnWording own) {
+    synchronized (ownTexts) {
+      return ownTexts.computeIfAbsent(
+          own.personId(),
+          id ->
+              LetterText.prepare(new Wording(own.subject(), own.body()), of.looks(), of.fields())
+                  .text()
+                  .orElse(shared.text()));
+    }
+  }
+
+  /** What {@link MessageComposer} needs for one person's message. */
+  MessageComposer.Shared shared(long personId, Voices voices) {
+    return new MessageComposer.Shared(
+        text(personId),
+        voices.from(),
+        voices.replyTo(),
+        shared.zone(),
+        shared.publicUrl(),
+        shared.returnDomain(),
+        shared.counting(),
+        shared.mayLeave(),
+        shared.pictures(),
+        shared.files());
+  }
+
+  /** One person's message, to see what it is and lacks; it has no token and does not leave. */
+  public MessageComposer.Composed compose(PersonRecord person, Values values, Instant now) {
+    return MessageComposer.compose(
+        shared(person.id(), voices(person.ownerName(), person.ownerEmail())),
+        new MessageComposer.Own(
+            new Mailbox(person.name(), person.email()),
+            values,
+            Locale.forLanguageTag(person.language()),
+            now,
+            "",
+            ThreadPlace.NEW));
+  }
+
+  /**
+   * In whose name a message to somebody comes.
+   *
+   * @param ownerName the name of the person's owner; null where there is none
+   */
+  Voices voices(String ownerName, String ownerEmail) {
+    Optional<Mailbox> owner =
+        ownerEmail == null || !mayWrite(ownerEmail)
+            ? Optional.empty()
+            : Optional.of(owners.computeIfAbsent(ownerEmail, e -> new Mailbox(ownerName, e)));
+    Mailbox from =
+        switch (of.mailing().voice()) {
+          case SENDER -> sender();
+          case OWNER -> owner.orElse(sender());
+          case HOUSE -> house().orElse(sender());
+        };
+    Mailbox replies =
+        switch (of.mailing().repliesTo()) {
+          case SENDER -> sender();
+          case OWNER -> owner.orElse(sender());
+          case COLLEAGUE -> colleague().orElse(sender());
+        };
+    return new Voices(
+        from, replies.address().equals(from.address()) ? Optional.empty() : Optional.of(replies));
+  }
+
+  private Mailbox sender() {
+    return sender;
+  }
+
+  /** An owner who wrote before has an address that is one. */
+  private boolean mayWrite(String address) {
+    return owners.containsKey(address) || EmailAddress.isValid(address.strip());
+  }
+
+  private Optional<Mailbox> house() {
+    String address = of.workspace().houseEmail();
+    return address == null
+        ? Optional.empty()
+        : Optional.of(new Mailbox(of.workspace().name(), address));
+  }
+
+  private Optional<Mailbox> colleague() {
+    return Optional.ofNullable(of.colleague()).map(c -> new Mailbox(c.name(), c.email()));
+  }
+
+  /** A person's values with those of the sender and the house. */
+  public Values values(Values person) {
+    return field -> house(field).orElseGet(() -> person.get(field));
+  }
+
+  private Optional<FieldValue> house(String field) {
+    return switch (field) {
+      case "sender.name" -> Optional.of(FieldValue.text(of.sender().name()));
+      case "sender.title" -> Optional.of(FieldValue.text(of.sender().title()));
+      case "sender.email" -> Optional.of(FieldValue.text(of.sender().email()));
+      case "sender.phone" -> Optional.of(FieldValue.text(of.sender().phone()));
+      case "sender.picture" -> Optional.of(FieldValue.picture(of.sender().pictureKey()));
+      case "workspace.name" -> Optional.of(FieldValue.text(of.workspace().name()));
+      case "workspace.address" -> Optional.of(FieldValue.text(of.workspace().postalAddress()));
+      default -> Optional.empty();
+    };
+  }
+}

@@ -1,0 +1,49 @@
+package app.jemble.message;
+
+import app.jemble.mailing.Mailing;
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface OwnWordingMapper {
+
+  String SELECT =
+      """
+      select w.person_id, p.name as person_name, w.subject, w.body, w.shared_subject, w.shared_body
+      from own_wording w
+      join offered.person p on p.id = w.person_id
+      where w.mailing_id = #{mailingId}
+      """;
+
+  @Select(SELECT + "order by p.name_key collate \"C\", p.id")
+  List<OwnWordings.OwnWording> all(long mailingId);
+
+  @Insert(
+      """
+      insert into own_wording (mailing_id, person_id, subject, body, shared_subject, shared_body,
+                               changed_at, changed_by)
+      values (#{m.id}, #{personId}, #{subject}, #{body}, #{m.subject}, #{m.body}, #{at}, #{by})
+      on conflict (mailing_id, person_id) do update
+      set subject = excluded.subject, body = excluded.body,
+          shared_subject = excluded.shared_subject, shared_body = excluded.shared_body,
+          changed_at = excluded.changed_at, changed_by = excluded.changed_by
+      """)
+  int put(
+      @Param("m") Mailing mailing,
+      @Param("personId") long personId,
+      @Param("subject") String subject,
+      @Param("body") String body,
+      @Param("at") Instant at,
+      @Param("by") long by);
+
+  @Delete("delete from own_wording where mailing_id = #{mailingId} and person_id = #{personId}")
+  int drop(@Param("mailingId") long mailingId, @Param("personId") long personId);
+
+  @Delete("delete from own_wording where mailing_id = #{mailingId}")
+  int dropAll(long mailingId);
+}

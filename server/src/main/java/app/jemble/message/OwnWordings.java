@@ -1,0 +1,93 @@
+package app.jemble.message;
+
+import app.jemble.account.AccountService;
+import app.jemble.core.message.LetterText;
+import app.jemble.core.message.LetterText.Wording;
+import app.jemble.core.message.SafeHtml;
+import app.jemble.mailing.Mailing;
+import app.jemble.mailing.MailingService;
+import app.jemble.problem.Problem;
+import app.jemble.workspace.WorkspaceService;
+import java.time.Clock;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Words for one person alone, instead of the words that all others get. */
+@Service
+class OwnWordings {
+
+  /**
+   * One person's own words.
+   *
+   * @param sharedSubject the shared subject as it was when these were written
+   */
+  record OwnWording(
+      long personId,
+      String personName,
+      String subject,
+      String body,
+      String sharedSubject,
+      String sharedBody) {
+
+    /** Whether the shared words have changed since. */
+    boolean isOlderThan(Mailing mailing) {
+      return !sharedSubject.equals(mailing.subject()) || !sharedBody.equals(mailing.body());
+    }
+  }
+
+  private final OwnWordingMapper mapper;
+  private final MailingService mailings;
+  private final WorkspaceService workspace;
+  private final AccountService accounts;
+  private final Clock clock;
+
+  OwnWordings(
+      OwnWordingMapper mapper,
+      MailingService mailings,
+      WorkspaceService workspace,
+      AccountService accounts,
+      Clock clock) {
+    this.mapper = mapper;
+    this.mailings = mailings;
+    this.workspace = workspace;
+    this.accounts = accounts;
+    this.clock = clock;
+  }
+
+  List<OwnWording> all(long mailingId) {
+    return mapper.all(mailingId);
+  }
+
+  /** Keeps words for one person; the same words as the shared ones are no words of one's own. */
+  @Transactional
+  void put(long mailingId, long personId, String subject, String body) {
+    long by = accounts.currentWriter().id();
+    Mailing mailing = mailings.lockDraft(mailingId);
+    String soundSubject = subject == null ? "" : subject;
+    String soundBody = SafeHtml.clean(body == null ? "" : body);
+    LetterText.errors(new Wording(soundSubject, soundBody), workspace.fields()).stream()
+        .findFirst()
+        .ifPresent(
+            e -> {
+              throw Problem.wrong("body", e.sentence());
+            });
+    if (soundSubject.equals(mailing.subject()) && soundBody.equals(mailing.body())) {
+      mapper.drop(mailingId, personId);
+    } else {
+      mapper.put(mailing, personId, soundSubject, soundBody, clock.instant(), by);
+    }
+  }
+
+  /** Goes back to the shared words for one person, or with null for all. */
+  @Transactional
+  void drop(long mailingId, Long personId) {
+    accounts.currentWriter();
+    mailings.lockDraft(mailingId);
+    if (personId == null) {
+      mapper.dropAll(mailingId);
+    } else {
+      mapper.drop(mailingId, personId);
+    }
+  }
+}

@@ -1,0 +1,58 @@
+package app.jemble.message;
+
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
+import app.jemble.mailing.MailingService;
+import io.swagger.v3.oas.annotations.media.Schema;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Each person's proof, and a copy of it to a colleague. */
+@RestController
+@RequestMapping("/api/mailings/{id}")
+class ProofController {
+
+  /**
+   * @param recordId about which of the person's records; null for the newest
+   * @param colleagueId who gets it; null for oneself
+   */
+  record CopyTo(
+      long personId,
+      @Schema(nullable = true) Long recordId,
+      @Schema(nullable = true) Long colleagueId) {}
+
+  record CopySent(String address) {}
+
+  private final MailingService mailings;
+  private final ProofService proofs;
+
+  ProofController(MailingService mailings, ProofService proofs) {
+    this.mailings = mailings;
+    this.proofs = proofs;
+  }
+
+  @Needs(Right.LOOK)
+  @GetMapping("/proofs/{personId}")
+  ProofService.Proof proof(
+      @PathVariable long id,
+      @PathVariable long personId,
+      @RequestParam(defaultValue = "0") long record) {
+    return proofs.proof(mailings.find(id), personId, record);
+  }
+
+  @Needs(Right.WRITE)
+  @PostMapping("/copy")
+  CopySent copy(@PathVariable long id, @RequestBody CopyTo copy) {
+    return new CopySent(
+        proofs.sendCopy(
+            mailings.find(id),
+            copy.personId(),
+            copy.recordId() == null ? 0 : copy.recordId(),
+            copy.colleagueId()));
+  }
+}

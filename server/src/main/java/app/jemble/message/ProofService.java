@@ -1,0 +1,179 @@
+package app.jemble.message;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.audience.AudienceService;
+import app.jemble.carrier.mail.Handover;
+import app.jemble.carrier.mail.HandoverResult;
+import app.jemble.core.message.InlinePicture;
+import app.jemble.core.message.Mailbox;
+import app.jemble.core.message.MessageComposer;
+import app.jemble.core.message.OutgoingMessage;
+import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.record.EmailAddress;
+import app.jemble.mailing.Mailing;
+import app.jemble.people.PersonRecord;
+import app.jemble.problem.Problem;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+
+/** One person's message as it will leave, to look at or to have sent to oneself. */
+@Service
+public class ProofService {
+
+  /** A person without a valid address is proofed all the same, with this one. */
+  private static final String NO_ADDRESS = "no-address@jemble.invalid";
+
+  private final AudienceService audience;
+  private final LetterService letters;
+  private final Samples samples;
+  private final AccountService accounts;
+  private final Handover handover;
+  private final Clock clock;
+
+  ProofService(
+      AudienceService audience,
+      LetterService letters,
+      Samples samples,
+      AccountService accounts,
+      Handover handover,
+      Clock clock) {
+    this.audience = audience;
+    this.letters = letters;
+    this.samples = samples;
+    this.accounts = accounts;
+    this.handover = handover;
+    this.clock = clock;
+  }
+
+  /**
+   * A proof.
+   *
+   * @param html as it leaves, its pictures named by where they are found here
+   * @param headers as they leave, a line each, unfolded
+   * @param octets the size of the message as it leaves
+   * @param missing names of fields without a value and without a fallback
+   * @param samples what each merge field shows for this person; those without a value left out
+   * @param ownWords whether this person has words of their own
+   * @param oldWords whether those were written before the shared words changed
+   */
+  public record Proof(
+      long personId,
+      long recordId,
+      String toName,
+      String toAddress,
+      String fromName,
+      String fromAddress,
+      @Schema(nullable = true) String replyAddress,
+      String subject,
+      String html,
+      String text,
+      List<String> headers,
+      int octets,
+      List<ProofFile> files,
+      Set<String> missing,
+      Map<String, String> samples,
+      boolean ownWords,
+      boolean oldWords) {}
+
+  /** A file as the reader sees it. */
+  record ProofFile(String name, int octets) {}
+
+  public Proof proof(Mailing mailing, long personId, long recordId) {
+    Letter letter = letters.of(mailing);
+    AudienceService.Reader reader = reader(mailing, letter, personId, recordId);
+    MessageComposer.Composed composed = compose(letter, reader, null);
+    OutgoingMessage message = composed.message();
+    byte[] octets = handover.write(message);
+    return new Proof(
+        personId,
+        reader.about().id(),
+        message.to().name(),
+        message.to().address(),
+        message.from().name(),
+        message.from().address(),
+        message.replyTo().map(Mailbox::address).orElse(null),
+        message.subject(),
+        withPicturesHere(message),
+        message.text(),
+        headers(octets),
+        octets.length,
+        message.files().stream().map(f -> new ProofFile(f.name(), f.octets().length)).toList(),
+        composed.missing(),
+        samples.of(reader.values(), Locale.forLanguageTag(reader.person().language())),
+        letter.hasOwnWords(personId),
+        letter.hasOldWords(personId));
+  }
+
+  /** A browser cannot look into the message for its pictures. */
+  private static String withPicturesHere(OutgoingMessage message) {
+    String html = message.html();
+    for (InlinePicture picture : message.pictures()) {
+      html = html.replace("cid:" + picture.contentId(), picture.path());
+    }
+    return html;
+  }
+
+  private static List<String> headers(byte[] mime) {
+    String all = new String(mime, StandardCharsets.US_ASCII);
+    String unfolded = all.substring(0, all.indexOf("\r\n\r\n")).replaceAll("\r\n(?=[ \t])", "");
+    return unfolded.lines().toList();
+  }
+
+  /**
+   * Sends one person's message to a colleague, at once; returns the address.
+   *
+   * @param colleagueId null for the colleague who asks
+   */
+  public String sendCopy(Mailing mailing, long personId, long recordId, Long colleagueId) {
+    Account me = accounts.currentWriter();
+    Account to = colleagueId == null ? me : accounts.find(colleagueId);
+    if (to == null) {
+      throw Problem.wrong("colleagueId", "There is no such colleague.");
+    }
+    Letter letter = letters.of(mailing);
+    OutgoingMessage message =
+        compose(
+                letter,
+                reader(mailing, letter, personId, recordId),
+                new Mailbox(to.name(), to.email()))
+            .message();
+    HandoverResult result = handover.sendOnce(message);
+    if (!(result instanceof HandoverResult.Accepted)) {
+      throw Problem.conflict("The copy could not be sent: " + result.words());
+    }
+    return to.email();
+  }
+
+  private AudienceService.Reader reader(
+      Mailing mailing, Letter letter, long personId, long recordId) {
+    AudienceService.Reader reader = audience.one(mailing, letter::values, personId, recordId);
+    if (reader == null) {
+      throw Problem.notFound("There is no such person any more.");
+    }
+    return reader;
+  }
+
+  private MessageComposer.Composed compose(
+      Letter letter, AudienceService.Reader reader, Mailbox instead) {
+    PersonRecord person = reader.person();
+    boolean sound = person.email() != null && EmailAddress.isValid(person.email().strip());
+    Mailbox to =
+        instead != null ? instead : new Mailbox(person.name(), sound ? person.email() : NO_ADDRESS);
+    return MessageComposer.compose(
+        letter.shared(person.id(), letter.voices(person.ownerName(), person.ownerEmail())),
+        new MessageComposer.Own(
+            to,
+            reader.values(),
+            Locale.forLanguageTag(person.language()),
+            clock.instant(),
+            "",
+            ThreadPlace.NEW));
+  }
+}

@@ -1,0 +1,136 @@
+package app.jemble.message;
+
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
+import app.jemble.mailing.Mailing;
+import app.jemble.mailing.MailingService;
+import app.jemble.message.OwnWordings.OwnWording;
+import app.jemble.template.TemplateService;
+import app.jemble.template.TemplateService.Template;
+import app.jemble.template.TemplateService.TemplateDraft;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A mailing's words: those of one person alone, and those that go back to a template. */
+@RestController
+@RequestMapping("/api/mailings/{id}")
+class WordingController {
+
+  /**
+   * One person's own words.
+   *
+   * @param old whether the shared words have changed since
+   */
+  record OwnWords(
+      long personId,
+      String personName,
+      String subject,
+      String body,
+      String sharedSubject,
+      String sharedBody,
+      boolean old) {}
+
+  record Words(String subject, String body) {}
+
+  /**
+   * @param name of the new template; null saves back to the one the mailing began from
+   */
+  record SaveTemplate(@Schema(nullable = true) String name) {}
+
+  private final MailingService mailings;
+  private final OwnWordings ownWordings;
+  private final TemplateService templates;
+
+  WordingController(MailingService mailings, OwnWordings ownWordings, TemplateService templates) {
+    this.mailings = mailings;
+    this.ownWordings = ownWordings;
+    this.templates = templates;
+  }
+
+  @Needs(Right.LOOK)
+  @GetMapping("/own-words")
+  List<OwnWords> all(@PathVariable long id) {
+    Mailing mailing = mailings.find(id);
+    return ownWordings.all(id).stream().map(w -> ownWords(w, mailing)).toList();
+  }
+
+  @Needs(Right.WRITE)
+  @PutMapping("/own-words/{personId}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void put(@PathVariable long id, @PathVariable long personId, @RequestBody Words words) {
+    ownWordings.put(id, personId, words.subject(), words.body());
+  }
+
+  /** Goes back to the shared words for one person. */
+  @Needs(Right.WRITE)
+  @DeleteMapping("/own-words/{personId}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void drop(@PathVariable long id, @PathVariable long personId) {
+    ownWordings.drop(id, personId);
+  }
+
+  /** Goes back to the shared words for everyone. */
+  @Needs(Right.WRITE)
+  @DeleteMapping("/own-words")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void dropAll(@PathVariable long id) {
+    ownWordings.drop(id, null);
+  }
+
+  /** Keeps the mailing's words as a template, the one they began from or a new one. */
+  @Needs(Right.WRITE)
+  @PostMapping("/template")
+  Template saveTemplate(@PathVariable long id, @RequestBody SaveTemplate save) {
+    Mailing m = mailings.find(id);
+    if (save.name() != null || m.templateId() == null) {
+      String name = save.name() == null ? m.name() : save.name();
+      return templates.create(
+          new TemplateDraft(
+              name,
+              "",
+              "person",
+              false,
+              m.subject(),
+              m.body(),
+              m.topicId(),
+              m.letterheadId(),
+              m.promotional(),
+              0));
+    }
+    Template t = templates.find(m.templateId());
+    return templates.save(
+        t.id(),
+        new TemplateDraft(
+            t.name(),
+            t.label(),
+            t.startsFrom(),
+            t.isPrivate(),
+            m.subject(),
+            m.body(),
+            t.topicId(),
+            m.letterheadId(),
+            m.promotional(),
+            t.version()));
+  }
+
+  private static OwnWords ownWords(OwnWording w, Mailing mailing) {
+    return new OwnWords(
+        w.personId(),
+        w.personName(),
+        w.subject(),
+        w.body(),
+        w.sharedSubject(),
+        w.sharedBody(),
+        w.isOlderThan(mailing));
+  }
+}

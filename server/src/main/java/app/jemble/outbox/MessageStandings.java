@@ -1,0 +1,55 @@
+package app.jemble.outbox;
+
+import app.jemble.core.response.Signs;
+import app.jemble.core.response.Standing;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/**
+ * Where messages stand by what came back. What came back is evidence that a message in doubt
+ * arrived: it counts as sent.
+ */
+@Service
+public class MessageStandings {
+
+  /**
+   * Where a message stands, and whether a person has opened it.
+   *
+   * @param opened true notes it; false leaves it as it is
+   */
+  public record Stands(Standing standing, boolean opened) {}
+
+  private final StandingMapper mapper;
+
+  MessageStandings(StandingMapper mapper) {
+    this.mapper = mapper;
+  }
+
+  /** Keeps two responses to one message from being judged at once. */
+  public void lock(long message) {
+    mapper.lock(message);
+  }
+
+  /** The same of many; in their order, so that two processes do not wait for each other. */
+  public void lockAll(Long[] messages) {
+    mapper.lockAll(messages);
+  }
+
+  public void stand(long message, Standing standing) {
+    mapper.stand(message, standing.name());
+  }
+
+  public void standAll(Map<Long, Stands> messages) {
+    List<Stands> stands = List.copyOf(messages.values());
+    mapper.standAll(
+        messages.keySet().toArray(Long[]::new),
+        stands.stream().map(s -> s.standing().name()).toList(),
+        stands.stream().map(s -> s.opened() ? 1L : 0L).toArray(Long[]::new));
+  }
+
+  /** All signs anew, after something that came back was read anew. */
+  public void sign(long message, Signs signs) {
+    mapper.sign(message, signs);
+  }
+}

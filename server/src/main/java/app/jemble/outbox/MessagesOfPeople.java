@@ -1,0 +1,18 @@
+package app.jemble.outbox;
+
+import app.jemble.storage.HangsOnPerson;
+import app.jemble.storage.Sql;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** Messages go along with their people. */
+@Component
+class MessagesOfPeople implements HangsOnPerson.Room {
+
+  @Override
+  public List<HangsOnPerson> ofPeople() {
+    return List.of(
+        HangsOnPerson.rows(
+            "MESSAGE", Sql.of("message"), Sql.of("t.id"), Sql.of("k.mailing_id = t.mailing_id")));
+  }
+}

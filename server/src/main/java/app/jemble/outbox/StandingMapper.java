@@ -1,0 +1,59 @@
+package app.jemble.outbox;
+
+import app.jemble.core.response.Signs;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Where messages stand by what came back. */
+@Mapper
+interface StandingMapper {
+
+  /** Keeps two responses to one message from being judged at once. */
+  @Select("select id from message where id = #{id} for update")
+  Long lock(long id);
+
+  @Select("select id from message where id = any(#{ids}) order by id for update")
+  List<Long> lockAll(@Param("ids") Long[] ids);
+
+  /** A response is evidence that a message in doubt arrived. */
+  @Update(
+      """
+      update message
+      set standing = #{standing},
+          state = case when state = 'in_doubt' then 'sent' else state end,
+          sent_at = case when state = 'in_doubt' then first_try_at else sent_at end
+      where id = #{id} and (standing <> #{standing} or state = 'in_doubt')
+      """)
+  int stand(@Param("id") long id, @Param("standing") String standing);
+
+  /** As {@link #stand} for many, with whether a person has opened each (1) or not (0). */
+  @Update(
+      """
+      update message s
+      set standing = n.standing,
+          opened = s.opened or n.opened = 1,
+          state = case when s.state = 'in_doubt' then 'sent' else s.state end,
+          sent_at = case when s.state = 'in_doubt' then s.first_try_at else s.sent_at end
+      from unnest(#{ids}::bigint[], #{standings}::text[], #{opened}::bigint[])
+        as n (id, standing, opened)
+      where s.id = n.id
+        and (s.standing <> n.standing or (n.opened = 1 and not s.opened) or s.state = 'in_doubt')
+      """)
+  int standAll(
+      @Param("ids") Long[] ids,
+      @Param("standings") List<String> standings,
+      @Param("opened") Long[] opened);
+
+  /** What filters ask of a message. */
+  @Update(
+      """
+      update message
+      set opened = #{s.opened}, clicked = #{s.clicked}, replied = #{s.replied},
+          returned = #{s.returned}, has_left = #{s.left}
+      where id = #{id}
+      """)
+  int sign(@Param("id") long id, @Param("s") Signs signs);
+}

@@ -1,0 +1,7 @@
+/**
+ * Messages on their way: claimed, guarded, handed over once, and told how that ended. It knows no
+ * mailing and no people. Read {@link app.jemble.outbox.OutboxWorker} first.
+ *
+ * <p>Tables: message, handover, sent_copies, mail_server.
+ */
+package app.jemble.outbox;

@@ -1,0 +1,208 @@
+package app.jemble.plan;
+
+import app.jemble.core.pace.Clocks;
+import app.jemble.core.pace.Collisions;
+import app.jemble.core.pace.Deadline;
+import app.jemble.core.pace.Pace;
+import app.jemble.core.pace.Plan;
+import app.jemble.core.pace.PlanAsk;
+import app.jemble.core.pace.Planner;
+import app.jemble.core.pace.Start;
+import app.jemble.core.pace.WeeklyHours;
+import app.jemble.mailing.Mailing;
+import app.jemble.outbox.OutboxService;
+import app.jemble.problem.Problem;
+import app.jemble.sending.HoursSpan;
+import app.jemble.sending.SendingService;
+import app.jemble.workspace.WorkspaceService;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.ObjectMapper;
+
+/** Plans when the messages of a mailing leave, and what it takes to be done by a day. */
+@Service
+public class PlanService {
+
+  private static final long LONGEST_GAP = Duration.ofDays(31).toSeconds();
+
+  /** A plan over more days is shown by day, not by hour. */
+  private static final int MOST_DAYS_OF_HOURS = 14;
+
+  private final SendingService sending;
+  private final OutboxService outbox;
+  private final WorkspaceService workspace;
+  private final ObjectMapper json;
+
+  PlanService(
+      SendingService sending, OutboxService outbox, WorkspaceService workspace, ObjectMapper json) {
+    this.sending = sending;
+    this.outbox = outbox;
+    this.workspace = workspace;
+    this.json = json;
+  }
+
+  /** The plan as it is kept with a mailing. */
+  public SendPlan of(Mailing mailing) {
+    return mailing.plan().equals("{}")
+        ? SendPlan.AT_ONCE
+        : json.readValue(mailing.plan(), SendPlan.class);
+  }
+
+  /** The plan as JSON; a problem when it cannot be kept to. */
+  public String write(SendPlan plan) {
+    sound(plan);
+    return json.writeValueAsString(plan);
+  }
+
+  private static void sound(SendPlan plan) {
+    if (plan.wavePeople() != null && plan.wavePeople() < 1) {
+      throw Problem.wrong("plan.wavePeople", "A wave is of at least one person.");
+    }
+    if (plan.waveGapSeconds() < 0 || plan.waveGapSeconds() > LONGEST_GAP) {
+      throw Problem.wrong("plan.waveGapSeconds", "Waves are at most 31 days apart.");
+    }
+    if (plan.hours() != null) {
+      HoursSpan.hours(plan.hours());
+      if (plan.hours().isEmpty()) {
+        throw Problem.wrong("plan.hours", "Leave at least one hour of the week open.");
+      }
+    }
+  }
+
+  /**
+   * What core plans from.
+   *
+   * @param notBefore nothing leaves before it
+   */
+  public PlanAsk ask(Mailing mailing, SendPlan plan, Instant notBefore) {
+    sound(plan);
+    ZoneId house = workspace.current().zoneId();
+    Start start =
+        plan.startWall() == null
+            ? new Start.At(notBefore)
+            : plan.startOwn()
+                ? new Start.OwnTime(plan.startWall())
+                : new Start.At(new Start.OwnTime(plan.startWall()).in(house));
+    WeeklyHours hours = plan.hours() == null ? sending.hours() : HoursSpan.hours(plan.hours());
+    Pace pace =
+        plan.wavePeople() == null
+            ? Pace.ALL_AT_ONCE
+            : new Pace(plan.wavePeople(), plan.waveGapSeconds());
+    SendingService.Taken taken = outbox.taken(mailing.id(), mailing.senderId(), house);
+    return new PlanAsk(
+        start,
+        notBefore,
+        pace,
+        hours,
+        sending.daysOff(),
+        plan.ownClock(),
+        house,
+        sending.caps(mailing.senderId(), mailing.senderName(), taken));
+  }
+
+  /** The earliest instant at which a draft's messages may leave, were it released then. */
+  public Instant afterHold(Instant now) {
+    return now.plus(workspace.current().hold());
+  }
+
+  /** How many days people should be left alone between two mailings. */
+  public int restDays() {
+    return sending.restDays();
+  }
+
+  /** The instant at which the day ends by whose end all should have left. */
+  public Instant deadline(LocalDate doneBy) {
+    ZoneId house = workspace.current().zoneId();
+    return doneBy.plusDays(1).atStartOfDay(house).toInstant().minusSeconds(1);
+  }
+
+  /** What a draft's plan comes to. */
+  PlanView view(Mailing mailing, SendPlan plan, ReadyReaders.Ready ready, Instant notBefore) {
+    return view(mailing, plan, ready.clocks(), notBefore, ready.collisions());
+  }
+
+  /** What a plan for the rest of a released mailing comes to. */
+  PlanView view(Mailing mailing, SendPlan plan, Clocks clocks, Instant notBefore) {
+    return view(mailing, plan, clocks, notBefore, Collisions.NONE);
+  }
+
+  private PlanView view(
+      Mailing mailing, SendPlan plan, Clocks clocks, Instant notBefore, Collisions collisions) {
+    PlanAsk ask = ask(mailing, plan, notBefore);
+    Plan planned = Planner.plan(ask, clocks);
+    ZoneId house = ask.house();
+    int restDays = restDays();
+    return new PlanView(
+        clocks.size(),
+        planned.waves(),
+        planned.unplanned(),
+        planned.first().orElse(null),
+        planned.last().orElse(null),
+        days(planned.hours(house), planned.bound()),
+        clocks.shares().stream()
+            .map(s -> new PlanView.ZoneShare(s.zone().getId(), s.people()))
+            .toList(),
+        collisions.within(restDays, planned).size(),
+        restDays,
+        plan.doneBy() == null ? null : doneBy(plan, ask, clocks, planned));
+  }
+
+  private static List<PlanView.Day> days(List<Plan.Hour> hours, Map<LocalDate, Set<String>> bound) {
+    Map<LocalDate, List<PlanView.Hour>> byDay = new LinkedHashMap<>();
+    for (Plan.Hour hour : hours) {
+      byDay
+          .computeIfAbsent(hour.hour().toLocalDate(), d -> new ArrayList<>())
+          .add(new PlanView.Hour(hour.hour().getHour(), hour.messages()));
+    }
+    boolean inHours = byDay.size() <= MOST_DAYS_OF_HOURS;
+    List<PlanView.Day> days = new ArrayList<>();
+    byDay.forEach(
+        (day, ofDay) ->
+            days.add(
+                new PlanView.Day(
+                    day,
+                    ofDay.stream().mapToLong(PlanView.Hour::messages).sum(),
+                    inHours ? ofDay : List.of(),
+                    List.copyOf(bound.getOrDefault(day, Set.of())))));
+    return days;
+  }
+
+  private PlanView.DoneBy doneBy(SendPlan plan, PlanAsk ask, Clocks clocks, Plan planned) {
+    Instant deadline = deadline(plan.doneBy());
+    Deadline sought = new Deadline(ask, clocks, deadline);
+    boolean met = planned.isDoneBy(deadline);
+    Long slack =
+        planned.unplanned() > 0
+            ? null
+            : planned.last().map(l -> Duration.between(l, deadline).toSeconds()).orElse(0L);
+    Optional<Deadline.Miss> miss = met ? Optional.empty() : sought.miss();
+    boolean inWaves = plan.wavePeople() != null;
+    return new PlanView.DoneBy(
+        deadline,
+        met,
+        slack,
+        inWaves ? sought.smallestWave().map(Pace::people).orElse(null) : null,
+        inWaves ? sought.largestGap().map(Pace::gapSeconds).orElse(null) : null,
+        sought.latestStart().map(start -> wall(start, ask.house())).orElse(null),
+        miss.flatMap(Deadline.Miss::by).map(Duration::toSeconds).orElse(null),
+        miss.map(Deadline.Miss::limits).orElse(List.of()));
+  }
+
+  private static LocalDateTime wall(Start start, ZoneId house) {
+    return start instanceof Start.OwnTime own
+        ? own.wall()
+        : LocalDateTime.ofInstant(((Start.At) start).instant(), house)
+            .truncatedTo(ChronoUnit.MINUTES);
+  }
+}

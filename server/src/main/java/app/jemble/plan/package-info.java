@@ -1,0 +1,7 @@
+/**
+ * When the messages of a mailing leave: the run sheet, and what is done about the rest of it. The
+ * sums are done in core. Read {@link app.jemble.plan.PlanService} first.
+ *
+ * <p>Tables: none.
+ */
+package app.jemble.plan;

@@ -1,0 +1,184 @@
+package app.jemble.record;
+
+import app.jemble.storage.Sql;
+import app.jemble.storage.SqlLanguage;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Lang;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface ChangeMapper {
+
+  /**
+   * A change as the history tells it; values are JSON.
+   *
+   * @param byId the colleague, null when it was the person themself
+   * @param words of the act it belongs to
+   */
+  record ChangeRow(
+      long id,
+      long batchId,
+      String field,
+      String before,
+      String after,
+      Instant at,
+      Long byId,
+      String by,
+      String words,
+      boolean undone) {}
+
+  /** An act that can be taken back, or has been. */
+  record BatchRow(long id, String words, Long byId, Instant undoneAt) {}
+
+  @Select(
+      value =
+          "insert into change_batch (at, by_id, words) values (#{at}, #{by}, #{words}) returning id",
+      affectData = true)
+  long begin(@Param("at") Instant at, @Param("by") Long by, @Param("words") String words);
+
+  @Update("update change_batch set words = #{words} where id = #{id}")
+  int name(@Param("id") long id, @Param("words") String words);
+
+  @Select("select count(*) from person where id = any(#{people}) and asked_not")
+  long askedNot(@Param("people") Long[] people);
+
+  @Insert(
+      """
+      insert into organisation (name, added_by)
+      select distinct given.name, #{batch}::bigint from unnest(#{names}::text[]) given (name)
+      where not exists (select from organisation o where o.name = given.name)
+      """)
+  int addOrganisations(@Param("batch") long batch, @Param("names") List<String> names);
+
+  /** Those that came with an act and have nobody. */
+  @Delete(
+      """
+      delete from organisation o
+      where o.added_by = #{batch} and not exists (select from person where organisation_id = o.id)
+      """)
+  int dropOrganisations(long batch);
+
+  /** Carries out what {@link ChangeSql} says; answers how many changed. */
+  @Lang(SqlLanguage.class)
+  @Select(value = SqlLanguage.GIVEN, affectData = true)
+  long change(Sql act);
+
+  @Lang(SqlLanguage.class)
+  @Select(value = SqlLanguage.GIVEN, affectData = true)
+  List<Long> add(Sql act);
+
+  @Lang(SqlLanguage.class)
+  @Select(SqlLanguage.GIVEN)
+  List<Long> differing(Sql question);
+
+  @Lang(SqlLanguage.class)
+  @Update(SqlLanguage.GIVEN)
+  int setBack(Sql undo);
+
+  /** Something done to people that is not one of their fields, such as being put on a list. */
+  @Insert(
+      """
+      insert into change (batch_id, person_id, field, before, after)
+      select #{batch}, p, #{field}, #{before}::jsonb, #{after}::jsonb
+      from unnest(#{people}::bigint[]) p
+      """)
+  int note(
+      @Param("batch") long batch,
+      @Param("people") Long[] people,
+      @Param("field") String field,
+      @Param("before") String before,
+      @Param("after") String after);
+
+  @Insert(
+      """
+      insert into change (batch_id, person_id, field, after)
+      select #{batch}, person, #{field}, to_jsonb(made)
+      from unnest(#{people}::bigint[], #{made}::bigint[]) each (person, made)
+      """)
+  int noteEach(
+      @Param("batch") long batch,
+      @Param("people") Long[] people,
+      @Param("field") String field,
+      @Param("made") Long[] made);
+
+  @Select(
+      """
+      select person_id, before::text as before, after::text as after
+      from change
+      where batch_id = #{batch} and field = #{field}
+      order by id
+      """)
+  List<Undoing.Noted> noted(@Param("batch") long batch, @Param("field") String field);
+
+  @Select("select id, words, by_id, undone_at from change_batch where id = #{id} for update")
+  BatchRow lockBatch(long id);
+
+  @Select("select distinct field from change where batch_id = #{batch} order by field")
+  List<String> fieldsOf(long batch);
+
+  @Update("update change_batch set undone_at = #{at}, undone_by = #{by} where id = #{id}")
+  int undone(@Param("id") long id, @Param("at") Instant at, @Param("by") Long by);
+
+  @Select("select count(distinct person_id) from change where batch_id = #{batch}")
+  long peopleOf(long batch);
+
+  @Select(
+      """
+      select c.id, c.batch_id, c.field, c.before::text as before, c.after::text as after, b.at,
+             b.by_id, coalesce(a.name, 'the person themself') as by, b.words, b.undone_at is not null as undone
+      from change c
+      join change_batch b on b.id = c.batch_id
+      left join offered.account a on a.id = b.by_id
+      where c.person_id = #{person} and c.id > #{since}
+      order by c.id desc
+      limit 200
+      """)
+  List<ChangeRow> history(@Param("person") long person, @Param("since") long since);
+
+  @Select("select id from person where id = #{id} for update")
+  Long lockPerson(long id);
+
+  @Select("select coalesce(max(id), 0) from change where person_id = #{person}")
+  long version(long person);
+
+  /** Those who had none. */
+  @Select(
+      value =
+          """
+          insert into membership (person_id, plan, status, joined_on)
+          select person, #{plan}, 'active', #{joinedOn}
+          from unnest(#{people}::bigint[]) person
+          on conflict do nothing
+          returning person_id
+          """,
+      affectData = true)
+  List<Long> beginMemberships(
+      @Param("people") Long[] people,
+      @Param("plan") String plan,
+      @Param("joinedOn") LocalDate joinedOn);
+
+  @Update("delete from membership where person_id = any(#{people})")
+  int endMemberships(@Param("people") Long[] people);
+
+  /** An address and whose it is. */
+  record Address(long id, String email) {}
+
+  @Select(
+      """
+      select p.id, p.email
+      from person p
+      where p.email is not null
+        and p.id in (select c.person_id from change c where c.batch_id = #{batch} and c.field = 'email')
+      """)
+  List<Address> addressesOf(long batch);
+
+  @Update("update person set email_valid = #{valid} where id = any(#{people})")
+  int setValid(@Param("people") Long[] people, @Param("valid") boolean valid);
+}

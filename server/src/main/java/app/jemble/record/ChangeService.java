@@ -1,0 +1,311 @@
+package app.jemble.record;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldValue;
+import app.jemble.problem.Problem;
+import app.jemble.workspace.WorkspaceService;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Changes of people, one or many at once, each kept with its before and after and taken back whole.
+ */
+@Service
+public class ChangeService {
+
+  /**
+   * A change as people read it.
+   *
+   * @param words of the act it belongs to
+   * @param undone whether the act was taken back
+   * @param mayBeUndone whether the colleague who asks may take the act back
+   */
+  public record Told(
+      long id,
+      long batchId,
+      String field,
+      String before,
+      String after,
+      Instant at,
+      String by,
+      String words,
+      boolean undone,
+      boolean mayBeUndone) {}
+
+  /**
+   * What was taken back.
+   *
+   * @param words the act
+   * @param people whom it had changed
+   */
+  public record Undone(String words, long people) {}
+
+  private static final String ASKED_NOT = "asked_not";
+  private static final Set<String> NEVER_EMPTY = Set.of("kind", "plan", "status", "joined_on");
+
+  private final ChangeMapper mapper;
+  private final AccountService accounts;
+  private final WorkspaceService workspace;
+  private final FieldJson json;
+  private final ObjectProvider<Undoing> undoings;
+  private final Clock clock;
+
+  ChangeService(
+      ChangeMapper mapper,
+      AccountService accounts,
+      WorkspaceService workspace,
+      FieldJson json,
+      ObjectProvider<Undoing> undoings,
+      Clock clock) {
+    this.mapper = mapper;
+    this.accounts = accounts;
+    this.workspace = workspace;
+    this.json = json;
+    this.undoings = undoings;
+    this.clock = clock;
+  }
+
+  /** Begins an act of the colleague who is signed in; its words stand in the history. */
+  public long begin(String words) {
+    return mapper.begin(clock.instant(), accounts.currentWriter().id(), words);
+  }
+
+  /** Begins an act of somebody outside the house, such as a reader who leaves. */
+  public long beginOutside(String words) {
+    return mapper.begin(clock.instant(), null, words);
+  }
+
+  /** Begins an act that is done for a colleague, who is not there. */
+  public long beginFor(long account, String words) {
+    return mapper.begin(clock.instant(), account, words);
+  }
+
+  /** Says in the end what an act has come to. */
+  public void name(long batch, String words) {
+    mapper.name(batch, words);
+  }
+
+  /**
+   * Sets a field of many people; answers how many had another value before.
+   *
+   * @throws Problem when somebody asked not to be written to, and this would say otherwise
+   */
+  public long set(long batch, Field field, FieldValue value, List<Long> people) {
+    if (field.name().equals(ASKED_NOT) && !value.equals(new FieldValue.Flag(true))) {
+      mayBeWrittenTo(people);
+    }
+    return setThemselves(batch, field, value, people);
+  }
+
+  /** To be written to again is for the person to ask; colleagues note the wish, and keep it. */
+  private void mayBeWrittenTo(List<Long> people) {
+    if (mapper.askedNot(people.toArray(Long[]::new)) > 0) {
+      throw Problem.wrong(
+          ASKED_NOT,
+          "Whoever asked not to be written to comes back only themself, by the link in any mail of"
+              + " ours. If it was noted by mistake, take that back in the history.");
+    }
+  }
+
+  /** As {@link #set}, when it is what the person said themself. */
+  public long setThemselves(long batch, Field field, FieldValue value, List<Long> people) {
+    if (value.isEmpty() && NEVER_EMPTY.contains(field.name())) {
+      throw Problem.wrong(field.name(), field.label() + " cannot be empty.");
+    }
+    long begun = prepare(batch, field, value, people);
+    try {
+      long changed =
+          begun
+              + mapper.change(
+                  ChangeSql.setField(batch, field, json.write(value), people.toArray(Long[]::new)));
+      if (field.name().equals("email")) {
+        judgeAddresses(batch);
+      }
+      return changed;
+    } catch (DuplicateKeyException taken) {
+      throw Problem.wrong(
+          field.name(),
+          "Another person already has the "
+              + field.label().toLowerCase(Locale.ROOT)
+              + " “"
+              + json.words(json.write(value))
+              + "”.");
+    }
+  }
+
+  /** What a value needs to exist before it can be set; answers how many have it with that. */
+  private long prepare(long batch, Field field, FieldValue value, List<Long> people) {
+    if (field.name().equals("organisation.name") && value instanceof FieldValue.Text name) {
+      mapper.addOrganisations(batch, List.of(name.text()));
+    }
+    if (field.name().equals("plan") && value instanceof FieldValue.Text plan) {
+      return beginMemberships(batch, plan.text(), people);
+    }
+    return 0;
+  }
+
+  /**
+   * Sets a field of several people, each to a value of their own; answers how many changed.
+   *
+   * <p>Tags are added to those there are, and whoever asked not to be written to stays so: what is
+   * brought in may be older than the wish.
+   *
+   * @param values of each of them in turn, as {@link FieldJson} writes them
+   */
+  public long setEach(long batch, Field field, List<Long> people, List<String> values) {
+    long changed =
+        mapper.change(ChangeSql.setEach(batch, field, people.toArray(Long[]::new), values));
+    if (field.name().equals("email")) {
+      judgeAddresses(batch);
+    }
+    return changed;
+  }
+
+  /** Whose value {@link #setEach} would change. */
+  public List<Long> differing(Field field, List<Long> people, List<String> values) {
+    return mapper.differing(ChangeSql.differing(field, people.toArray(Long[]::new), values));
+  }
+
+  /** Begins memberships for those of the people who have none; answers how many. */
+  public long beginMemberships(long batch, String plan, List<Long> people) {
+    LocalDate today = today();
+    List<Long> begun = mapper.beginMemberships(people.toArray(Long[]::new), plan, today);
+    note(batch, begun, Memberships.FIELD, null, json.write(FieldValue.text(plan)));
+    return begun.size();
+  }
+
+  /**
+   * Adds people with their values; answers their ids in the order given.
+   *
+   * @param values of each, a JSON object by field name with values as {@link FieldJson} writes them
+   */
+  public List<Long> addEach(long batch, List<Field> fields, List<String> values) {
+    return mapper.add(ChangeSql.addEach(batch, fields, values, clock.instant(), today()));
+  }
+
+  /** Sees to it that organisations of these names exist; those that did not go with the act. */
+  public void needOrganisations(long batch, List<String> names) {
+    mapper.addOrganisations(batch, names);
+  }
+
+  private LocalDate today() {
+    return clock.instant().atZone(workspace.current().zoneId()).toLocalDate();
+  }
+
+  /** Adds a tag to many people, or takes it from them; answers how many changed. */
+  public long setTag(long batch, String tag, boolean add, List<Long> people) {
+    return mapper.change(ChangeSql.setTag(batch, tag, add, people.toArray(Long[]::new)));
+  }
+
+  /** Notes what was done to people besides their fields; values are JSON. */
+  public void note(long batch, List<Long> people, String field, String before, String after) {
+    if (!people.isEmpty()) {
+      mapper.note(batch, people.toArray(Long[]::new), field, before, after);
+    }
+  }
+
+  /** Notes for each person what was made for them: the id of a task, say. */
+  public void noteEach(long batch, List<Long> people, String field, List<Long> made) {
+    mapper.noteEach(batch, people.toArray(Long[]::new), field, made.toArray(Long[]::new));
+  }
+
+  /**
+   * Takes an act back. What somebody changed again since stays as it is.
+   *
+   * @throws Problem when it is not the colleague's own, or has been taken back before
+   */
+  @Transactional
+  public Undone undo(long id) {
+    Account me = accounts.currentWriter();
+    ChangeMapper.BatchRow batch = mapper.lockBatch(id);
+    if (batch == null) {
+      throw Problem.notFound("There is no such act in the history.");
+    }
+    if (batch.undoneAt() != null) {
+      throw Problem.conflict("This has been taken back already.");
+    }
+    if (batch.byId() == null) {
+      throw Problem.conflict("This was the person's own choice; only they can make another.");
+    }
+    if (!mayUndo(me, batch.byId())) {
+      throw Problem.forbidden("Only who did this, or an administrator, can take it back.");
+    }
+    List<String> fields = mapper.fieldsOf(id);
+    // What else was made of them is taken back last: a person made by an import may go then.
+    fields.stream().filter(f -> own(f) == null).forEach(f -> setBack(id, f));
+    fields.stream().filter(f -> own(f) != null).forEach(f -> own(f).undo(f, mapper.noted(id, f)));
+    if (fields.contains("email")) {
+      judgeAddresses(id);
+    }
+    mapper.dropOrganisations(id);
+    long people = mapper.peopleOf(id);
+    mapper.undone(id, clock.instant(), me.id());
+    return new Undone(batch.words(), people);
+  }
+
+  /** Who did it, or an administrator; what a person chose themself is nobody's else. */
+  private static boolean mayUndo(Account me, Long doneBy) {
+    return doneBy != null && (doneBy == me.id() || me.role() == Account.Role.ADMINISTRATOR);
+  }
+
+  private void setBack(long batch, String field) {
+    mapper.setBack(ChangeSql.setBack(batch, field));
+  }
+
+  private Undoing own(String field) {
+    return undoings.stream().filter(u -> u.takes(field)).findFirst().orElse(null);
+  }
+
+  /** Whether mail can be sent to an address is decided by core, and kept beside the address. */
+  private void judgeAddresses(long batch) {
+    List<Long> valid = new ArrayList<>();
+    List<Long> wrong = new ArrayList<>();
+    for (ChangeMapper.Address address : mapper.addressesOf(batch)) {
+      (EmailAddress.isValid(address.email()) ? valid : wrong).add(address.id());
+    }
+    mapper.setValid(valid.toArray(Long[]::new), true);
+    mapper.setValid(wrong.toArray(Long[]::new), false);
+  }
+
+  /** What was changed of a person after the given change, newest first. */
+  public List<Told> history(long person, long since) {
+    Account me = accounts.current();
+    return mapper.history(person, since).stream().map(c -> told(c, me)).toList();
+  }
+
+  private Told told(ChangeMapper.ChangeRow change, Account me) {
+    return new Told(
+        change.id(),
+        change.batchId(),
+        change.field(),
+        json.words(change.before()),
+        json.words(change.after()),
+        change.at(),
+        change.by(),
+        change.words(),
+        change.undone(),
+        !change.undone() && me.role().mayWrite() && mayUndo(me, change.byId()));
+  }
+
+  /** The number of a person's last change. */
+  public long version(long person) {
+    return mapper.version(person);
+  }
+
+  /** Keeps a person from being changed by others until the transaction ends; false if gone. */
+  public boolean lock(long person) {
+    return mapper.lockPerson(person) != null;
+  }
+}

@@ -1,0 +1,37 @@
+package app.jemble.response;
+
+import org.springframework.stereotype.Service;
+
+/** Finds the message that something which came back is about; null where there is none. */
+@Service
+public class AnsweredMessages {
+
+  private final ResponseMapper mapper;
+
+  AnsweredMessages(ResponseMapper mapper) {
+    this.mapper = mapper;
+  }
+
+  public Answered byToken(String token) {
+    return mapper.byToken(token);
+  }
+
+  public Answered byId(long id) {
+    return mapper.byId(id);
+  }
+
+  /** The last that was sent to an address with a subject. */
+  public Answered bySenderAndSubject(String address, String subject) {
+    return mapper.bySenderAndSubject(address, subject);
+  }
+
+  /** The last that was sent to the one person of a name with a subject. */
+  public Answered byNameAndSubject(String name, String subject) {
+    return mapper.byNameAndSubject(name, subject);
+  }
+
+  /** Whether an address is on record for a person. */
+  public boolean isAddressOf(long person, String address) {
+    return mapper.isAddressOf(person, address);
+  }
+}

@@ -1,0 +1,242 @@
+package app.jemble.result;
+
+import app.jemble.account.AccountService;
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
+import app.jemble.core.response.Interval;
+import app.jemble.core.response.ResponseKind;
+import app.jemble.core.response.Standing;
+import app.jemble.draft.DraftService;
+import app.jemble.mailing.MailingService;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Who did what with a mailing, and writing again to some of them. */
+@RestController
+@RequestMapping("/api/responses")
+class ResponseController {
+
+  private static final int PAGE = 100;
+  private static final int LATEST = 30;
+
+  /** A mailing with its results. */
+  record MailingResults(
+      long id,
+      String name,
+      @Schema(nullable = true) Instant sentAt,
+      long sent,
+      long toLeave,
+      long replied,
+      long opened,
+      long quiet,
+      long returned) {}
+
+  /**
+   * The results of one mailing.
+   *
+   * @param delivered sent, less those that were returned
+   * @param quiet delivered, no sign of a person, no reply
+   */
+  record Summary(
+      long id,
+      String name,
+      long messages,
+      long sent,
+      @Schema(nullable = true) Instant firstSent,
+      @Schema(nullable = true) Instant lastSent,
+      List<StandingPart> parts,
+      long delivered,
+      long quiet,
+      List<Rate> rates) {}
+
+  record StandingPart(Standing standing, String words, boolean quiet, long messages) {}
+
+  /**
+   * A share of the delivered with its 95% interval.
+   *
+   * @param what "a person opened" or "replied"
+   * @param share 0 to 1, as are both ends of the interval
+   */
+  record Rate(String what, long count, double share, double low, double high) {}
+
+  /** One message of a mailing. */
+  record MessageStanding(
+      long id,
+      long personId,
+      String name,
+      String nameKey,
+      Standing standing,
+      Instant sentAt,
+      @Schema(nullable = true) String timeZone,
+      @Schema(nullable = true) Instant lastReply) {}
+
+  /**
+   * Something that just came in.
+   *
+   * @param awayUntil the last day away, where an automatic reply says it
+   * @param secondsAfter how long after the hand-over
+   */
+  record Latest(
+      long id,
+      ResponseKind kind,
+      long personId,
+      String name,
+      long mailingId,
+      String mailing,
+      long messageId,
+      Instant at,
+      String detail,
+      @Schema(nullable = true) LocalDate awayUntil,
+      @Schema(nullable = true) Long secondsAfter) {}
+
+  /** What a person did about a message. */
+  enum Did {
+    READ,
+    CLICKED,
+    REPLIED
+  }
+
+  record FollowUp(List<Standing> standings) {}
+
+  record Begun(long id) {}
+
+  private final ResponseListMapper mapper;
+  private final MailingService mailings;
+  private final DraftService drafts;
+  private final AccountService accounts;
+
+  ResponseController(
+      ResponseListMapper mapper,
+      MailingService mailings,
+      DraftService drafts,
+      AccountService accounts) {
+    this.mapper = mapper;
+    this.mailings = mailings;
+    this.drafts = drafts;
+    this.accounts = accounts;
+  }
+
+  @Needs(Right.LOOK)
+  @GetMapping
+  List<MailingResults> all() {
+    return mapper.mailings(accounts.current().id());
+  }
+
+  @Needs(Right.LOOK)
+  @GetMapping("/latest")
+  List<Latest> latest(@RequestParam(required = false) Long mailingId) {
+    return mapper.latest(mailingId, accounts.current().id(), LATEST);
+  }
+
+  @Needs(Right.LOOK)
+  @GetMapping("/{mailingId}")
+  Summary summary(@PathVariable long mailingId) {
+    mailings.find(mailingId);
+    ResponseListMapper.Head head = mapper.head(mailingId);
+    Map<Standing, Long> counts = new EnumMap<>(Standing.class);
+    mapper.tally(mailingId).forEach(c -> counts.put(c.standing(), c.messages()));
+    long delivered = head.sent() - counts.getOrDefault(Standing.RETURNED, 0L);
+    long replied = counts.getOrDefault(Standing.REPLIED, 0L);
+    long read =
+        replied
+            + counts.getOrDefault(Standing.CLICKED, 0L)
+            + counts.getOrDefault(Standing.OPENED, 0L);
+    return new Summary(
+        head.id(),
+        head.name(),
+        head.messages(),
+        head.sent(),
+        head.firstSent(),
+        head.lastSent(),
+        parts(counts),
+        delivered,
+        counts.entrySet().stream()
+            .filter(e -> e.getKey().isQuiet())
+            .mapToLong(Map.Entry::getValue)
+            .sum(),
+        delivered == 0
+            ? List.of()
+            : List.of(
+                rate("a person opened", read, delivered), rate("replied", replied, delivered)));
+  }
+
+  @Needs(Right.LOOK)
+  @GetMapping("/{mailingId}/messages")
+  List<MessageStanding> messages(
+      @PathVariable long mailingId,
+      @RequestParam(required = false) List<Standing> standings,
+      @RequestParam(required = false) Did did,
+      @RequestParam(required = false) String link,
+      @RequestParam(required = false) ResultService.By by,
+      @RequestParam(required = false) String value,
+      @RequestParam(required = false) String afterKey,
+      @RequestParam(required = false) Long afterId) {
+    mailings.find(mailingId);
+    return mapper.page(mailingId, which(standings, did, link, by, value), afterKey, afterId, PAGE);
+  }
+
+  private static ResponseListMapper.Which which(
+      List<Standing> standings, Did did, String link, ResultService.By by, String value) {
+    return new ResponseListMapper.Which(
+        standings == null || standings.isEmpty() ? null : names(standings),
+        did == null ? null : did.name(),
+        link,
+        by == ResultService.By.PLAN ? value : null,
+        by == ResultService.By.TAG ? value : null,
+        by == ResultService.By.OWNER ? value : null,
+        by == ResultService.By.ZONE ? value : null);
+  }
+
+  /** Whose messages stand there, for what is done with people. */
+  @Needs(Right.LOOK)
+  @GetMapping("/{mailingId}/people")
+  List<Long> people(@PathVariable long mailingId, @RequestParam List<Standing> standings) {
+    mailings.find(mailingId);
+    return mapper.people(mailingId, names(standings));
+  }
+
+  /** Begins a mailing in the same threads, to all who stand there. */
+  @Needs(Right.WRITE)
+  @PostMapping("/{mailingId}/follow-up")
+  Begun followUp(@PathVariable long mailingId, @RequestBody FollowUp followUp) {
+    List<Long> people = mapper.people(mailingId, names(followUp.standings()));
+    return new Begun(drafts.beginFollowUp(mailingId, people));
+  }
+
+  private static List<StandingPart> parts(Map<Standing, Long> counts) {
+    List<Standing> shown =
+        List.of(
+            Standing.REPLIED,
+            Standing.CLICKED,
+            Standing.OPENED,
+            Standing.MACHINE_OPENED,
+            Standing.NOTHING,
+            Standing.AUTO_REPLIED,
+            Standing.LEFT,
+            Standing.RETURNED);
+    return shown.stream()
+        .filter(counts::containsKey)
+        .map(s -> new StandingPart(s, s.words(), s.isQuiet(), counts.get(s)))
+        .toList();
+  }
+
+  private static Rate rate(String what, long count, long delivered) {
+    Interval interval = Interval.of(count, delivered);
+    return new Rate(what, count, (double) count / delivered, interval.low(), interval.high());
+  }
+
+  private static List<String> names(List<Standing> standings) {
+    return standings.stream().map(Standing::name).toList();
+  }
+}

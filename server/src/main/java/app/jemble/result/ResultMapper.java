@@ -1,0 +1,220 @@
+package app.jemble.result;
+
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.ResultType;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.mapping.ResultSetType;
+import org.apache.ibatis.session.ResultHandler;
+
+/** What came of a mailing, from several sides. */
+@Mapper
+interface ResultMapper {
+
+  /** How many people gave each sign for the first time, at the begin of a step. */
+  record FirstSigns(LocalDateTime at, long read, long clicked, long replied) {}
+
+  /** Whoever followed a link or replied has read it, if not by a mark that was fetched. */
+  @Select(
+      """
+      select date_trunc(#{step}, at at time zone #{zone}) as at,
+             count(*) filter (where sign = 'READ') as read,
+             count(*) filter (where sign = 'CLICKED') as clicked,
+             count(*) filter (where sign = 'REPLIED') as replied
+      from (
+        select message_id, 'READ' as sign, min(at) as at
+        from offered.response
+        where mailing_id = #{mailing} and kind in ('OPENED', 'CLICKED', 'REPLIED')
+        group by message_id
+        union all
+        select message_id, kind, min(at)
+        from offered.response
+        where mailing_id = #{mailing} and kind in ('CLICKED', 'REPLIED')
+        group by message_id, kind
+      ) first
+      group by 1
+      order by 1
+      """)
+  List<FirstSigns> course(
+      @Param("mailing") long mailing, @Param("step") String step, @Param("zone") String zone);
+
+  /** When something first and last happened. */
+  record Span(Instant first, Instant last) {}
+
+  @Select(
+      """
+      select min(least(s.sent_at, r.at)) as first, max(greatest(s.sent_at, r.at)) as last
+      from (select min(sent_at) as sent_at from offered.message
+            where mailing_id = #{mailing} and state = 'sent') s,
+           (select max(at) as at from offered.response where mailing_id = #{mailing}
+            and kind in ('OPENED', 'CLICKED', 'REPLIED')) r
+      """)
+  Span span(long mailing);
+
+  /**
+   * A link of a mailing.
+   *
+   * @param people who followed it
+   * @param clicks how often they did
+   * @param machines messages in which only software followed it
+   */
+  record LinkResult(String target, long people, long clicks, long machines) {}
+
+  @Select(
+      """
+      select l.target, coalesce(c.people, 0) as people, coalesce(c.clicks, 0) as clicks,
+             coalesce(c.machines, 0) as machines
+      from (
+        select distinct target
+        from offered.message s, unnest(s.links) as target
+        where s.mailing_id = #{mailing} and s.state = 'sent' and target <> ''
+        union
+        select distinct detail from offered.response
+        where mailing_id = #{mailing} and kind in ('CLICKED', 'MACHINE_CLICKED')
+      ) l
+      left join (
+        select target, count(*) filter (where clicks > 0) as people, sum(clicks) as clicks,
+               count(*) filter (where clicks = 0) as machines
+        from (
+          select detail as target, message_id,
+                 count(*) filter (where kind = 'CLICKED') as clicks
+          from offered.response
+          where mailing_id = #{mailing} and kind in ('CLICKED', 'MACHINE_CLICKED')
+          group by 1, 2
+        ) of_message
+        group by target
+      ) c on c.target = l.target
+      order by 2 desc, 3 desc, 1
+      limit 100
+      """)
+  List<LinkResult> links(long mailing);
+
+  /** What came of the messages to the people of one group. */
+  record GroupCounts(
+      String value, String label, long sent, long returned, long read, long replied) {}
+
+  String COUNTS =
+      """
+      count(*) as sent,
+             count(*) filter (where s.standing = 'RETURNED') as returned,
+             count(*) filter (where s.standing in ('OPENED', 'CLICKED', 'REPLIED')) as read,
+             count(*) filter (where s.standing = 'REPLIED') as replied
+      """;
+
+  @Select(
+      "select coalesce(m.plan, '') as value, coalesce(m.plan, 'no plan') as label, "
+          + COUNTS
+          + """
+            from offered.message s
+            left join offered.membership m on m.person_id = s.person_id
+            where s.mailing_id = #{mailing} and s.state = 'sent'
+            group by 1, 2
+            order by 3 desc, 2
+            """)
+  List<GroupCounts> byPlan(long mailing);
+
+  @Select(
+      "select tag as value, tag as label, "
+          + COUNTS
+          + """
+            from offered.message s
+            join offered.person p on p.id = s.person_id
+            cross join lateral unnest(p.tags) as tag
+            where s.mailing_id = #{mailing} and s.state = 'sent'
+            group by 1
+            order by 3 desc, 2
+            limit 100
+            """)
+  List<GroupCounts> byTag(long mailing);
+
+  @Select(
+      "select coalesce(w.login, '') as value, coalesce(w.name, 'no owner') as label, "
+          + COUNTS
+          + """
+            from offered.message s
+            join offered.person p on p.id = s.person_id
+            left join offered.account w on w.id = p.owner_id
+            where s.mailing_id = #{mailing} and s.state = 'sent'
+            group by 1, 2
+            order by 3 desc, 2
+            """)
+  List<GroupCounts> byOwner(long mailing);
+
+  @Select(
+      "select coalesce(p.time_zone, '') as value, coalesce(p.time_zone, 'zone not known') as label, "
+          + COUNTS
+          + """
+            from offered.message s
+            join offered.person p on p.id = s.person_id
+            where s.mailing_id = #{mailing} and s.state = 'sent'
+            group by 1, 2
+            order by 3 desc, 2
+            limit 100
+            """)
+  List<GroupCounts> byZone(long mailing);
+
+  /** A mailing about the same topic that left before, with what came of it. */
+  record EarlierCounts(
+      long id, String name, Instant sentAt, long sent, long returned, long read, long replied) {}
+
+  @Select(
+      """
+      select g.id, g.name, min(s.sent_at) as sent_at,
+      """
+          + COUNTS
+          + """
+            from offered.mailing g
+            join offered.mailing mine on mine.id = #{mailing} and mine.topic_id = g.topic_id
+            join offered.message s on s.mailing_id = g.id and s.state = 'sent'
+            where g.id <> mine.id and g.answers_mail is null and not g.by_rule
+              and g.released_at < mine.released_at
+              and (not g.private or g.sender_id = #{who})
+            group by g.id
+            having count(*) > 1
+            order by min(s.sent_at) desc
+            limit 10
+            """)
+  List<EarlierCounts> earlier(@Param("mailing") long mailing, @Param("who") long who);
+
+  /** One message with what came of it, for a file. */
+  record ExportRow(
+      String name,
+      String address,
+      String state,
+      String standing,
+      Instant sentAt,
+      Instant readAt,
+      Instant clickedAt,
+      Instant repliedAt,
+      Instant leftAt,
+      Instant returnedAt,
+      String returnedWhy) {}
+
+  @Select(
+      """
+      select p.name, s.address, s.shown_state as state, s.standing, s.sent_at, r.read_at,
+             r.clicked_at, r.replied_at, r.left_at, r.returned_at, r.returned_why
+      from offered.message s
+      join offered.person p on p.id = s.person_id
+      left join lateral (
+        select min(at) filter (where kind in ('OPENED', 'CLICKED', 'REPLIED')) as read_at,
+               min(at) filter (where kind = 'CLICKED') as clicked_at,
+               min(at) filter (where kind = 'REPLIED') as replied_at,
+               min(at) filter (where kind in ('LEFT', 'COMPLAINED')) as left_at,
+               min(at) filter (where kind in ('RETURNED_HARD', 'RETURNED_SOFT')) as returned_at,
+               min(detail) filter (where kind in ('RETURNED_HARD', 'RETURNED_SOFT'))
+                 as returned_why
+        from offered.response
+        where message_id = s.id
+      ) r on true
+      where s.mailing_id = #{mailing}
+      order by p.name_key collate "C", s.id
+      """)
+  @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
+  @ResultType(ExportRow.class)
+  void export(@Param("mailing") long mailing, ResultHandler<ExportRow> reader);
+}
