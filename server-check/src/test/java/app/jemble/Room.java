@@ -16,10 +16,10 @@ import java.util.stream.Stream;
  * A package of the server.
  *
  * @param name such as "outbox" or "carrier.mail"
- * @param says what its package-info says
+ * @param info its package-info
  * @param files its other files
  */
-record Room(String name, String says, List<Path> files) {
+record Room(String name, String info, List<Path> files) {
 
   /**
    * A table that stands in a statement.
@@ -33,7 +33,7 @@ record Room(String name, String says, List<Path> files) {
   private static final Pattern TOUCH =
       Pattern.compile(
           "(?<verb>\\bdelete from|\\bfrom|\\bjoin|\\bupdate|\\binto|\\busing|,|^)\\s*"
-              + "(?<offered>offered\\.)?(?<table>[a-z_]+)\\b(?![.(=])(?<alias> [a-z]{1,2}\\b(?![.(])| k\\b)?");
+              + "(?<offered>offered\\.)?(?<table>[a-z_]+)\\b(?![.(=])(?<alias> (?!or\\b)[a-z]{1,2}\\b(?![.(]))?");
 
   /** All rooms beneath a folder. */
   static List<Room> all(Path main) throws IOException {
@@ -61,9 +61,14 @@ record Room(String name, String says, List<Path> files) {
     }
   }
 
+  /** What its package-info says, on one line. */
+  String says() {
+    return info.replaceAll("\\n \\*", "").replaceAll("\\s+", " ");
+  }
+
   /** The tables that are its own. */
   Set<String> tables() {
-    Matcher told = TABLES.matcher(says);
+    Matcher told = TABLES.matcher(says());
     String list = told.find() ? told.group(1).replaceAll("[\\s*]+", " ").strip() : "none";
     return list.equals("none") ? Set.of() : new TreeSet<>(List.of(list.split(", ")));
   }

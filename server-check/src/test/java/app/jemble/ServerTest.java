@@ -160,7 +160,7 @@ public abstract class ServerTest {
               sql.sql(
                       """
                       select count(*) from message
-                      where mailing_id = ? and state = 'waiting'
+                      where cause_id = ? and state = 'waiting'
                       """)
                   .param(mailing)
                   .query(Long.class)
@@ -173,7 +173,7 @@ public abstract class ServerTest {
 
   /** One value of one message. */
   protected String messageValue(long mailing, long person, String column) {
-    return sql.sql("select " + column + " from message where mailing_id = ? and person_id = ?")
+    return sql.sql("select " + column + " from message where cause_id = ? and person_id = ?")
         .params(List.of(mailing, person))
         .query(String.class)
         .optional()

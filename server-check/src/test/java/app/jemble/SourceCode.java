@@ -5,6 +5,7 @@ import com.tngtech.archunit.core.domain.JavaClass;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -17,7 +18,8 @@ final class SourceCode {
   static final Path MAIN = Path.of("../server/src/main/java/app/jemble");
 
   private static final Path MIGRATIONS = Path.of("../server/src/main/resources/db/migration");
-  private static final Pattern MADE = Pattern.compile("^create table (\\w+)", Pattern.MULTILINE);
+  private static final Pattern MADE =
+      Pattern.compile("^create (?:unlogged )?table (\\w+)", Pattern.MULTILINE);
   private static final Pattern DROPPED = Pattern.compile("^drop table (\\w+)", Pattern.MULTILINE);
   private static final Pattern LITERAL_OR_COMMENT =
       Pattern.compile(
@@ -44,13 +46,18 @@ final class SourceCode {
   static Set<String> tables() throws IOException {
     Set<String> tables = new TreeSet<>();
     try (Stream<Path> files = Files.list(MIGRATIONS)) {
-      for (Path file : files.sorted().toList()) {
+      for (Path file : files.sorted(Comparator.comparing(SourceCode::version)).toList()) {
         String sql = Files.readString(file);
         matches(MADE, sql).forEach(tables::add);
         matches(DROPPED, sql).forEach(tables::remove);
       }
     }
     return tables;
+  }
+
+  /** V17__rooms.sql is the seventeenth. */
+  private static int version(Path migration) {
+    return Integer.parseInt(migration.getFileName().toString().replaceAll("^V|__.*$", ""));
   }
 
   private static List<String> matches(Pattern pattern, String text) {

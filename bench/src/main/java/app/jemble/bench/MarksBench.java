@@ -83,19 +83,29 @@ final class MarksBench {
         app.sql
             .sql(
                 """
-                insert into mailing (name, subject, body, topic_id, sender_id, state, created_at,
-                                     created_by, released_at, held_until, due_at, summed_up_at)
-                select 'Opened', 'Opened', '<p>x</p>', t.id, a.id, 'released', now(), a.id, now(),
-                       now(), now(), now()
-                from (select min(id) as id from topic) t, (select min(id) as id from account) a
-                returning id
+                with words as (
+                  insert into wording (channel, subject, body)
+                  values ('EMAIL', 'Opened', '<p>x</p>')
+                  returning id
+                ), opened as (
+                  insert into cause (kind, name, topic_id, sender_id, wording_id, state, created_at,
+                                     created_by, released_at, held_until, due_at)
+                  select 'MAILING', 'Opened', t.id, a.id, words.id, 'released', now(), a.id, now(),
+                         now(), now()
+                  from words, (select min(id) as id from topic) t,
+                       (select min(id) as id from account) a
+                  returning id
+                )
+                insert into mailing_summary (mailing_id, summed_up_at)
+                select id, now() from opened
+                returning mailing_id
                 """)
             .query(Long.class)
             .single();
     app.sql
         .sql(
             """
-            insert into message (mailing_id, person_id, address, recipient, token, state, frozen,
+            insert into message (cause_id, person_id, address, recipient, token, state, frozen,
                                  due_at, first_try_at, sent_at, record_id)
             select ?, p.ids[1 + n.i % cardinality(p.ids)], 'x@bench.example', 'X', n.token, 'sent',
                    '{}', now(), now() - interval '1 hour', now() - interval '1 hour', n.i

@@ -52,10 +52,7 @@ final class OutboxBench {
       for (int run = -WARM_UPS; run < RUNS; run++) {
         long mailing = mailings[run + WARM_UPS];
         int before = sink.taken.get();
-        app.sql
-            .sql("update message set due_at = now() where mailing_id = ?")
-            .param(mailing)
-            .update();
+        app.sql.sql("update message set due_at = now() where cause_id = ?").param(mailing).update();
         double drained = perSecond(Interleaved.millis(() -> drain(sink, before)));
         double looped = perSecond(Interleaved.millis(() -> loop(sink, message)));
         double poured = perSecond(Interleaved.millis(() -> pour(sink)));
@@ -83,7 +80,7 @@ final class OutboxBench {
     long mailing = release(app, people);
     long waiting =
         app.sql
-            .sql("select count(*) from message where mailing_id = ?")
+            .sql("select count(*) from message where cause_id = ?")
             .param(mailing)
             .query(Long.class)
             .single();

@@ -99,7 +99,7 @@ final class PeopleBench {
               "",
               """
               exists (select from message s where s.person_id = p.id and s.state = 'sent'
-                      and s.mailing_id = 1 and not exists (select from response r
+                      and s.cause_id = 1 and not exists (select from response r
                         where r.message_id = s.id and r.kind in ('OPENED', 'CLICKED', 'REPLIED')))"""),
           new Case(
               "text_anywhere",
@@ -150,7 +150,7 @@ final class PeopleBench {
     app.sql
         .sql(
             """
-            insert into message (mailing_id, person_id, address, recipient, token, state, frozen, due_at, sent_at)
+            insert into message (cause_id, person_id, address, recipient, token, state, frozen, due_at, sent_at)
             select 1, id, email, name, 'bench' || id, 'sent', '{}', now(), now()
             from person
             where id % 3 = 0 and email is not null
@@ -160,7 +160,7 @@ final class PeopleBench {
     app.sql
         .sql(
             """
-            insert into response (message_id, mailing_id, person_id, kind, at)
+            insert into response (message_id, cause_id, person_id, kind, at)
             select id, 1, person_id, 'OPENED', now()
             from message
             where token like 'bench%' and person_id % 2 = 0

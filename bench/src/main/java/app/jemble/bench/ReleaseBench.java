@@ -23,7 +23,7 @@ final class ReleaseBench {
   private static final int WARM_UPS = 2;
   private static final int RUNS = 3;
   private static final String ROWS =
-      "mailing_id, person_id, address, recipient, token, frozen, follows_id, in_reply_to,"
+      "cause_id, person_id, address, recipient, token, frozen, follows_id, in_reply_to,"
           + " reference_ids, record_id, due_at, planned_at";
 
   private ReleaseBench() {}
@@ -60,7 +60,7 @@ final class ReleaseBench {
     begin.put("templateId", 1);
     begin.put("mailingId", null);
     long mailing = app.api.post("/api/mailings", begin).json().get("id").asLong();
-    app.sql.sql("update mailing set topic_id = 3 where id = ?").param(mailing).update();
+    app.sql.sql("update cause set topic_id = 3 where id = ?").param(mailing).update();
     return mailing;
   }
 
@@ -77,7 +77,7 @@ final class ReleaseBench {
       LockSupport.parkNanos(5_000_000);
     }
     long ended = System.nanoTime();
-    long messages = count(app, "message where mailing_id = " + mailing);
+    long messages = count(app, "message where cause_id = " + mailing);
     if (messages != MESSAGES) {
       throw new IllegalStateException(messages + " messages were written, not " + MESSAGES);
     }
@@ -98,7 +98,7 @@ final class ReleaseBench {
         DriverManager.getConnection(System.getenv("JEMBLE_DB_URL"), "jemble", "")) {
       var copy = connection.unwrap(PGConnection.class).getCopyAPI();
       copy.copyOut(
-          "copy (select " + ROWS + " from message where mailing_id = " + mailing + ") to stdout",
+          "copy (select " + ROWS + " from message where cause_id = " + mailing + ") to stdout",
           rows);
       remove(app, mailing);
       long began = System.nanoTime();
@@ -108,7 +108,7 @@ final class ReleaseBench {
       remove(app, mailing);
       app.sql
           .sql(
-              "update mailing set state = 'draft', released_at = null, held_until = null,"
+              "update cause set state = 'draft', released_at = null, held_until = null,"
                   + " due_at = null where id = ?")
           .param(mailing)
           .update();
@@ -117,7 +117,7 @@ final class ReleaseBench {
   }
 
   private static void remove(RunningApp app, long mailing) {
-    app.sql.sql("delete from message where mailing_id = ?").param(mailing).update();
+    app.sql.sql("delete from message where cause_id = ?").param(mailing).update();
     app.sql.sql("vacuum analyze message").update();
   }
 

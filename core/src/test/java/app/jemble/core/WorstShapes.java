@@ -141,7 +141,7 @@ public final class WorstShapes {
     readers.clear();
     readers.put("template", t -> TemplateParser.parse(t, TemplateParser.Kind.HTML, FIELDS));
     readers.put("header", t -> TemplateParser.parse(t, TemplateParser.Kind.HEADER, FIELDS));
-    readers.put("letter", t -> LetterText.errors(new LetterText.Wording("x", t), FIELDS));
+    readers.put("letter", t -> LetterText.errors(new LetterText.Written("x", t), FIELDS));
     readers.put("Blanks", Blanks::in);
     readers.forEach((name, read) -> TEMPLATES.forEach(p -> all.add(new Shape(name, p, "", read))));
     readers.clear();

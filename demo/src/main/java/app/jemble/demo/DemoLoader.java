@@ -1,12 +1,5 @@
 package app.jemble.demo;
 
-import app.jemble.account.Account.Role;
-import app.jemble.account.AccountService;
-import app.jemble.core.record.Field;
-import app.jemble.core.record.FieldType;
-import app.jemble.core.record.FieldUse;
-import app.jemble.workspace.Workspace;
-import app.jemble.workspace.WorkspaceService;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -17,7 +10,6 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -40,37 +32,31 @@ class DemoLoader implements ApplicationRunner {
   static final String ZONE = "Europe/London";
 
   private final DemoSettings settings;
-  private final AccountService accounts;
-  private final WorkspaceService workspace;
+  private final DemoHouse house;
   private final DemoMailings mailings;
   private final DemoOpenEnds openEnds;
+  private final DemoAfterwards afterwards;
   private final DemoAround around;
-  private final DemoReplies replies;
-  private final DemoRules rules;
   private final DataSource database;
   private final JdbcClient sql;
   private final Clock clock;
 
   DemoLoader(
       DemoSettings settings,
-      AccountService accounts,
-      WorkspaceService workspace,
+      DemoHouse house,
       DemoMailings mailings,
       DemoOpenEnds openEnds,
+      DemoAfterwards afterwards,
       DemoAround around,
-      DemoReplies replies,
-      DemoRules rules,
       DataSource database,
       JdbcClient sql,
       Clock clock) {
     this.settings = settings;
-    this.accounts = accounts;
-    this.workspace = workspace;
+    this.house = house;
     this.mailings = mailings;
     this.openEnds = openEnds;
+    this.afterwards = afterwards;
     this.around = around;
-    this.replies = replies;
-    this.rules = rules;
     this.database = database;
     this.sql = sql;
     this.clock = clock;
@@ -78,26 +64,24 @@ class DemoLoader implements ApplicationRunner {
 
   @Override
   public void run(ApplicationArguments arguments) throws SQLException {
-    if (accounts.hasAny()) {
+    if (!house.isEmpty()) {
       return;
     }
     Instant began = clock.instant();
-    addHouse();
-    addColleagues();
+    house.add(settings.password());
     addPeople();
     around.add();
     addTemplates();
     addPastMailings();
-    openEnds.add();
-    replies.add();
-    rules.add();
+    afterwards.add();
     // Their senders know of the past ones.
     sql.sql(
             """
-            update mailing g
-            set summed_up_at = due_at
-            where state = 'released' and not exists (
-              select from message s where s.mailing_id = g.id and s.state = 'waiting')
+            insert into mailing_summary (mailing_id, summed_up_at)
+            select g.id, g.due_at
+            from cause g
+            where g.kind = 'MAILING' and g.state = 'released' and not exists (
+              select from message s where s.cause_id = g.id and s.state = 'waiting')
             """)
         .update();
     // So that a list is counted from its index alone.
@@ -108,58 +92,8 @@ class DemoLoader implements ApplicationRunner {
         java.time.Duration.between(began, clock.instant()).toSeconds());
   }
 
-  private void addHouse() {
-    workspace.create(
-        new Workspace(
-            "Tern Quay Boatyard",
-            "1 Quay Road, Lowen Quay LQ1 1TQ",
-            ZONE,
-            "en-GB",
-            "ternquay.example",
-            30,
-            null,
-            "desk@ternquay.example"));
-    DemoTexts.TOPICS.forEach(workspace::addTopic);
-    DemoWords.PLANS.forEach(workspace::addPlan);
-    workspace.addAttribute(
-        new Field("berth_name", "Berth name", FieldType.TEXT, List.of(), Set.of(FieldUse.FILTER)));
-    for (String name : DemoWords.HOUSES) {
-      sql.sql("insert into organisation (name, place) values (?, 'Lowen Quay')")
-          .param(name)
-          .update();
-    }
-  }
-
-  private void addColleagues() {
-    String password = settings.password();
-    accounts.add(
-        "orla",
-        password,
-        "Orla Finch",
-        "orla@ternquay.example",
-        "Membership administrator",
-        Role.COORDINATOR);
-    accounts.add(
-        "tomas",
-        password,
-        "Tomas Vance",
-        "tomas@ternquay.example",
-        "Sales representative",
-        Role.REPRESENTATIVE);
-    accounts.add(
-        "wilma",
-        password,
-        "Wilma Gorse",
-        "wilma@ternquay.example",
-        "Yard manager",
-        Role.ADMINISTRATOR);
-    accounts.add(
-        "reed", password, "Reed Larkin", "reed@ternquay.example", "Treasurer", Role.READER);
-  }
-
   private void addPeople() throws SQLException {
-    List<Long> owners =
-        List.of(accounts.findByLogin("orla").id(), accounts.findByLogin("tomas").id());
+    List<Long> owners = house.owners();
     List<Long> introducers = around.colleaguesOwnRecords(settings.people() + 1L);
     // Nobody is on the do-not-write list yet; a million need not be looked up in it.
     sql.sql("alter table person disable trigger person_suppressed").update();

@@ -183,7 +183,7 @@ class DemoMailings {
     try (CopyIn copy =
         new CopyIn(
             connection,
-            "message (id, mailing_id, person_id, address, recipient, token, state, frozen, "
+            "message (id, cause_id, person_id, address, recipient, token, state, frozen, "
                 + "due_at, tries, first_try_at, sent_at, subject, links, standing, copies_id, "
                 + "copy_place)")) {
       for (int i = 0; i < messages.size(); i++) {
@@ -224,7 +224,7 @@ class DemoMailings {
       Connection connection, List<Message> messages, List<List<Answer>> answers)
       throws SQLException {
     try (CopyIn copy =
-        new CopyIn(connection, "response (message_id, mailing_id, person_id, kind, at, detail)")) {
+        new CopyIn(connection, "response (message_id, cause_id, person_id, kind, at, detail)")) {
       for (int i = 0; i < messages.size(); i++) {
         Message m = messages.get(i);
         for (Answer answer : answers.get(i)) {

@@ -42,15 +42,19 @@ class DemoOpenEnds {
       String name, String subject, String body, String login, Instant released, Instant due) {
     return sql.sql(
             """
-            insert into mailing (name, subject, body, topic_id, letterhead_id, sender_id, state,
-                                 released_at, held_until, due_at, created_at, created_by)
-            select ?, ?, ?, 1, (select min(id) from letterhead), a.id, 'released', t.at, t.at, ?,
-                   t.at, a.id
-            from account a, (select ?::timestamptz as at) t
+            with words as (
+              insert into wording (channel, subject, body, letterhead_id)
+              select 'EMAIL', ?, ?, min(id) from letterhead
+              returning id
+            )
+            insert into cause (kind, name, topic_id, sender_id, wording_id, state, released_at,
+                               held_until, due_at, created_at, created_by)
+            select 'MAILING', ?, 1, a.id, words.id, 'released', t.at, t.at, ?, t.at, a.id
+            from words, account a, (select ?::timestamptz as at) t
             where a.login = ?
             returning id
             """)
-        .params(List.of(name, subject, body, Timestamp.from(due), Timestamp.from(released), login))
+        .params(List.of(subject, body, name, Timestamp.from(due), Timestamp.from(released), login))
         .query(Long.class)
         .single();
   }
@@ -85,9 +89,22 @@ class DemoOpenEnds {
   private void addDraft(String template, String name, String notSeenSince) {
     sql.sql(
             """
-            insert into mailing (name, subject, body, template_id, template_version, letterhead_id,
-                                 topic_id, sender_id, audience_parts, created_at, created_by)
-            select ?, t.subject, t.body, t.id, t.version, t.letterhead_id, t.topic_id, a.id,
+            with words as (
+              insert into wording (channel, subject, body, template_id, template_version,
+                                   letterhead_id)
+              select 'EMAIL', subject, body, id, version, letterhead_id from template where name = ?
+              returning id, template_id
+            ), draft as (
+              insert into cause (kind, name, topic_id, sender_id, wording_id, created_at, created_by)
+              select 'MAILING', ?, t.topic_id, a.id, words.id, ?, a.id
+              from words
+              join template t on t.id = words.template_id
+              cross join account a
+              where a.login = 'orla'
+              returning id
+            )
+            insert into audience (mailing_id, parts)
+            select draft.id,
                    jsonb_build_array(jsonb_build_object('filter', jsonb_build_object(
                      'match', 'ALL',
                      'conditions', jsonb_build_array(
@@ -95,12 +112,10 @@ class DemoOpenEnds {
                                           'values', jsonb_build_array('member')),
                        jsonb_build_object('field', 'last_visit', 'operator', 'BEFORE',
                                           'values', jsonb_build_array(?::text))),
-                     'groups', jsonb_build_array()))),
-                   ?, a.id
-            from template t, account a
-            where t.name = ? and a.login = 'orla'
+                     'groups', jsonb_build_array())))
+            from draft
             """)
-        .params(List.of(name, notSeenSince, Timestamp.from(clock.instant()), template))
+        .params(List.of(template, name, Timestamp.from(clock.instant()), notSeenSince))
         .update();
   }
 
@@ -108,13 +123,14 @@ class DemoOpenEnds {
   private void planMornings(String name) {
     sql.sql(
             """
-            update mailing
-            set plan = jsonb_build_object(
+            insert into send_plan (cause_id, plan)
+            select id, jsonb_build_object(
                   'startOwn', false, 'wavePeople', 40, 'waveGapSeconds', 900, 'ownClock', false,
                   'hours', (select jsonb_agg(jsonb_build_object('day', day, 'from', 540, 'to', 720))
                             from unnest(array['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY',
                                               'FRIDAY']) day),
                   'doneBy', ?::text)
+            from cause
             where name = ?
             """)
         .params(List.of(today().plusDays(10).toString(), name))

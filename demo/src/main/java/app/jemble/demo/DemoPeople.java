@@ -74,19 +74,7 @@ final class DemoPeople {
     int place =
         random.nextInt(3) == 0 ? random.nextInt(DemoWords.PLACES.size()) : random.nextInt(2);
     String email = email(first, last, id);
-    int dirt = random.nextInt(100);
-    if (dirt < 2) {
-      first = first.toUpperCase(Locale.ROOT);
-      last = last.toUpperCase(Locale.ROOT);
-    } else if (dirt == 2) {
-      first = first.toLowerCase(Locale.ROOT);
-    } else if (dirt == 3) {
-      first = null;
-    } else if (dirt < 7) {
-      String[] other = DemoWords.otherAlphabet(random);
-      first = other[0];
-      last = other[1];
-    }
+    String[] name = asWritten(first, last);
     boolean member = kind.equals("member");
     if (member) {
       members.add(id);
@@ -95,8 +83,8 @@ final class DemoPeople {
         id,
         kind,
         random.nextInt(20) == 0 ? "Dr" : null,
-        first,
-        last,
+        name[0],
+        name[1],
         email,
         email == null || EmailAddress.isValid(email),
         phone(),
@@ -117,6 +105,21 @@ final class DemoPeople {
         created(),
         random.nextInt(90) == 0,
         attributes(member));
+  }
+
+  /** A first and a last name, as somebody once typed them; some in capitals, some without. */
+  private String[] asWritten(String first, String last) {
+    int dirt = random.nextInt(100);
+    if (dirt < 2) {
+      return new String[] {first.toUpperCase(Locale.ROOT), last.toUpperCase(Locale.ROOT)};
+    }
+    if (dirt == 2) {
+      return new String[] {first.toLowerCase(Locale.ROOT), last};
+    }
+    if (dirt == 3) {
+      return new String[] {null, last};
+    }
+    return dirt < 7 ? DemoWords.otherAlphabet(random) : new String[] {first, last};
   }
 
   /** Some were brought by the first two, others by somebody who came before. */

@@ -51,7 +51,7 @@ class DemoReplies {
                      r.at
               from response r
               join message s on s.id = r.message_id
-              join mailing g on g.id = s.mailing_id
+              join cause g on g.id = s.cause_id
               join account a on a.id = g.sender_id
               cross join lateral (
                 select e'\\n\\nOn ' || to_char(s.sent_at, 'FMDD Mon YYYY') || ', ' || a.name

@@ -46,7 +46,7 @@ class DemoRules {
             insert into follow_rule (mailing_id, place, on_kinds, act)
             select id, 1, '{REPLIED}', '{"kind": "TASK", "taskKind": "write",
                    "title": "Answer about Friday", "dueDays": 1}'
-            from mailing where name = 'Slipway closed Friday'
+            from cause where name = 'Slipway closed Friday'
             """)
         .update();
   }
@@ -54,13 +54,23 @@ class DemoRules {
   private void nudge(String mailing) {
     sql.sql(
             """
-            with sent as (
-              insert into mailing (name, subject, body, topic_id, sender_id, follows_id, by_rule,
-                                   created_at, created_by)
-              select g.name || ', follow-up 1', g.subject, t.body, g.topic_id, g.sender_id, g.id, true, g.created_at,
-                     g.sender_id
-              from mailing g, template t
-              where g.name = ? and t.name = 'Gentle nudge'
+            with parent as (
+              select g.*, w.subject
+              from cause g
+              join wording w on w.id = g.wording_id
+              where g.name = ?
+            ), words as (
+              insert into wording (channel, subject, body)
+              select 'EMAIL', parent.subject, t.body
+              from parent, template t
+              where t.name = 'Gentle nudge'
+              returning id
+            ), sent as (
+              insert into cause (kind, name, topic_id, sender_id, follows_id, wording_id, created_at,
+                                 created_by)
+              select 'RULE', p.name || ', follow-up 1', p.topic_id, p.sender_id, p.id, words.id,
+                     p.created_at, p.sender_id
+              from parent p, words
               returning id, follows_id
             )
             insert into follow_rule (mailing_id, place, whom, wait_count, wait_unit, except_parts,
@@ -79,7 +89,7 @@ class DemoRules {
     sql.sql(
             """
             insert into follow_rule (mailing_id, place, whom, wait_count, wait_unit, act)
-            select id, ?, ?, ?, ?, ?::jsonb from mailing where name = ? and not by_rule
+            select id, ?, ?, ?, ?, ?::jsonb from cause where name = ? and kind = 'MAILING'
             """)
         .params(place, whom, count, unit, act, mailing)
         .update();

@@ -99,7 +99,7 @@ abstract class BrowserTest extends ServerTest {
       List<Map<String, Object>> waiting =
           sql.sql(
                   """
-                  select id, mailing_id, state, tries, due_at, reason
+                  select id, cause_id, state, tries, due_at, reason
                   from message where state <> 'sent' order by id desc limit 5
                   """)
               .query()

@@ -30,7 +30,7 @@ public class EverydayTest extends BrowserTest {
   }
 
   private long draftId() {
-    return sql.sql("select id from mailing where name = 'Spring slipway reminder'")
+    return sql.sql("select id from cause where name = 'Spring slipway reminder'")
         .query(Long.class)
         .single();
   }
@@ -237,9 +237,7 @@ public class EverydayTest extends BrowserTest {
   public void aDraftIsDiscardedAtOnceAndTakenBackWithOneUndo() {
     signIn("orla");
     long id =
-        sql.sql("select id from mailing where name = 'Dues, second word'")
-            .query(Long.class)
-            .single();
+        sql.sql("select id from cause where name = 'Dues, second word'").query(Long.class).single();
     page.navigate(home + "/mailings/" + id);
     button("Discard this draft").click();
     page.waitForURL("**/mailings");

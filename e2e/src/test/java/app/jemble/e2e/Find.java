@@ -134,7 +134,7 @@ record Find(String name, String kind, String related, List<Condition> conditions
               List.of(
                   Condition.of("Mailing", null, "Winter storage"), Condition.of("Opened", "is no")),
               """
-              exists (select from message s join mailing g on g.id = s.mailing_id
+              exists (select from message s join cause g on g.id = s.cause_id
                 where s.person_id = p.id and s.state = 'sent' and g.name = 'Winter storage'
                   and not exists (select from response r where r.message_id = s.id
                     and r.kind in ('OPENED', 'CLICKED', 'REPLIED')))"""),
@@ -146,7 +146,7 @@ record Find(String name, String kind, String related, List<Condition> conditions
                   Condition.of("Mailing", null, "Winter storage"),
                   Condition.of("Replied", "is no")),
               """
-              exists (select from message s join mailing g on g.id = s.mailing_id
+              exists (select from message s join cause g on g.id = s.cause_id
                 where s.person_id = p.id and s.state = 'sent' and g.name = 'Winter storage'
                   and not exists (select from response r where r.message_id = s.id
                     and r.kind = 'REPLIED'))"""),

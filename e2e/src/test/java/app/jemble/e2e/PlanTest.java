@@ -30,9 +30,7 @@ public class PlanTest extends BrowserTest {
     sql.sql("update workspace set hold_seconds = 600").update();
     sql.sql("delete from day_off").update();
     draft =
-        sql.sql("select id from mailing where name = 'Dues, second word'")
-            .query(Long.class)
-            .single();
+        sql.sql("select id from cause where name = 'Dues, second word'").query(Long.class).single();
     signIn("orla");
     page.navigate(home + "/mailings/" + draft);
     assertThat(sheet().getByText(Pattern.compile("^The last leaves"))).isVisible();

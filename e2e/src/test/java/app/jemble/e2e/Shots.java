@@ -206,10 +206,7 @@ public class Shots extends BrowserTest {
   }
 
   private long id(String mailing) {
-    return sql.sql("select id from mailing where name = ?")
-        .param(mailing)
-        .query(Long.class)
-        .single();
+    return sql.sql("select id from cause where name = ?").param(mailing).query(Long.class).single();
   }
 
   private void shoot(String name) {

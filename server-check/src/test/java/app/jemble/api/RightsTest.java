@@ -180,7 +180,9 @@ public class RightsTest extends ServerTest {
     return sql.sql(
             """
             select md5(string_agg(t, '|' order by t)) from (
-              select m::text from mailing m union all
+              select m::text from cause m union all
+              select w::text from wording w union all
+              select a::text from audience a union all
               select m.id || m.state || m.reason || m.due_at from message m union all
               select r::text from response r union all
               select i.id || coalesce(i.placed_at::text, '') from inbound_mail i union all

@@ -131,7 +131,7 @@ public class ConversationTest extends ServerTest {
     Sent sent = send("private@conversation.test", "Private", "Hello");
     reply(sent, "Between us.");
     long mail = mailId(sent);
-    sql.sql("update mailing set private = true where id = ?").param(sent.mailing()).update();
+    sql.sql("update cause set private = true where id = ?").param(sent.mailing()).update();
     Api tomas = new Api("http://127.0.0.1:" + port);
     tomas.signIn("tomas", "lowen-quay");
     assertThat(tomas.get("/api/conversations/" + sent.message()).status()).isEqualTo(404);

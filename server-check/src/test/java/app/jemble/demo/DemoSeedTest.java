@@ -50,7 +50,7 @@ public class DemoSeedTest extends ServerTest {
     assertThat(count("message where state = 'waiting'")).isPositive();
     assertThat(count("message where state = 'in_doubt'")).isEqualTo(2);
     assertThat(count("message where state = 'refused'")).isEqualTo(1);
-    assertThat(count("mailing where state = 'draft' and not by_rule")).isEqualTo(2);
+    assertThat(count("cause where state = 'draft' and kind = 'MAILING'")).isEqualTo(2);
     assertThat(count("template")).isPositive();
     assertThat(count("(select distinct kind from response) k")).isGreaterThanOrEqualTo(6);
     assertThat(count("message s join sent_copies c on c.id = s.copies_id where s.state = 'sent'"))

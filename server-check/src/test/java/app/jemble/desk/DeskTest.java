@@ -30,7 +30,7 @@ public class DeskTest extends ServerTest {
   public void theCountsAreThoseOfTheTables() {
     JsonNode counts = api.get("/api/desk/counts").json();
     assertThat(counts.get("drafts").asLong())
-        .isEqualTo(count("mailing where state = 'draft' and not by_rule"));
+        .isEqualTo(count("cause where state = 'draft' and kind = 'MAILING'"));
     assertThat(counts.get("toLeave").asLong())
         .isEqualTo(count("message where state in ('waiting', 'deferred')"));
   }

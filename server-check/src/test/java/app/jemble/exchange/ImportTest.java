@@ -146,23 +146,27 @@ public class ImportTest extends ServerTest {
     assertThat(api.get("/api/imports/" + id + "/bad.csv").raw().body())
         .contains("4,", "not an address", "Una");
     JsonNode done = run(id);
-    Map<String, Object> zoe =
-        sql.sql(
-                """
+    assertThat(zoe())
+        .isEqualTo(
+            "[Zoë, Sørli, member, {slipway,new}, Umeå, READY, Sail, 2020-12-25, 12.50, GBP]");
+    api.post("/api/acts/" + done.get("act").asLong() + "/undo", Map.of());
+    assertThat(everything()).isEqualTo(before);
+    assertThat(state(id).get("undone").asBoolean()).isTrue();
+  }
+
+  private String zoe() {
+    return sql.sql(
+            """
                 select p.first_name, p.last_name, p.kind, p.tags::text, p.address_place, p.reach, m.plan,
                        m.joined_on::text, m.dues_owed::text, m.currency::text
                 from person p join membership m on m.person_id = p.id
                 join list_member l on l.person_id = p.id and l.list_id = 1
                 where p.email = 'zoe@sorli.example'
                 """)
-            .query()
-            .singleRow();
-    assertThat(zoe.values().toString())
-        .isEqualTo(
-            "[Zoë, Sørli, member, {slipway,new}, Umeå, READY, Sail, 2020-12-25, 12.50, GBP]");
-    api.post("/api/acts/" + done.get("act").asLong() + "/undo", Map.of());
-    assertThat(everything()).isEqualTo(before);
-    assertThat(state(id).get("undone").asBoolean()).isTrue();
+        .query()
+        .singleRow()
+        .values()
+        .toString();
   }
 
   /** Many rows, one in a hundred of them bad; the same file again; and taking it all back. */
@@ -313,32 +317,33 @@ public class ImportTest extends ServerTest {
   }
 
   /** The example of RFC 6350 section 8, and one of version 3.0 (RFC 2426 section 7). */
+  private static final String CARDS =
+      """
+      BEGIN:VCARD
+      VERSION:4.0
+      FN:Simon Perreault
+      N:Perreault;Simon;;;ing. jr\\,M.Sc.
+      BDAY:--0203
+      EMAIL;TYPE=work:simon.perreault@viagenie.example
+      TEL;VALUE=uri;TYPE="work,voice":tel:+1-418-656-9254;ext=102
+      ADR;TYPE=work:;Suite D2-630;2875 Laurier;Quebec;QC;G1V 2M2;Canada
+      ORG;TYPE=work:Viagenie
+      LANG;PREF=1:fr
+      END:VCARD
+      BEGIN:VCARD
+      VERSION:3.0
+      FN:Frank Dawson
+      N:Dawson;Frank
+      EMAIL;TYPE=INTERNET:frank@lotus.example
+      BDAY:1970-02-03
+      CATEGORIES:sailing,chess
+      END:VCARD
+      """
+          .replace("\n", "\r\n");
+
   @Test
   public void cardsAreTakenIn() {
-    String cards =
-        """
-        BEGIN:VCARD
-        VERSION:4.0
-        FN:Simon Perreault
-        N:Perreault;Simon;;;ing. jr\\,M.Sc.
-        BDAY:--0203
-        EMAIL;TYPE=work:simon.perreault@viagenie.example
-        TEL;VALUE=uri;TYPE="work,voice":tel:+1-418-656-9254;ext=102
-        ADR;TYPE=work:;Suite D2-630;2875 Laurier;Quebec;QC;G1V 2M2;Canada
-        ORG;TYPE=work:Viagenie
-        LANG;PREF=1:fr
-        END:VCARD
-        BEGIN:VCARD
-        VERSION:3.0
-        FN:Frank Dawson
-        N:Dawson;Frank
-        EMAIL;TYPE=INTERNET:frank@lotus.example
-        BDAY:1970-02-03
-        CATEGORIES:sailing,chess
-        END:VCARD
-        """
-            .replace("\n", "\r\n");
-    long id = upload(cards);
+    long id = upload(CARDS);
     assertThat(state(id).get("form").asString()).isEqualTo("vcard");
     assertCounts(check(id), 2, 0, 0, 0);
     String before = everything();

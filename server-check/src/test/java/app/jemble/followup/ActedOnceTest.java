@@ -68,7 +68,7 @@ public class ActedOnceTest extends RulesTrial {
         .getBean(TransactionTemplate.class)
         .executeWithoutResult(
             tx -> {
-              sql.sql("select id from message where mailing_id = ? for no key update")
+              sql.sql("select id from message where cause_id = ? for no key update")
                   .param(mailing)
                   .query(Long.class)
                   .list();
@@ -81,7 +81,7 @@ public class ActedOnceTest extends RulesTrial {
               sql.sql(
                       """
                       insert into follow_act (rule_id, message_id, person_id, state, at)
-                      select ?, id, person_id, 'done', now() from message where mailing_id = ?
+                      select ?, id, person_id, 'done', now() from message where cause_id = ?
                       """)
                   .params(rule, mailing)
                   .update();

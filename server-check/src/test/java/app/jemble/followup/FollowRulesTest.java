@@ -27,6 +27,30 @@ public class FollowRulesTest extends RulesTrial {
   @Test
   public void theQuietAreFollowedUpInTheirThreadAndTheOthersAreNot() throws Exception {
     toMonday();
+    Map<String, Long> who = peopleOfAllKinds();
+    long mailing = draft(List.copyOf(who.values()), "Slipway", "<p>First</p>");
+    api.get("/api/mailings/" + mailing + "/look");
+    threeRules(mailing);
+    assertThat(release(mailing).status()).isEqualTo(200);
+    awaitSettled(mailing);
+    // A day off in that week: the wait is over a day later, on the Monday after it.
+    Instant left = clock.instant();
+    sql.sql("insert into day_off (day, name) values (?, 'Regatta')")
+        .param(LocalDate.ofInstant(left, HOUSE).plusDays(2))
+        .update();
+    eachResponds(mailing, who);
+    theFirstRuleActs(mailing, who);
+    theSecondCountsFromWhatTheFirstSent(mailing, who);
+    Eventually.holds(
+        () ->
+            assertThat(
+                    sql.sql("select id from person where tags @> '{answered}'")
+                        .query(Long.class)
+                        .list())
+                .containsExactlyInAnyOrder(who.get("replier"), who.get("reader")));
+  }
+
+  private Map<String, Long> peopleOfAllKinds() {
     Map<String, Long> who = new HashMap<>();
     for (String name : List.of("quiet", "replier", "reader", "member", "leaver", "returned")) {
       who.put(name, addPerson("Q" + name, "Rules", name + "@rules.test"));
@@ -34,8 +58,10 @@ public class FollowRulesTest extends RulesTrial {
     sql.sql("update person set tags = '{committee}' where id = ?")
         .param(who.get("member"))
         .update();
-    long mailing = draft(List.copyOf(who.values()), "Slipway", "<p>First</p>");
-    api.get("/api/mailings/" + mailing + "/look");
+    return who;
+  }
+
+  private void threeRules(long mailing) {
     Api.Answer saved =
         save(
             mailing,
@@ -51,19 +77,16 @@ public class FollowRulesTest extends RulesTrial {
         .isEqualTo("No reply in 4 working days → another message in the thread");
     assertThat(saved.json().get(1).get("words").asString())
         .isEqualTo("No reply in 2 days after 1. → task “Call them” (call)");
+  }
 
-    assertThat(release(mailing).status()).isEqualTo(200);
-    awaitSettled(mailing);
-    // A day off in that week: the wait is over a day later, on the Monday after it.
-    Instant left = clock.instant();
-    sql.sql("insert into day_off (day, name) values (?, 'Regatta')")
-        .param(LocalDate.ofInstant(left, HOUSE).plusDays(2))
-        .update();
+  private void eachResponds(long mailing, Map<String, Long> who) {
     arrivals.reply("replier@rules.test", messageValue(mailing, who.get("replier"), "token"), "Yes");
     arrivals.opened(messageValue(mailing, who.get("reader"), "token"));
     arrivals.left(messageValue(mailing, who.get("leaver"), "token"));
     arrivals.returned("returned@rules.test", messageValue(mailing, who.get("returned"), "token"));
+  }
 
+  private void theFirstRuleActs(long mailing, Map<String, Long> who) {
     JsonNode now = rules(mailing);
     assertThat(now.get(0).get("will").asLong()).isEqualTo(2);
     assertThat(now.get(1).get("will").asLong()).isEqualTo(2);
@@ -89,8 +112,9 @@ public class FollowRulesTest extends RulesTrial {
     String first = "<" + messageValue(mailing, who.get("quiet"), "token") + "@ternquay.example>";
     Eventually.holds(() -> assertThat(inThread("quiet@rules.test")).containsExactly("", first));
     assertThat(inThread("replier@rules.test")).hasSize(1);
+  }
 
-    // The wait of the second rule counts from what the first one sent.
+  private void theSecondCountsFromWhatTheFirstSent(long mailing, Map<String, Long> who) {
     clock.advance(Duration.ofDays(2).minusMinutes(10));
     look(mailing);
     assertThat(rules(mailing).get(1).get("done").asLong()).isZero();
@@ -113,13 +137,6 @@ public class FollowRulesTest extends RulesTrial {
                 .query(Long.class)
                 .list())
         .containsExactly(who.get("quiet"));
-    Eventually.holds(
-        () ->
-            assertThat(
-                    sql.sql("select id from person where tags @> '{answered}'")
-                        .query(Long.class)
-                        .list())
-                .containsExactlyInAnyOrder(who.get("replier"), who.get("reader")));
   }
 
   @Test
@@ -179,11 +196,13 @@ public class FollowRulesTest extends RulesTrial {
             waiting("NOT_OPENED", 10, "HOURS", task("Ring"))));
     sql.sql(
             """
-            update mailing
-            set plan = '{"startOwn": false, "waveGapSeconds": 900, "ownClock": false, "hours": [
+            insert into send_plan (cause_id, plan)
+            select id, '{"startOwn": false, "waveGapSeconds": 900, "ownClock": false, "hours": [
               {"day": "MONDAY", "from": 480, "to": 1080},
               {"day": "TUESDAY", "from": 480, "to": 1080}]}'
+            from cause
             where id = ?
+            on conflict (cause_id) do update set plan = excluded.plan
             """)
         .param(mailing)
         .update();
@@ -334,7 +353,7 @@ public class FollowRulesTest extends RulesTrial {
     assertThat(api.post("/api/mailings/" + mailing + "/take-back", Map.of()).status())
         .isEqualTo(200);
     assertThat(
-            sql.sql("select state from mailing where follows_id = ?")
+            sql.sql("select state from cause where follows_id = ?")
                 .param(mailing)
                 .query(String.class)
                 .single())

@@ -90,7 +90,7 @@ public class NeverTooLateTest extends ServerTest {
         sql.sql(
                 """
                 select token from message
-                where person_id = ? and (mailing_id = ? or thread_id is not null) and state = 'sent'
+                where person_id = ? and (cause_id = ? or thread_id is not null) and state = 'sent'
                 order by id
                 """)
             .params(person, mailing)
@@ -109,6 +109,12 @@ public class NeverTooLateTest extends ServerTest {
           sql.sql("update person set tags = '{kept-out}' where id = ?").param(person).update();
     }
     stopped.putIfAbsent(person, clock.instant());
+  }
+
+  private CompletableFuture<Void> responds(
+      Arrivals arrivals, long mailing, long person, Map<Long, String> people, long kind) {
+    return CompletableFuture.runAsync(
+        () -> respond(arrivals, mailing, person, people.get(person), new Random(kind)));
   }
 
   /** As a process that is killed before its act is kept. */
@@ -138,17 +144,8 @@ public class NeverTooLateTest extends ServerTest {
         clock.advance(Duration.ofMinutes(5 + random.nextInt(25)));
         List<CompletableFuture<?>> atOnce = new ArrayList<>();
         if (step % 2 == 1 && !whom.isEmpty() && whom.size() > PEOPLE / 3) {
-          long person = whom.remove(0);
-          long kind = random.nextLong();
-          atOnce.add(
-              CompletableFuture.runAsync(
-                  () -> respond(arrivals, mailing, person, people.get(person), new Random(kind))));
-          long other = whom.remove(0);
-          long otherKind = random.nextLong();
-          atOnce.add(
-              CompletableFuture.runAsync(
-                  () ->
-                      respond(arrivals, mailing, other, people.get(other), new Random(otherKind))));
+          atOnce.add(responds(arrivals, mailing, whom.remove(0), people, random.nextLong()));
+          atOnce.add(responds(arrivals, mailing, whom.remove(0), people, random.nextLong()));
         }
         long rule = rules.get(random.nextInt(rules.size()));
         ConfigurableApplicationContext one = random.nextBoolean() ? application : second;

@@ -48,7 +48,7 @@ public class InboundTest extends ServerTest {
   }
 
   private List<String> kinds(Sent sent) {
-    return sql.sql("select kind from response where mailing_id = ? order by id")
+    return sql.sql("select kind from response where cause_id = ? order by id")
         .param(sent.mailing())
         .query(String.class)
         .list();

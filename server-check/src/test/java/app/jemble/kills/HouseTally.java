@@ -58,7 +58,7 @@ public record HouseTally(
                and not exists (select from mailing_release)
                and (select count(*) from inbound_mail) >= ?
                and not exists (select from follow_rule f
-                               join message s on s.mailing_id = f.mailing_id and s.state = 'sent'
+                               join message s on s.cause_id = f.mailing_id and s.state = 'sent'
                                where s.address like '%.kills.example'
                                  and not exists (select from follow_act a
                                                  where a.rule_id = f.id and a.message_id = s.id))
@@ -183,12 +183,12 @@ public record HouseTally(
                    count(a.rule_id) as decided, coalesce(bool_or(a.state = 'done'), false) as done,
                    case f.act ->> 'kind'
                      when 'SEND' then (select count(*) from message m
-                                       where m.mailing_id = f.sends_id and m.follows_id = s.id)
+                                       where m.cause_id = f.sends_id and m.follows_id = s.id)
                      else (select count(*) from task t
                            where t.person_id = s.person_id and t.title = f.act ->> 'title')
                    end as made
             from follow_rule f
-            join message s on s.mailing_id = f.mailing_id and s.state = 'sent'
+            join message s on s.cause_id = f.mailing_id and s.state = 'sent'
             left join follow_act a on a.rule_id = f.id and a.message_id = s.id
             where s.address like '%.kills.example'
             group by f.id, s.id

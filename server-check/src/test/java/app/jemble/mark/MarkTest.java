@@ -143,13 +143,17 @@ public class MarkTest extends ServerTest {
     assertThat(kinds(token)).containsExactly("OPENED", "CLICKED");
   }
 
+  private static Map<String, Object> counting(
+      int within, int burst, List<String> agents, List<String> ranges) {
+    return Map.of(
+        "withinSeconds", within, "burstSeconds", burst, "agents", agents, "ranges", ranges);
+  }
+
   @Test
   public void administratorsTuneWhatIsTakenForSoftware() {
     Api wilma = new Api("http://127.0.0.1:" + port);
     wilma.signIn("wilma", "lowen-quay");
-    Map<String, Object> rules =
-        Map.of(
-            "withinSeconds", 600, "burstSeconds", 5, "agents", List.of("bot"), "ranges", List.of());
+    Map<String, Object> rules = counting(600, 5, List.of("bot"), List.of());
     assertThat(api.put("/api/counting", rules).status()).as("not an administrator").isEqualTo(403);
     assertThat(wilma.put("/api/counting", rules).status()).isEqualTo(200);
     String slow = send("slow@mark.test");
@@ -159,47 +163,17 @@ public class MarkTest extends ServerTest {
     ask("GET", "/l/" + slow + "/0", READER);
     assertThat(kinds(slow)).containsExactly("MACHINE_OPENED", "CLICKED");
 
-    Map<String, Object> byAddress =
-        Map.of(
-            "withinSeconds",
-            0,
-            "burstSeconds",
-            5,
-            "agents",
-            List.of(),
-            "ranges",
-            List.of("127.0.0.0/8"));
-    wilma.put("/api/counting", byAddress);
+    wilma.put("/api/counting", counting(0, 5, List.of(), List.of("127.0.0.0/8")));
     String near = send("near@mark.test");
     clock.advance(Duration.ofMinutes(5));
     ask("GET", "/o/" + near + ".gif", READER);
     assertThat(kinds(near)).containsExactly("MACHINE_OPENED");
 
-    Map<String, Object> wrong =
-        Map.of(
-            "withinSeconds",
-            5,
-            "burstSeconds",
-            5,
-            "agents",
-            List.of(),
-            "ranges",
-            List.of("mail.example"));
+    Map<String, Object> wrong = counting(5, 5, List.of(), List.of("mail.example"));
     assertThat(wilma.put("/api/counting", wrong).status()).isEqualTo(422);
-    Map<String, Object> endless =
-        Map.of("withinSeconds", 5, "burstSeconds", 61, "agents", List.of(), "ranges", List.of());
+    Map<String, Object> endless = counting(5, 61, List.of(), List.of());
     assertThat(wilma.put("/api/counting", endless).status()).isEqualTo(422);
-    wilma.put(
-        "/api/counting",
-        Map.of(
-            "withinSeconds",
-            5,
-            "burstSeconds",
-            5,
-            "agents",
-            List.of("bot"),
-            "ranges",
-            List.of(" ")));
+    wilma.put("/api/counting", counting(5, 5, List.of("bot"), List.of(" ")));
     assertThat(api.get("/api/counting").json().get("ranges").isEmpty()).isTrue();
   }
 

@@ -34,7 +34,7 @@ public class CapsAfterOutageTest extends ServerTest {
             """
             select (sent_at at time zone 'Europe/London')::date::text as day, count(*) as messages
             from message
-            where mailing_id = ? and state = 'sent'
+            where cause_id = ? and state = 'sent'
             group by 1 order by 1
             """)
         .param(mailing)
@@ -43,7 +43,7 @@ public class CapsAfterOutageTest extends ServerTest {
   }
 
   private long inState(long mailing, String state) {
-    return sql.sql("select count(*) from message where mailing_id = ? and state = ?")
+    return sql.sql("select count(*) from message where cause_id = ? and state = ?")
         .params(mailing, state)
         .query(Long.class)
         .single();
@@ -77,7 +77,7 @@ public class CapsAfterOutageTest extends ServerTest {
       Eventually.holds(() -> assertThat(inState(mailing, "sent")).isEqualTo(CAP));
       Eventually.holds(() -> assertThat(inState(mailing, "held")).isEqualTo(MESSAGES - CAP));
       String reason =
-          sql.sql("select distinct reason from message where mailing_id = ? and state = 'held'")
+          sql.sql("select distinct reason from message where cause_id = ? and state = 'held'")
               .param(mailing)
               .query(String.class)
               .single();

@@ -2,6 +2,7 @@ package app.jemble.outbox;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.core.message.MessageState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -33,23 +34,23 @@ public class HandoverJournalTest {
   public void whatEndedIsToldAndWhatHadNotBegunWaits() throws IOException {
     HandoverJournal journal = HandoverJournal.begin(folder, "w1");
     journal.begun(7, 1);
-    journal.ended(1, new Ended(7, 1, "sent", "", null, SENT));
+    journal.ended(1, new Ended(7, 1, MessageState.SENT, "", null, SENT));
     journal.begun(8, 3);
-    journal.ended(3, new Ended(8, 3, "refused", "550 no\nsuch mailbox", null, null));
+    journal.ended(3, new Ended(8, 3, MessageState.REFUSED, "550 no\nsuch mailbox", null, null));
     journal.begun(9, 1);
     journal.leave();
 
     HandoverJournal.Left left = theOneLeft();
     assertThat(left.worker()).isEqualTo("w1");
-    assertThat(left.fate(7, 1)).contains(new Ended(7, 1, "sent", "", null, SENT));
+    assertThat(left.fate(7, 1)).contains(new Ended(7, 1, MessageState.SENT, "", null, SENT));
     assertThat(left.fate(8, 3))
-        .contains(new Ended(8, 3, "refused", "550 no such mailbox", null, null));
+        .contains(new Ended(8, 3, MessageState.REFUSED, "550 no such mailbox", null, null));
     assertThat(left.fate(9, 1)).as("on the wire").isEmpty();
-    assertThat(left.fate(10, 1)).contains(new Ended(10, 0, "waiting", "", null, null));
-    assertThat(left.fate(11, 2)).contains(new Ended(11, 1, "deferred", "", null, null));
+    assertThat(left.fate(10, 1)).contains(new Ended(10, 0, MessageState.WAITING, "", null, null));
+    assertThat(left.fate(11, 2)).contains(new Ended(11, 1, MessageState.DEFERRED, "", null, null));
     assertThat(left.fate(8, 4))
         .as("an earlier attempt tells nothing of this one")
-        .contains(new Ended(8, 3, "deferred", "", null, null));
+        .contains(new Ended(8, 3, MessageState.DEFERRED, "", null, null));
   }
 
   @Test

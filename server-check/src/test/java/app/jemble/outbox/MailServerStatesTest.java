@@ -69,7 +69,7 @@ public class MailServerStatesTest extends ServerTest {
   }
 
   private long count(long mailing, String state) {
-    return sql.sql("select count(*) from message where mailing_id = ? and state = ?")
+    return sql.sql("select count(*) from message where cause_id = ? and state = ?")
         .params(List.of(mailing, state))
         .query(Long.class)
         .single();
@@ -116,7 +116,7 @@ public class MailServerStatesTest extends ServerTest {
     long mailing = releaseToTen("full.example");
     Eventually.holds(() -> assertThat(count(mailing, "deferred")).isEqualTo(10));
     assertThat(
-            sql.sql("select distinct reason from message where mailing_id = ?")
+            sql.sql("select distinct reason from message where cause_id = ?")
                 .param(mailing)
                 .query(String.class)
                 .list())

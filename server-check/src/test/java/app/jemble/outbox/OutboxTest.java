@@ -167,7 +167,7 @@ public class OutboxTest extends ServerTest {
             with taken as (
               update message
               set in_hands_of = 'gone', tries = 1, first_try_at = now() - interval '4 minutes'
-              where mailing_id = ?
+              where cause_id = ?
               returning id
             )
             insert into handover (worker, message_ids, until)

@@ -42,7 +42,7 @@ final class KnownPeople {
           "select * from office",
           Related.MESSAGE,
           """
-          select s.person_id, s.mailing_id::text as mailing, s.subject, s.sent_at as sent,
+          select s.person_id, s.cause_id::text as mailing, s.subject, s.sent_at as sent,
                  count(*) filter (where r.kind in ('OPENED', 'CLICKED', 'REPLIED')) > 0 as opened,
                  count(*) filter (where r.kind = 'CLICKED') > 0 as clicked,
                  count(*) filter (where r.kind = 'REPLIED') > 0 as replied,

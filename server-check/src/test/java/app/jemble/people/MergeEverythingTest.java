@@ -28,7 +28,7 @@ public class MergeEverythingTest extends ServerTest {
   /** Numbers that are not of people. */
   private static final List<String> OTHER_NUMBERS =
       List.of(
-          "mailing.record_ids",
+          "audience.record_ids",
           "handover.message_ids",
           "mailing_release.record_ids",
           "mailing_release.due_seconds");
@@ -69,18 +69,20 @@ public class MergeEverythingTest extends ServerTest {
     row("account.person_id", "update account set person_id = ? where login = 'reed'");
     row("person.introduced_by", "update person set introduced_by = ? where id = 41");
     row(
-        "mailing.audience_picks",
-        "update mailing set audience_picks = array[5, ?, 6] where id = 1");
-    row("mailing.left_out", "update mailing set left_out = array[?] where id = 1");
+        "audience.picks",
+        "insert into audience (mailing_id, picks) values (1, array[5, ?, 6]) on conflict (mailing_id) do update set picks = excluded.picks");
+    row(
+        "audience.left_out",
+        "insert into audience (mailing_id, left_out) values (1, array[?::bigint]) on conflict (mailing_id) do update set left_out = excluded.left_out");
     row(
         "own_wording.person_id",
         "insert into own_wording (mailing_id, person_id, subject, body, shared_subject, shared_body, changed_at, changed_by) values (1, ?, 's', 'b', 's', 'b', now(), 1)");
     row(
         "message.person_id",
-        "insert into message (mailing_id, person_id, address, recipient, token, state, frozen, due_at, sent_at) values (1, ?, 'a@b.example', 'A', 'merge-token', 'sent', '{}', now(), now())");
+        "insert into message (cause_id, person_id, address, recipient, token, state, frozen, due_at, sent_at) values (1, ?, 'a@b.example', 'A', 'merge-token', 'sent', '{}', now(), now())");
     row(
         "response.person_id",
-        "insert into response (message_id, mailing_id, person_id, kind, at) select id, mailing_id, ?, 'OPENED', now() from message where token = 'merge-token'");
+        "insert into response (message_id, cause_id, person_id, kind, at) select id, cause_id, ?, 'OPENED', now() from message where token = 'merge-token'");
     row(
         "follow_act.person_id",
         "insert into follow_act (rule_id, message_id, person_id, state, at) select r.id, m.id, ?, 'not', now() from follow_rule r, message m where m.token = 'merge-token' order by r.id limit 1");
@@ -125,7 +127,7 @@ public class MergeEverythingTest extends ServerTest {
     String[] tableAndColumn = column.split("\\.");
     boolean list =
         !sql.sql(
-                "select data_type from information_schema.columns where table_name = ? and column_name = ?")
+                "select data_type from information_schema.columns where table_schema = 'public' and table_name = ? and column_name = ?")
             .params(List.of(tableAndColumn[0], tableAndColumn[1]))
             .query(String.class)
             .single()
@@ -186,14 +188,14 @@ public class MergeEverythingTest extends ServerTest {
           .param(stays)
           .update();
     }
-    sql.sql("update mailing set audience_picks = array[?, ?]::bigint[] where id = 2")
+    sql.sql("insert into audience (mailing_id, picks) values (2, array[?, ?]::bigint[])")
         .params(List.of(other, stays))
         .update();
     assertThat(
             api.post("/api/people/" + stays + "/merge", Map.of("other", other, "take", List.of()))
                 .status())
         .isEqualTo(200);
-    assertThat(pointingTo("mailing.audience_picks", stays)).isEqualTo(1);
+    assertThat(pointingTo("audience.picks", stays)).isEqualTo(1);
     assertThat(pointingTo("membership.person_id", stays)).isEqualTo(1);
     assertThat(pointingTo("own_wording.person_id", stays)).isEqualTo(1);
   }

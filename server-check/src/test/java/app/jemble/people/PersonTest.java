@@ -261,6 +261,12 @@ public class PersonTest extends ServerTest {
             .json()
             .get("act")
             .asLong();
+    hasAllOfBoth(stays, other);
+    api.post("/api/acts/" + act + "/undo", Map.of());
+    areTwoAgain(stays, other);
+  }
+
+  private void hasAllOfBoth(long stays, long other) {
     JsonNode merged = person(stays);
     assertThat(field(merged, "phone")).isEqualTo("+44 7700 900777");
     assertThat(field(merged, "number")).isEqualTo("B-2");
@@ -274,7 +280,9 @@ public class PersonTest extends ServerTest {
             api.post("/api/people/" + stays + "/merge", Map.of("other", other, "take", List.of()))
                 .status())
         .isEqualTo(409);
-    api.post("/api/acts/" + act + "/undo", Map.of());
+  }
+
+  private void areTwoAgain(long stays, long other) {
     assertThat(field(person(stays), "phone")).isNull();
     assertThat(field(person(stays), "number")).isEqualTo("B-1");
     assertThat(field(person(stays), "plan")).isNull();

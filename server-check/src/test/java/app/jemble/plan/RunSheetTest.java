@@ -94,7 +94,7 @@ public class RunSheetTest extends ServerTest {
 
   private List<Instant> dues(long mailing) {
     return sql
-        .sql("select due_at from message where mailing_id = ? order by id")
+        .sql("select due_at from message where cause_id = ? order by id")
         .param(mailing)
         .query(Timestamp.class)
         .list()
@@ -104,7 +104,7 @@ public class RunSheetTest extends ServerTest {
   }
 
   private long count(long mailing, String state) {
-    return sql.sql("select count(*) from message where mailing_id = ? and state = ?")
+    return sql.sql("select count(*) from message where cause_id = ? and state = ?")
         .params(mailing, state)
         .query(Long.class)
         .single();
@@ -240,7 +240,7 @@ public class RunSheetTest extends ServerTest {
   }
 
   private List<String> messageReasons(long mailing) {
-    return sql.sql("select reason from message where mailing_id = ?")
+    return sql.sql("select reason from message where cause_id = ?")
         .param(mailing)
         .query(String.class)
         .list();
@@ -274,7 +274,7 @@ public class RunSheetTest extends ServerTest {
   }
 
   private List<String> recipients(long mailing) {
-    return sql.sql("select address from message where mailing_id = ?")
+    return sql.sql("select address from message where cause_id = ?")
         .param(mailing)
         .query(String.class)
         .list();
@@ -354,12 +354,12 @@ public class RunSheetTest extends ServerTest {
     for (long reader : readers) {
       sql.sql(
               """
-              insert into response (message_id, mailing_id, person_id, kind, at)
-              select id, mailing_id, person_id, kind,
+              insert into response (message_id, cause_id, person_id, kind, at)
+              select id, cause_id, person_id, kind,
                      timestamptz '2026-06-01 14:15Z' + n * interval '1 day'
               from message, unnest(array['OPENED', 'CLICKED', 'MACHINE_OPENED']) kind,
                    generate_series(1, 3) n
-              where mailing_id = ? and person_id = ?
+              where cause_id = ? and person_id = ?
               """)
           .params(first, reader)
           .update();

@@ -71,7 +71,7 @@ public class ReleaseWritingTest extends ServerTest {
   }
 
   private long count(String what, long mailing) {
-    return sql.sql("select count(*) from message where mailing_id = ? and " + what)
+    return sql.sql("select count(*) from message where cause_id = ? and " + what)
         .param(mailing)
         .query(Long.class)
         .single();
@@ -104,7 +104,7 @@ public class ReleaseWritingTest extends ServerTest {
     Eventually.holds(() -> assertThat(api.get(path).json().get("writing").isNull()).isTrue());
     Eventually.holds(() -> assertThat(count("tries > 0", mailing)).isPositive());
     long people =
-        sql.sql("select count(distinct person_id) from message where mailing_id = ?")
+        sql.sql("select count(distinct person_id) from message where cause_id = ?")
             .param(mailing)
             .query(Long.class)
             .single();

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Eventually;
 import app.jemble.ServerTest;
-import app.jemble.mailing.MailingChanges;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Multipart;
 import jakarta.mail.internet.MimeMessage;
@@ -69,11 +68,10 @@ public class SummaryMailTest extends ServerTest {
     sql.sql("update workspace set hold_seconds = 0").update();
     SummaryMapper mapper = application.getBean(SummaryMapper.class);
     assertThat(mapper.toSumUp()).doesNotContain(mailing);
-    sql.sql("update message set state = 'refused' where mailing_id = ?").param(mailing).update();
-    MailingChanges changes = application.getBean(MailingChanges.class);
-    assertThat(changes.sumUp(mailing)).isTrue();
-    assertThat(changes.sumUp(mailing)).as("a second process").isFalse();
-    changes.forgetSummary(mailing);
+    sql.sql("update message set state = 'refused' where cause_id = ?").param(mailing).update();
+    assertThat(mapper.summedUp(mailing, clock.instant())).isEqualTo(1);
+    assertThat(mapper.summedUp(mailing, clock.instant())).as("a second process").isZero();
+    mapper.notSummedUp(mailing);
     assertThat(mapper.toSumUp()).contains(mailing);
   }
 

@@ -67,7 +67,7 @@ public class DoubleActsTest extends ServerTest {
   }
 
   private long answersTo(long mail) {
-    return sql.sql("select count(*) from mailing where answers_mail = ?")
+    return sql.sql("select count(*) from answer where mail_id = ?")
         .param(mail)
         .query(Long.class)
         .single();

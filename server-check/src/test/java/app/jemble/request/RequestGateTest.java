@@ -210,7 +210,7 @@ public class RequestGateTest extends ServerTest {
         () ->
             assertThat(
                     sql.sql(
-                            "select count(*) from response where mailing_id = ? and kind like '%OPENED'")
+                            "select count(*) from response where cause_id = ? and kind like '%OPENED'")
                         .param(mailing)
                         .query(Long.class)
                         .single())

@@ -166,7 +166,7 @@ public class ResultTest extends ServerTest {
 
   @Test
   public void whatIsPrivateIsTheSendersAlone() {
-    sql.sql("update mailing set private = true where id = ?").param(mailing).update();
+    sql.sql("update cause set private = true where id = ?").param(mailing).update();
     Api other = new Api("http://127.0.0.1:" + port);
     other.signIn("tomas", "lowen-quay");
     for (String rest :
@@ -186,7 +186,7 @@ public class ResultTest extends ServerTest {
     assertThat(api.get("/api/desk").json().get("underWay").toString()).contains(desk);
     assertThat(other.get("/api/desk").json().get("decisions").toString())
         .doesNotContain("\"mailingId\":" + mailing + ",");
-    sql.sql("update mailing set private = false where id = ?").param(mailing).update();
+    sql.sql("update cause set private = false where id = ?").param(mailing).update();
   }
 
   @Test
@@ -194,8 +194,8 @@ public class ResultTest extends ServerTest {
     long waiting = draft(List.of(who.get("bob")), "Between us", "<p>Soon</p>");
     release(waiting);
     awaitSettled(waiting);
-    sql.sql("update mailing set private = true where id = ?").param(waiting).update();
-    sql.sql("update message set state = 'refused', sent_at = null where mailing_id = ?")
+    sql.sql("update cause set private = true where id = ?").param(waiting).update();
+    sql.sql("update message set state = 'refused', sent_at = null where cause_id = ?")
         .param(waiting)
         .update();
     Api other = new Api("http://127.0.0.1:" + port);

@@ -2,7 +2,6 @@ package app.jemble.audience;
 
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Related;
-import app.jemble.mailing.Mailing;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,16 +21,16 @@ class AboutRecords {
 
   /**
    * By person, the records that person's messages are about: all of them, or the newest alone.
-   * Empty for a mailing that is about no records.
+   * Empty for an audience that is about no records.
    */
-  Map<Long, List<About>> of(Mailing mailing) {
-    if (mailing.recordKind() == null) {
+  Map<Long, List<About>> of(Audience audience) {
+    if (audience.recordKind() == null) {
       return Map.of();
     }
     Map<Long, List<About>> byPerson =
-        all(mailing.recordKind(), mailing.recordIds()).stream()
+        all(audience.recordKind(), audience.recordIds()).stream()
             .collect(Collectors.groupingBy(About::personId));
-    if (!mailing.recordEach()) {
+    if (!audience.recordEach()) {
       byPerson.replaceAll((person, theirs) -> List.of(theirs.get(0)));
     }
     return byPerson;

@@ -3,10 +3,6 @@ package app.jemble.audience;
 import app.jemble.core.filter.Filter;
 import app.jemble.core.filter.FilterSentence;
 import app.jemble.filter.FilterBody;
-import app.jemble.list.RenamedList;
-import app.jemble.mailing.Mailing;
-import app.jemble.mailing.MailingChanges;
-import app.jemble.mailing.StoredParts;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
@@ -18,7 +14,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** The parts that an audience is made of, as they are stored: whoever is in any of them is in. */
 @Component
-public class AudienceParts implements RenamedList.Follower {
+public class AudienceParts {
 
   /**
    * One part.
@@ -28,12 +24,10 @@ public class AudienceParts implements RenamedList.Follower {
   @Schema(name = "AudiencePart")
   public record Part(@Schema(nullable = true) String name, FilterBody filter) {}
 
-  private final MailingChanges mailings;
   private final WorkspaceService workspace;
   private final ObjectMapper json;
 
-  AudienceParts(MailingChanges mailings, WorkspaceService workspace, ObjectMapper json) {
-    this.mailings = mailings;
+  AudienceParts(WorkspaceService workspace, ObjectMapper json) {
     this.workspace = workspace;
     this.json = json;
   }
@@ -69,26 +63,32 @@ public class AudienceParts implements RenamedList.Follower {
   }
 
   /** The whole audience in words. */
-  public String words(Mailing mailing) {
+  private String words(Audience audience) {
     List<String> words = new ArrayList<>();
-    read(mailing.audienceParts()).forEach(part -> words.add(words(part)));
-    int picks = mailing.picks().size();
+    read(audience.parts()).forEach(part -> words.add(words(part)));
+    int picks = audience.picks().length;
     if (picks > 0) {
       words.add(String.format(Locale.ROOT, "%,d picked by hand", picks));
     }
     return String.join(", and ", words);
   }
 
-  /** Whoever writes at a mailing meanwhile is told that it was changed elsewhere. */
-  @Override
-  public void follow(RenamedList list) {
-    for (StoredParts stored : mailings.aboutLists()) {
-      StoredParts renamed =
-          new StoredParts(
-              stored.id(), list.in(stored.parts(), json), list.in(stored.leaveParts(), json));
-      if (!renamed.equals(stored)) {
-        mailings.writeParts(renamed);
-      }
-    }
+  /** The whole of an audience, as a screen shows it. */
+  public AudienceView view(Audience audience) {
+    return new AudienceView(
+        audience.recordKind(),
+        audience.recordIds().length,
+        audience.recordEach(),
+        words(audience),
+        shown(audience.parts()),
+        shown(audience.leaveParts()),
+        audience.pickedPeople(),
+        List.of(audience.leftOut()));
+  }
+
+  private List<AudienceView.BenchPart> shown(String stored) {
+    return read(stored).stream()
+        .map(p -> new AudienceView.BenchPart(p.name(), p.filter(), words(p)))
+        .toList();
   }
 }

@@ -1,6 +1,7 @@
 package app.jemble.audience;
 
 import app.jemble.account.AccountService;
+import app.jemble.cause.Cause;
 import app.jemble.core.filter.AsOf;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.EmailAddress;
@@ -8,7 +9,7 @@ import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.Values;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
-import app.jemble.mailing.Mailing;
+import app.jemble.mailing.MailingService;
 import app.jemble.people.PeopleService;
 import app.jemble.people.PersonRecord;
 import app.jemble.people.PersonValues;
@@ -22,6 +23,7 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Whom a mailing is for, each with their reach and what their message is made of. */
 @Service
@@ -30,26 +32,32 @@ public class AudienceService {
   /** One message of an audience: its person, what it is about, and all it is made of. */
   public record Reader(PersonRecord person, About about, Values values, Reach reach) {}
 
+  private final MailingService mailings;
   private final PeopleService people;
   private final PersonValues personValues;
   private final WorkspaceService workspace;
   private final AccountService accounts;
+  private final Audiences audiences;
   private final AudienceParts parts;
   private final AboutRecords about;
   private final AskedNow asked;
 
   AudienceService(
+      MailingService mailings,
       PeopleService people,
       PersonValues personValues,
       WorkspaceService workspace,
       AccountService accounts,
+      Audiences audiences,
       AudienceParts parts,
       AboutRecords about,
       AskedNow asked) {
+    this.mailings = mailings;
     this.people = people;
     this.personValues = personValues;
     this.workspace = workspace;
     this.accounts = accounts;
+    this.audiences = audiences;
     this.parts = parts;
     this.about = about;
     this.asked = asked;
@@ -62,10 +70,10 @@ public class AudienceService {
     private final Set<Long> gone;
     private final Map<Long, List<About>> records;
 
-    private Again(Mailing mailing, UnaryOperator<Values> house) {
+    private Again(Cause mailing, UnaryOperator<Values> house) {
       this.house = house;
       this.gone = people.whoLeft(mailing.topicId());
-      this.records = about.of(mailing);
+      this.records = about.of(audiences.of(mailing));
     }
 
     /** Each person with the record beside it, in the same order; null for one that is gone. */
@@ -92,25 +100,26 @@ public class AudienceService {
     }
   }
 
-  public Again again(Mailing mailing, UnaryOperator<Values> house) {
+  public Again again(Cause mailing, UnaryOperator<Values> house) {
     return new Again(mailing, house);
   }
 
   /** Reads everyone of the audience, in order of name, each with the one reach that holds. */
-  public void each(Mailing mailing, UnaryOperator<Values> house, Consumer<Reader> taker) {
+  public void each(Cause mailing, UnaryOperator<Values> house, Consumer<Reader> taker) {
     FieldCatalogue fields = workspace.fields();
     AsOf asOf = asOf(mailing);
+    Audience whom = audiences.of(mailing);
     Set<Long> gone = people.whoLeft(mailing.topicId());
-    Set<Long> leftOut = new HashSet<>(List.of(mailing.leftOut()));
-    FilterBody leave = parts.any(mailing.leaveParts());
+    Set<Long> leftOut = new HashSet<>(List.of(whom.leftOut()));
+    FilterBody leave = parts.any(whom.leaveParts());
     if (leave != null) {
       leftOut.addAll(people.ids(leave, asOf));
     }
     Set<String> addresses = new HashSet<>();
-    Map<Long, List<About>> records = about.of(mailing);
+    Map<Long, List<About>> records = about.of(whom);
     people.eachRecord(
-        filter(mailing),
-        mailing.picks(),
+        parts.any(whom.parts()),
+        whom.pickedPeople(),
         asOf,
         person -> {
           Reach reach = reach(person, gone, leftOut, addresses);
@@ -128,15 +137,32 @@ public class AudienceService {
    * One message to somebody, whether in the audience or not, about one record of theirs or the
    * newest; null when there is no such person.
    */
-  public Reader one(Mailing mailing, UnaryOperator<Values> house, long personId, long recordId) {
+  public Reader one(Cause mailing, UnaryOperator<Values> house, long personId, long recordId) {
+    return one(audiences.of(mailing), house, personId, recordId);
+  }
+
+  /** The same, were it for this audience. */
+  public Reader one(Audience whom, UnaryOperator<Values> house, long personId, long recordId) {
     PersonRecord person = people.record(personId);
     if (person == null) {
       return null;
     }
     Values values = house.apply(personValues.of(person, workspace.fields()));
-    List<About> theirs = about.of(mailing).getOrDefault(personId, List.of(About.NOTHING));
+    List<About> theirs = about.of(whom).getOrDefault(personId, List.of(About.NOTHING));
     About which = theirs.stream().filter(a -> a.id() == recordId).findFirst().orElse(theirs.get(0));
     return new Reader(person, which, which.over(values), Reach.READY);
+  }
+
+  /** Leaves people of a draft out besides those who already are. */
+  @Transactional
+  public void leaveOut(long mailingId, List<Long> people) {
+    accounts.currentWriter();
+    audiences.leaveOut(mailings.draft(mailingId), people);
+  }
+
+  /** Who is left out by hand. */
+  public List<Long> leftOut(Cause mailing) {
+    return List.of(audiences.of(mailing).leftOut());
   }
 
   /** The records of these people, in order of name. */
@@ -150,15 +176,12 @@ public class AudienceService {
   }
 
   /** How many {@link #each} reads. */
-  public long size(Mailing mailing) {
-    return people.count(filter(mailing), mailing.picks(), asOf(mailing));
+  public long size(Cause mailing) {
+    Audience whom = audiences.of(mailing);
+    return people.count(parts.any(whom.parts()), whom.pickedPeople(), asOf(mailing));
   }
 
-  private FilterBody filter(Mailing mailing) {
-    return parts.any(mailing.audienceParts());
-  }
-
-  private AsOf asOf(Mailing mailing) {
+  private AsOf asOf(Cause mailing) {
     return asked.by(accounts.find(mailing.senderId()));
   }
 

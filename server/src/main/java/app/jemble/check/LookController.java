@@ -3,12 +3,12 @@ package app.jemble.check;
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
 import app.jemble.audience.AudienceService;
+import app.jemble.cause.Cause;
+import app.jemble.cause.OpenCauses;
 import app.jemble.check.Looked.Entry;
 import app.jemble.core.check.Finding;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Words;
-import app.jemble.mailing.Mailing;
-import app.jemble.mailing.MailingService;
 import app.jemble.people.PersonRecord;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
@@ -20,12 +20,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import tools.jackson.databind.ObjectMapper;
@@ -90,28 +90,43 @@ class LookController {
    * @param finding whom this finding is about, with {@code about} as it stands there
    * @param ownWords who have words of their own
    * @param name whose name contains this
+   * @param after with {@code afterRecord}, the person to begin after
    */
   record Which(
-      Part part, Reach reach, Finding.Code finding, String about, boolean ownWords, String name) {
-    boolean holds(Entry entry, Set<Long> found) {
+      Part part,
+      Reach reach,
+      Finding.Code finding,
+      String about,
+      Boolean ownWords,
+      String name,
+      Long after,
+      Long afterRecord) {
+
+    private boolean holds(Entry entry, Set<Long> found) {
       return (part == null || (entry.isReady() && entry.odd() == (part == Part.NEED_LOOK)))
           && (reach == null || entry.reach() == reach)
-          && (!ownWords || entry.ownWords())
+          && (!Boolean.TRUE.equals(ownWords) || entry.ownWords())
           && (finding == null || found.contains(entry.personId()))
           && (name == null || Words.fold(entry.name()).contains(Words.fold(name.strip())));
+    }
+
+    /** Whether an entry is the one to begin after. */
+    private boolean isBegin(Entry entry) {
+      long record = afterRecord == null ? 0 : afterRecord;
+      return after != null && entry.personId() == after && entry.about().id() == record;
     }
   }
 
   /** How far a look has come, or with the last line what it found. */
   record LookLine(long looked, long of, @Schema(nullable = true) Look look) {}
 
-  private final MailingService mailings;
+  private final OpenCauses mailings;
   private final AudienceService audience;
   private final LookService looks;
   private final ObjectMapper json;
 
   LookController(
-      MailingService mailings, AudienceService audience, LookService looks, ObjectMapper json) {
+      OpenCauses mailings, AudienceService audience, LookService looks, ObjectMapper json) {
     this.mailings = mailings;
     this.audience = audience;
     this.looks = looks;
@@ -128,7 +143,7 @@ class LookController {
   @Needs(Right.LOOK)
   @GetMapping(path = "/look/watch", produces = "application/x-ndjson")
   ResponseEntity<StreamingResponseBody> watch(@PathVariable long id) {
-    Mailing mailing = mailings.find(id);
+    Cause mailing = mailings.find(id);
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_NDJSON)
         .body(
@@ -172,27 +187,18 @@ class LookController {
   /** The audience in the order in which it is looked through: those who want a look come first. */
   @Needs(Right.LOOK)
   @GetMapping("/audience")
-  List<AudiencePerson> audience(
-      @PathVariable long id,
-      @RequestParam(required = false) Part part,
-      @RequestParam(required = false) Reach reach,
-      @RequestParam(required = false) Finding.Code finding,
-      @RequestParam(required = false) String about,
-      @RequestParam(defaultValue = "false") boolean ownWords,
-      @RequestParam(required = false) String name,
-      @RequestParam(required = false) Long after,
-      @RequestParam(defaultValue = "0") long afterRecord) {
-    Mailing mailing = mailings.find(id);
+  List<AudiencePerson> audience(@PathVariable long id, @ParameterObject Which which) {
+    Cause mailing = mailings.find(id);
     Looked everyone = looks.lastLook(mailing);
-    Which which = new Which(part, reach, finding, about, ownWords, name);
     Set<Long> found =
-        finding == null ? Set.of() : Set.copyOf(looks.peopleOf(mailing, finding, about));
+        which.finding() == null
+            ? Set.of()
+            : Set.copyOf(looks.peopleOf(mailing, which.finding(), which.about()));
     List<Entry> page =
         everyone.entries().stream()
             .filter(e -> which.holds(e, found))
-            .dropWhile(
-                e -> after != null && (e.personId() != after || e.about().id() != afterRecord))
-            .skip(after == null ? 0 : 1)
+            .dropWhile(e -> which.after() != null && !which.isBegin(e))
+            .skip(which.after() == null ? 0 : 1)
             .limit(PAGE)
             .toList();
     return people(page, everyone);

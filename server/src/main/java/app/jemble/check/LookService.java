@@ -3,11 +3,11 @@ package app.jemble.check;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceService;
+import app.jemble.cause.Cause;
 import app.jemble.core.check.Finding;
 import app.jemble.core.check.ReleaseCheck;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.record.FieldCatalogue;
-import app.jemble.mailing.Mailing;
 import app.jemble.mailing.MailingFiles;
 import app.jemble.message.Letter;
 import app.jemble.message.LetterService;
@@ -80,7 +80,7 @@ public class LookService implements ReadyReaders {
   }
 
   /** Looks at everyone: reach first, then the whole message of each who is ready. */
-  public Looked look(Mailing mailing, Progress progress) {
+  public Looked look(Cause mailing, Progress progress) {
     Letter letter = letters.of(mailing);
     FieldCatalogue fields = workspace.fields();
     Instant now = clock.instant();
@@ -110,7 +110,7 @@ public class LookService implements ReadyReaders {
   }
 
   /** The last look at a mailing, when nothing was written since; else a new one. */
-  public Looked lastLook(Mailing mailing) {
+  public Looked lastLook(Cause mailing) {
     Looked last = kept.getIfPresent(mailing.id());
     return last != null && last.version() == mailing.version()
         ? last
@@ -118,14 +118,14 @@ public class LookService implements ReadyReaders {
   }
 
   @Override
-  public Ready lately(Mailing mailing) {
+  public Ready lately(Cause mailing) {
     Looked last = kept.getIfPresent(mailing.id());
     Looked looked = last != null ? last : look(mailing, Progress.NONE);
     return new Ready(looked.clocks(), looked.collisions());
   }
 
   @Override
-  public List<Long> people(Mailing mailing) {
+  public List<Long> people(Cause mailing) {
     return lastLook(mailing).ready().stream().map(Looked.Entry::personId).toList();
   }
 
@@ -135,7 +135,7 @@ public class LookService implements ReadyReaders {
   }
 
   /** The people of one finding in the last look. */
-  List<Long> peopleOf(Mailing mailing, Finding.Code code, String about) {
+  List<Long> peopleOf(Cause mailing, Finding.Code code, String about) {
     return lastLook(mailing).findings().stream()
         .filter(f -> f.code() == code && (about == null || f.about().equals(about)))
         .flatMap(f -> f.people().stream())
@@ -143,7 +143,7 @@ public class LookService implements ReadyReaders {
         .toList();
   }
 
-  private void lookAtPlan(Mailing mailing, Look look, Instant now) {
+  private void lookAtPlan(Cause mailing, Look look, Instant now) {
     SendPlan plan = plans.of(mailing);
     PlanAsk ask = plans.ask(mailing, plan, plans.afterHold(now));
     Instant deadline = plan.doneBy() == null ? null : plans.deadline(plan.doneBy());
@@ -154,10 +154,13 @@ public class LookService implements ReadyReaders {
     }
   }
 
-  private ReleaseCheck checked(Mailing mailing, Letter letter, int restDays) {
+  private ReleaseCheck checked(Cause mailing, Letter letter, int restDays) {
     ReleaseCheck check = new ReleaseCheck(restDays);
     check.lookAtTexts(
-        mailing.subject(), mailing.body(), letter.subjectErrors(), letter.bodyErrors());
+        letter.wording().subject(),
+        letter.wording().body(),
+        letter.subjectErrors(),
+        letter.bodyErrors());
     check.lookAtFiles(
         files.all(mailing.id()).stream().mapToLong(MailingFiles.MailingFile::size).sum(),
         MailingFiles.MOST_OCTETS);

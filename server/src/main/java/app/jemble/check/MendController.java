@@ -3,12 +3,12 @@ package app.jemble.check;
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
 import app.jemble.audience.AudienceService;
+import app.jemble.cause.Cause;
+import app.jemble.cause.OpenCauses;
 import app.jemble.check.NameMends.Mended;
 import app.jemble.check.NameMends.NameMend;
 import app.jemble.check.NameMends.NewName;
 import app.jemble.core.check.Finding;
-import app.jemble.mailing.Mailing;
-import app.jemble.mailing.MailingService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,14 +29,13 @@ class MendController {
 
   record LeftOut(List<Long> leftOut, int version) {}
 
-  private final MailingService mailings;
+  private final OpenCauses causes;
   private final AudienceService audience;
   private final LookService looks;
   private final NameMends mends;
 
-  MendController(
-      MailingService mailings, AudienceService audience, LookService looks, NameMends mends) {
-    this.mailings = mailings;
+  MendController(OpenCauses causes, AudienceService audience, LookService looks, NameMends mends) {
+    this.causes = causes;
     this.audience = audience;
     this.looks = looks;
     this.mends = mends;
@@ -46,16 +45,17 @@ class MendController {
   @Needs(Right.WRITE)
   @PostMapping("/leave-out")
   LeftOut leaveOut(@PathVariable long id, @RequestBody AboutPeople which) {
-    List<Long> people = looks.peopleOf(mailings.find(id), which.code(), which.about());
-    Mailing now = mailings.leaveOut(id, people);
-    return new LeftOut(List.of(now.leftOut()), now.version());
+    List<Long> people = looks.peopleOf(causes.find(id), which.code(), which.about());
+    audience.leaveOut(id, people);
+    Cause now = causes.find(id);
+    return new LeftOut(audience.leftOut(now), now.version());
   }
 
   /** The first names of a finding's people, each with what is proposed for it. */
   @Needs(Right.LOOK)
   @GetMapping("/names")
   List<NameMend> names(@PathVariable long id, @RequestParam Finding.Code code) {
-    List<Long> people = looks.peopleOf(mailings.find(id), code, null);
+    List<Long> people = looks.peopleOf(causes.find(id), code, null);
     return mends.proposed(audience.records(people.stream().limit(NameMends.MOST_NAMES).toList()));
   }
 
@@ -63,7 +63,7 @@ class MendController {
   @Needs(Right.WRITE)
   @PostMapping("/names")
   Mended rename(@PathVariable long id, @RequestBody List<NewName> names) {
-    mailings.find(id);
+    causes.find(id);
     return mends.rename(names);
   }
 }

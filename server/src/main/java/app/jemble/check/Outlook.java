@@ -1,8 +1,8 @@
 package app.jemble.check;
 
+import app.jemble.cause.Cause;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.Planner;
-import app.jemble.mailing.Mailing;
 import app.jemble.plan.PlanService;
 import java.time.Clock;
 import java.time.Instant;
@@ -33,7 +33,7 @@ public class Outlook {
   }
 
   /** By the last look at its audience; empty while nobody has looked. */
-  public Optional<Expected> of(Mailing mailing) {
+  public Optional<Expected> of(Cause mailing) {
     return looks
         .kept(mailing.id())
         .map(

@@ -27,7 +27,7 @@ interface ConversationMapper {
              g.name as mailing, g.sender_id, g.private as is_private
       from offered.message s
       join offered.person p on p.id = s.person_id
-      join offered.mailing g on g.id = s.mailing_id
+      join offered.cause g on g.id = s.cause_id
       where s.id = #{message}
       """)
   Head head(long message);
@@ -41,9 +41,9 @@ interface ConversationMapper {
         select coalesce(
                  s.follows_id,
                  (select r.message_id
-                  from offered.mailing g
-                  join offered.response r on r.mail_id = g.answers_mail
-                  where g.id = s.mailing_id
+                  from answer a
+                  join offered.response r on r.mail_id = a.mail_id
+                  where a.id = s.cause_id
                   limit 1)),
                up.depth + 1
         from up
@@ -70,16 +70,16 @@ interface ConversationMapper {
           union all
           select s.id
           from offered.response r
-          join offered.mailing g on g.answers_mail = r.mail_id
-          join offered.message s on s.mailing_id = g.id
+          join answer a on a.mail_id = r.mail_id
+          join offered.message s on s.cause_id = a.id
           where r.message_id = down.id
         ) next
       )
       select s.id
       from down
       join offered.message s on s.id = down.id
-      join offered.mailing g on g.id = s.mailing_id
-      where not g.private or g.sender_id = #{who}
+      join offered.open_cause g on g.id = s.cause_id
+      where g.open_to = #{who}
       """)
   List<Long> thread(@Param("root") long root, @Param("who") long who);
 
@@ -102,14 +102,15 @@ interface ConversationMapper {
   @Select(
       """
       select s.id, g.id as mailing_id, g.name as mailing, a.name as writer,
-             coalesce(s.subject, g.subject) as subject, s.shown_state as state,
-             g.answers_mail is not null as answer,
+             coalesce(s.subject, w.subject) as subject, s.shown_state as state,
+             g.is_answer as answer,
              coalesce(s.sent_at, s.due_at) as at, c.mime
       from offered.message s
-      join offered.mailing g on g.id = s.mailing_id
+      join offered.cause g on g.id = s.cause_id
+      join offered.wording w on w.id = g.wording_id
       join offered.account a on a.id = g.sender_id
-      left join offered.message_copy c on c.message_id = s.id and s.state = 'sent'
-      where s.id = any(#{messages}) and s.state <> 'withdrawn'
+      left join offered.message_copy c on c.message_id = s.id and s.is_sent
+      where s.id = any(#{messages}) and not s.is_withdrawn
       """)
   List<Ours> ours(@Param("messages") Long[] messages);
 
@@ -179,7 +180,7 @@ interface ConversationMapper {
       from offered.response r
       join offered.inbound_mail i on i.id = r.mail_id
       join offered.message s on s.id = r.message_id
-      join offered.mailing g on g.id = s.mailing_id
+      join offered.cause g on g.id = s.cause_id
       where i.id = #{mail}
       limit 1
       """)

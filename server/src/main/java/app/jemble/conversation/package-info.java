@@ -2,6 +2,6 @@
  * What was written back and forth with one person, and answering by hand. Read {@link
  * app.jemble.conversation.ConversationService} first.
  *
- * <p>Tables: none.
+ * <p>Tables: answer.
  */
 package app.jemble.conversation;

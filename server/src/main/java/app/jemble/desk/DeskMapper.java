@@ -12,13 +12,13 @@ interface DeskMapper {
 
   @Select(
       """
-      select (select count(*) from offered.mailing g
-              where state = 'draft' and not by_rule and (not g.private or g.sender_id = #{me})) as drafts,
-             (select count(*) from offered.message where state in ('waiting', 'deferred')) as to_leave,
+      select (select count(*) from offered.open_cause g
+              where g.is_draft and not g.is_rule and g.open_to = #{me}) as drafts,
+             (select count(*) from offered.message where to_leave) as to_leave,
              (select count(*) from offered.response r
-              join offered.mailing g on g.id = r.mailing_id
+              join offered.open_cause g on g.id = r.cause_id
               where r.kind = 'REPLIED' and r.at > #{lately}
-                and (not g.private or g.sender_id = #{me})) as replies,
+                and g.open_to = #{me}) as replies,
              (select count(*) from offered.task
               where owner_id = #{me} and done_at is null and due_on <= #{today}) as tasks
       """)
@@ -45,17 +45,17 @@ interface DeskMapper {
              g.name as mailing, max(coalesce(s.first_try_at, s.due_at)) as at, min(s.reason) as reason
       from offered.message s
       join offered.person p on p.id = s.person_id
-      join offered.mailing g on g.id = s.mailing_id
-      where s.state in ('in_doubt', 'refused') and s.due_at > #{since}
-        and (not g.private or g.sender_id = #{me})
-      group by s.state, g.id
+      join offered.open_cause g on g.id = s.cause_id
+      where (s.in_doubt or s.is_refused) and s.due_at > #{since}
+        and g.open_to = #{me}
+      group by s.state, g.id, g.name
       union all
-      select 'held', count(*), min(p.name), g.id, g.name, max(s.due_at), min(s.reason)
+      select s.state, count(*), min(p.name), g.id, g.name, max(s.due_at), min(s.reason)
       from offered.message s
       join offered.person p on p.id = s.person_id
-      join offered.mailing g on g.id = s.mailing_id
-      where s.state = 'held' and g.state = 'released' and (not g.private or g.sender_id = #{me})
-      group by g.id
+      join offered.open_cause g on g.id = s.cause_id
+      where s.is_held and g.is_released and g.open_to = #{me}
+      group by s.state, g.id, g.name
       union all
       select 'unplaced', count(*), min(sender), 0, '', max(received_at), min(subject)
       from offered.inbound_mail
@@ -65,10 +65,10 @@ interface DeskMapper {
       select 'returned', count(distinct r.person_id), min(p.name), g.id, g.name, max(r.at), min(r.detail)
       from offered.response r
       join offered.person p on p.id = r.person_id
-      join offered.mailing g on g.id = r.mailing_id
+      join offered.open_cause g on g.id = r.cause_id
       where r.kind = 'RETURNED_HARD' and r.at > #{since}
-        and (not g.private or g.sender_id = #{me})
-      group by g.id
+        and g.open_to = #{me}
+      group by g.id, g.name
       order by at desc
       limit 8
       """)
@@ -77,19 +77,19 @@ interface DeskMapper {
   @Select(
       """
       select g.id, g.name, count(*) as messages,
-             count(*) filter (where s.state = 'sent') as sent,
-             count(*) filter (where s.state in ('waiting', 'deferred')) as to_leave,
-             count(*) filter (where s.standing = 'REPLIED') as replied,
-             count(*) filter (where s.standing in ('OPENED', 'CLICKED')) as read,
-             count(*) filter (where s.state = 'sent' and s.standing in ('NOTHING', 'MACHINE_OPENED')) as quiet,
-             min(s.due_at) filter (where s.state in ('waiting', 'deferred')) as due_at,
+             count(*) filter (where s.is_sent) as sent,
+             count(*) filter (where s.to_leave) as to_leave,
+             count(*) filter (where s.stands_replied) as replied,
+             count(*) filter (where s.stands_read) as read,
+             count(*) filter (where s.is_quiet) as quiet,
+             min(s.due_at) filter (where s.to_leave) as due_at,
              max(s.sent_at) as last_sent
-      from offered.mailing g
-      join offered.message s on s.mailing_id = g.id
-      where g.state = 'released' and g.answers_mail is null
-        and (not g.private or g.sender_id = #{me})
-      group by g.id
-      order by (count(*) filter (where s.state in ('waiting', 'deferred')) > 0) desc,
+      from offered.open_cause g
+      join offered.message s on s.cause_id = g.id
+      where g.is_released and not g.is_answer
+        and g.open_to = #{me}
+      group by g.id, g.name
+      order by (count(*) filter (where s.to_leave) > 0) desc,
                max(s.sent_at) desc nulls first
       limit 6
       """)
@@ -98,9 +98,9 @@ interface DeskMapper {
   @Select(
       """
       select g.id, g.name, a.name as writer, g.created_at
-      from offered.mailing g
+      from offered.open_cause g
       join offered.account a on a.id = g.created_by
-      where g.state = 'draft' and not g.by_rule and (not g.private or g.sender_id = #{me})
+      where g.is_draft and not g.is_rule and g.open_to = #{me}
       order by g.created_at desc
       limit 6
       """)

@@ -94,7 +94,7 @@ final class Columns {
     RELATED.put(
         Related.MESSAGE,
         Map.of(
-            "mailing", Column.of("s.mailing_id").shownAs("g.name"),
+            "mailing", Column.of("s.cause_id").shownAs("g.name"),
             "subject", Column.of("s.subject"),
             "sent", Column.of("s.sent_at"),
             "opened", Column.of("s.opened"),

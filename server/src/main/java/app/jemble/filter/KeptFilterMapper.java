@@ -33,25 +33,22 @@ interface KeptFilterMapper {
       """)
   List<KeptRow> all(@Param("subject") String subject, @Param("me") long me);
 
+  /** A filter to be kept, with how its list looks; both as JSON. */
+  record ToKeep(String subject, String name, String filter, String layout, boolean shared) {}
+
   @Select(
       value =
           """
           insert into kept_filter (subject, name, filter, layout, shared, owner_id, changed_at)
-          values (#{subject}, #{name}, #{filter}::jsonb, #{layout}::jsonb, #{shared}, #{owner}, #{at})
+          values (#{f.subject}, #{f.name}, #{f.filter}::jsonb, #{f.layout}::jsonb, #{f.shared},
+                  #{owner}, #{at})
           on conflict (subject, owner_id, name) do update
           set filter = excluded.filter, layout = excluded.layout, shared = excluded.shared,
               changed_at = excluded.changed_at
           returning id
           """,
       affectData = true)
-  long keep(
-      @Param("subject") String subject,
-      @Param("name") String name,
-      @Param("filter") String filter,
-      @Param("layout") String layout,
-      @Param("shared") boolean shared,
-      @Param("owner") long owner,
-      @Param("at") Instant at);
+  long keep(@Param("f") ToKeep filter, @Param("owner") long owner, @Param("at") Instant at);
 
   @Update(
       """

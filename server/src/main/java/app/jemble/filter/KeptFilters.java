@@ -103,11 +103,12 @@ class KeptFilters implements RenamedList.Follower {
   long keep(KeptDraft draft) {
     Account me = accounts.current();
     return mapper.keep(
-        subject(draft.subject()),
-        name(draft.name()),
-        filter(draft),
-        json.writeValueAsString(draft.layout() == null ? Map.of() : sound(draft.layout())),
-        draft.shared() && me.role().mayWrite(),
+        new KeptFilterMapper.ToKeep(
+            subject(draft.subject()),
+            name(draft.name()),
+            filter(draft),
+            json.writeValueAsString(draft.layout() == null ? Map.of() : sound(draft.layout())),
+            draft.shared() && me.role().mayWrite()),
         me.id(),
         clock.instant());
   }

@@ -145,9 +145,7 @@ final class ListSql {
     return Sql.of(
         "%s%s\nleft join offered.person p on %s%s",
         RelatedTables.from(kind),
-        kind == Related.MESSAGE
-            ? Sql.of(" join offered.mailing g on g.id = s.mailing_id")
-            : Sql.NONE,
+        kind == Related.MESSAGE ? Sql.of(" join offered.cause g on g.id = s.cause_id") : Sql.NONE,
         RelatedTables.ofPerson(kind, query.asOf()),
         beside(joins));
   }

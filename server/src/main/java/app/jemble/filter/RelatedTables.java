@@ -62,8 +62,8 @@ final class RelatedTables {
     return kind == Related.MESSAGE
         ? Sql.of(
             """
-            s.state = 'sent' and s.mailing_id not in (
-              select private.id from offered.mailing private
+            s.state = 'sent' and s.cause_id not in (
+              select private.id from offered.cause private
               join offered.account sender on sender.id = private.sender_id
               where private.private and sender.login is distinct from %s)""",
             Sql.param(asOf.login()))

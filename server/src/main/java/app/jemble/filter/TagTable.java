@@ -9,7 +9,7 @@ enum TagTable {
       Sql.of("l.name_key"),
       Sql.of("l.name")),
   TOPIC_LEFT(
-      Sql.of("topic_left x join offered.topic l on l.id = x.topic_id"),
+      Sql.of("offered.topic_left x join offered.topic l on l.id = x.topic_id"),
       Sql.of("fold(l.name)"),
       Sql.of("l.name"));
 

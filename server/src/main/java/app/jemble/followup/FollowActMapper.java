@@ -18,11 +18,11 @@ interface FollowActMapper {
       """
       select f.id
       from follow_rule f
-      join offered.mailing g on g.id = f.mailing_id
-      left join offered.mailing c on c.id = f.sends_id
+      join offered.cause g on g.id = f.mailing_id
+      left join offered.cause c on c.id = f.sends_id
       where f.whom is not null and f.stopped_at is null
         and (f.look_at is null or f.look_at <= #{now})
-        and g.state in ('released', 'withdrawn') and g.paused_at is null and c.paused_at is null
+        and g.was_released and g.paused_at is null and c.paused_at is null
         and not exists (select from offered.mailing_release r where r.mailing_id = g.id)
       order by f.mailing_id, f.place
       """)
@@ -42,7 +42,7 @@ interface FollowActMapper {
       """
       select s.id as message, s.person_id, s.address, s.record_id, s.sent_at as left_at
       from offered.message s
-      where s.mailing_id = #{mailing} and s.state = 'sent' and s.sent_at <= #{by}
+      where s.cause_id = #{mailing} and s.is_sent and s.sent_at <= #{by}
         and not exists (
           select from follow_act a where a.rule_id = #{rule} and a.message_id = s.id)
       order by s.sent_at, s.id
@@ -62,7 +62,7 @@ interface FollowActMapper {
         join offered.message s on s.id = b.message_id
         left join offered.message m on m.id = b.made_message
         where b.rule_id = #{before} and b.state = 'done'
-          and (b.made_message is null or m.state = 'sent')
+          and (b.made_message is null or m.is_sent)
           and not exists (
             select from follow_act a where a.rule_id = #{rule} and a.message_id = s.id)
       ) acted

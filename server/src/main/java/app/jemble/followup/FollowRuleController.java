@@ -3,12 +3,12 @@ package app.jemble.followup;
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
 import app.jemble.audience.AudienceParts;
+import app.jemble.cause.Cause;
+import app.jemble.cause.OpenCauses;
 import app.jemble.core.followup.After;
 import app.jemble.core.followup.Sign;
 import app.jemble.core.followup.Whom;
 import app.jemble.filter.FilterBody;
-import app.jemble.mailing.Mailing;
-import app.jemble.mailing.MailingService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
@@ -110,8 +110,8 @@ class FollowRuleController {
   private final FollowRuleMapper mapper;
   private final RuleOutlook outlook;
   private final RuleDoing doing;
-  private final RuleMailings ruleMailings;
-  private final MailingService mailings;
+  private final RuleTexts texts;
+  private final OpenCauses mailings;
   private final AudienceParts parts;
 
   FollowRuleController(
@@ -119,14 +119,14 @@ class FollowRuleController {
       FollowRuleMapper mapper,
       RuleOutlook outlook,
       RuleDoing doing,
-      RuleMailings ruleMailings,
-      MailingService mailings,
+      RuleTexts texts,
+      OpenCauses mailings,
       AudienceParts parts) {
     this.rules = rules;
     this.mapper = mapper;
     this.outlook = outlook;
     this.doing = doing;
-    this.ruleMailings = ruleMailings;
+    this.texts = texts;
     this.mailings = mailings;
     this.parts = parts;
   }
@@ -135,7 +135,7 @@ class FollowRuleController {
   @GetMapping
   List<RuleView> all(@PathVariable long mailing) {
     List<FollowRule> all = rules.of(mailing);
-    Mailing of = mailings.find(mailing);
+    Cause of = mailings.find(mailing);
     Map<Long, Integer> places =
         all.stream().collect(Collectors.toMap(FollowRule::id, FollowRule::place));
     Map<Long, RuleOutlook.Forecast> forecasts = outlook.of(of, all);
@@ -174,7 +174,7 @@ class FollowRuleController {
             .map(p -> new ExceptPart(p.name(), p.filter(), parts.words(p)))
             .toList(),
         act,
-        rule.sendsId() == null ? "" : ruleMailings.body(rule.sendsId()),
+        rule.sendsId() == null ? "" : texts.body(rule.sendsId()),
         RuleWords.of(rule, act, after),
         errors,
         rule.isStopped(),

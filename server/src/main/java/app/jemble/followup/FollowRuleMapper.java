@@ -34,7 +34,7 @@ interface FollowRuleMapper {
   FollowRule sending(long mailing);
 
   /** Two colleagues change the rules of a mailing one after the other. */
-  @Select("select id from offered.mailing where id = #{mailing} for no key update")
+  @Select("select id from offered.cause where id = #{mailing} for no key update")
   Long lock(long mailing);
 
   @Select(
@@ -108,7 +108,7 @@ interface FollowRuleMapper {
                    select f.standing from offered.message f
                    where f.thread_id = coalesce(s.thread_id, s.id)) as standings
       from offered.message s
-      where s.mailing_id = #{mailing} and s.state not in ('withdrawn', 'refused')
+      where s.cause_id = #{mailing} and s.state not in ('withdrawn', 'refused')
       """)
   List<ThreadRow> threads(long mailing);
 

@@ -2,12 +2,13 @@ package app.jemble.followup;
 
 import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceParts;
+import app.jemble.cause.Cause;
+import app.jemble.cause.OpenCauses;
 import app.jemble.core.followup.After;
 import app.jemble.core.followup.Sign;
 import app.jemble.core.followup.Whom;
+import app.jemble.core.message.CauseState;
 import app.jemble.core.response.ResponseKind;
-import app.jemble.mailing.Mailing;
-import app.jemble.mailing.MailingService;
 import app.jemble.problem.Problem;
 import app.jemble.release.WithRelease;
 import java.time.Clock;
@@ -49,8 +50,8 @@ class FollowRules implements WithRelease {
       String body) {}
 
   private final FollowRuleMapper mapper;
-  private final MailingService mailings;
-  private final RuleMailings ruleMailings;
+  private final OpenCauses mailings;
+  private final RuleTexts texts;
   private final AudienceParts parts;
   private final RuleReading reading;
   private final AccountService accounts;
@@ -59,8 +60,8 @@ class FollowRules implements WithRelease {
 
   FollowRules(
       FollowRuleMapper mapper,
-      MailingService mailings,
-      RuleMailings ruleMailings,
+      OpenCauses mailings,
+      RuleTexts texts,
       AudienceParts parts,
       RuleReading reading,
       AccountService accounts,
@@ -68,7 +69,7 @@ class FollowRules implements WithRelease {
       Clock clock) {
     this.mapper = mapper;
     this.mailings = mailings;
-    this.ruleMailings = ruleMailings;
+    this.texts = texts;
     this.parts = parts;
     this.reading = reading;
     this.accounts = accounts;
@@ -94,7 +95,7 @@ class FollowRules implements WithRelease {
   @Transactional
   void save(long mailingId, List<Wanted> wanted) {
     accounts.currentWriter();
-    Mailing mailing = changeable(mailingId);
+    Cause mailing = changeable(mailingId);
     mapper.lock(mailingId);
     RuleReading.mustBeFew(wanted);
     Map<Long, FollowRule> known =
@@ -119,24 +120,19 @@ class FollowRules implements WithRelease {
     gone.forEach(this::remove);
   }
 
-  private Mailing changeable(long mailingId) {
-    Mailing mailing = mailings.find(mailingId);
-    if (mailing.byRule()) {
+  private Cause changeable(long mailingId) {
+    Cause mailing = mailings.find(mailingId);
+    if (mailing.isRule()) {
       throw Problem.conflict("Its rules stand with the mailing it follows.");
     }
-    if (mailing.state() == Mailing.State.DISCARDED) {
+    if (mailing.state() == CauseState.DISCARDED) {
       throw Problem.conflict("This draft has been discarded; take it back first.");
     }
     return mailing;
   }
 
   private long keep(
-      Mailing mailing,
-      int place,
-      Wanted want,
-      FollowRule before,
-      List<Long> ids,
-      List<Wanted> all) {
+      Cause mailing, int place, Wanted want, FollowRule before, List<Long> ids, List<Wanted> all) {
     RuleAct act = reading.act(want);
     Long sends = sends(mailing, want, act, before);
     FollowRule rule =
@@ -162,7 +158,7 @@ class FollowRules implements WithRelease {
     }
     long id = mapper.add(rule);
     if (sends != null && mailing.hasBeenReleased()) {
-      ruleMailings.release(sends, name(place));
+      texts.release(sends, name(place));
     }
     return id;
   }
@@ -171,20 +167,20 @@ class FollowRules implements WithRelease {
     return "follow-up " + place;
   }
 
-  private Long sends(Mailing mailing, Wanted want, RuleAct act, FollowRule before) {
+  private Long sends(Cause mailing, Wanted want, RuleAct act, FollowRule before) {
     if (act.kind() != RuleAct.Kind.SEND) {
       return null;
     }
     if (before != null && before.sendsId() != null) {
-      ruleMailings.write(before.sendsId(), want.body());
+      texts.write(before.sendsId(), want.body());
       return before.sendsId();
     }
     if (before != null && mapper.hasActed(before.id())) {
       throw Problem.conflict("This rule has acted already; add another one that sends.");
     }
-    long sends = ruleMailings.add(mailing.id(), want.body());
+    long sends = texts.add(mailing.id(), want.body());
     if (before != null && mailing.hasBeenReleased()) {
-      ruleMailings.release(sends, name(before.place()));
+      texts.release(sends, name(before.place()));
     }
     return sends;
   }
@@ -194,7 +190,7 @@ class FollowRules implements WithRelease {
       if (mapper.hasActed(before.id())) {
         throw Problem.conflict("This rule has sent messages; stop it and add another one.");
       }
-      ruleMailings.remove(before.sendsId());
+      texts.remove(before.sendsId());
     }
   }
 
@@ -208,7 +204,7 @@ class FollowRules implements WithRelease {
     }
     mapper.remove(rule.id());
     if (rule.sendsId() != null) {
-      ruleMailings.remove(rule.sendsId());
+      texts.remove(rule.sendsId());
     }
   }
 
@@ -218,18 +214,18 @@ class FollowRules implements WithRelease {
     accounts.currentWriter();
     FollowRule rule = find(mailingId, ruleId);
     mapper.stop(rule.id(), clock.instant());
-    return rule.sendsId() == null ? 0 : ruleMailings.withdraw(rule.sendsId());
+    return rule.sendsId() == null ? 0 : texts.withdraw(rule.sendsId());
   }
 
   /** It acts again, also for those whose wait was over meanwhile. */
   @Transactional
   void goOn(long mailingId, long ruleId) {
     accounts.currentWriter();
-    Mailing mailing = changeable(mailingId);
+    Cause mailing = changeable(mailingId);
     FollowRule rule = find(mailingId, ruleId);
     mapper.stop(rule.id(), null);
     if (rule.sendsId() != null && mailing.hasBeenReleased()) {
-      ruleMailings.release(rule.sendsId(), name(rule.place()));
+      texts.release(rule.sendsId(), name(rule.place()));
     }
   }
 
@@ -238,12 +234,12 @@ class FollowRules implements WithRelease {
     Map<Long, List<String>> errors = new HashMap<>();
     rules.stream()
         .filter(r -> r.sendsId() != null)
-        .forEach(r -> errors.put(r.id(), ruleMailings.errors(r.sendsId())));
+        .forEach(r -> errors.put(r.id(), texts.errors(r.sendsId())));
     return errors;
   }
 
   @Override
-  public void mayRelease(Mailing mailing) {
+  public void mayRelease(Cause mailing) {
     List<FollowRule> rules = mapper.of(mailing.id());
     errors(rules)
         .forEach(
@@ -258,29 +254,29 @@ class FollowRules implements WithRelease {
   }
 
   @Override
-  public void released(Mailing mailing) {
+  public void released(Cause mailing) {
     for (FollowRule rule : mapper.of(mailing.id())) {
       if (rule.sendsId() != null && !rule.isStopped()) {
-        ruleMailings.release(rule.sendsId(), name(rule.place()));
+        texts.release(rule.sendsId(), name(rule.place()));
       }
     }
   }
 
   @Override
-  public void takenBack(Mailing mailing) {
+  public void takenBack(Cause mailing) {
     for (FollowRule rule : mapper.of(mailing.id())) {
       if (rule.sendsId() != null) {
-        ruleMailings.takeBack(rule.sendsId());
+        texts.takeBack(rule.sendsId());
       }
     }
   }
 
   /** Whoever withdraws a mailing wants nothing more to be done about it. */
   @Override
-  public void withdrawn(Mailing mailing) {
+  public void withdrawn(Cause mailing) {
     for (FollowRule rule : mapper.of(mailing.id())) {
       if (rule.sendsId() != null) {
-        ruleMailings.withdraw(rule.sendsId());
+        texts.withdraw(rule.sendsId());
       }
     }
     mapper.stopAll(mailing.id(), clock.instant());

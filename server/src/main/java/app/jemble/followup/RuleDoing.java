@@ -1,10 +1,10 @@
 package app.jemble.followup;
 
 import app.jemble.account.Account;
+import app.jemble.cause.Cause;
 import app.jemble.core.followup.WorkingDays;
 import app.jemble.core.record.Field;
 import app.jemble.followup.FollowActMapper.Candidate;
-import app.jemble.mailing.Mailing;
 import app.jemble.outbox.OutboxService;
 import app.jemble.people.WantedValues;
 import app.jemble.record.ChangeService;
@@ -33,7 +33,7 @@ class RuleDoing {
    */
   record Done(boolean done, String words, Long madeMessage) {}
 
-  private final RuleMailings mailings;
+  private final RuleMessages messages;
   private final OutboxService outbox;
   private final TaskService tasks;
   private final ChangeService changes;
@@ -44,7 +44,7 @@ class RuleDoing {
   private final Clock clock;
 
   RuleDoing(
-      RuleMailings mailings,
+      RuleMessages messages,
       OutboxService outbox,
       TaskService tasks,
       ChangeService changes,
@@ -53,7 +53,7 @@ class RuleDoing {
       WorkspaceService workspace,
       ObjectMapper json,
       Clock clock) {
-    this.mailings = mailings;
+    this.messages = messages;
     this.outbox = outbox;
     this.tasks = tasks;
     this.changes = changes;
@@ -69,7 +69,7 @@ class RuleDoing {
   }
 
   /** By message, what came of it. */
-  Map<Long, Done> doFor(FollowRule rule, Mailing mailing, Account sender, List<Candidate> whom) {
+  Map<Long, Done> doFor(FollowRule rule, Cause mailing, Account sender, List<Candidate> whom) {
     RuleAct act = act(rule);
     if (whom.isEmpty()) {
       return Map.of();
@@ -121,10 +121,10 @@ class RuleDoing {
 
   private Map<Long, Done> send(FollowRule rule, List<Candidate> whom) {
     Map<Long, String> not =
-        mailings.send(
+        messages.send(
             rule.sendsId(),
             whom.stream()
-                .map(c -> new RuleMailings.Due(c.message(), c.personId(), c.recordId()))
+                .map(c -> new RuleMessages.Due(c.message(), c.personId(), c.recordId()))
                 .toList());
     Map<Long, Long> made =
         outbox.inThreads(rule.sendsId(), whom.stream().map(Candidate::message).toList());

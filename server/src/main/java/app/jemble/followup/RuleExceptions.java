@@ -3,10 +3,10 @@ package app.jemble.followup;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceParts;
+import app.jemble.cause.OpenCauses;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
 import app.jemble.list.RenamedList;
-import app.jemble.mailing.MailingService;
 import app.jemble.outbox.LastLook;
 import app.jemble.people.PeopleService;
 import java.util.HashMap;
@@ -23,7 +23,7 @@ class RuleExceptions implements LastLook, RenamedList.Follower {
   private final FollowRuleMapper rules;
   private final AudienceParts parts;
   private final PeopleService people;
-  private final MailingService mailings;
+  private final OpenCauses mailings;
   private final AccountService accounts;
   private final AskedNow asked;
   private final ObjectMapper json;
@@ -32,7 +32,7 @@ class RuleExceptions implements LastLook, RenamedList.Follower {
       FollowRuleMapper rules,
       AudienceParts parts,
       PeopleService people,
-      MailingService mailings,
+      OpenCauses mailings,
       AccountService accounts,
       AskedNow asked,
       ObjectMapper json) {
@@ -64,7 +64,7 @@ class RuleExceptions implements LastLook, RenamedList.Follower {
       whom.forEach(person -> not.put(person, "the rule was stopped"));
       return not;
     }
-    Account sender = accounts.find(mailings.found(rule.mailingId()).senderId());
+    Account sender = accounts.find(mailings.anybodys(rule.mailingId()).senderId());
     among(rule, sender, whom).forEach(person -> not.put(person, "is among those left out"));
     return not;
   }

@@ -2,12 +2,12 @@ package app.jemble.followup;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.cause.Cause;
 import app.jemble.check.Outlook;
 import app.jemble.core.followup.WorkingDays;
 import app.jemble.core.response.Standing;
 import app.jemble.followup.FollowRuleMapper.Decided;
 import app.jemble.followup.FollowRuleMapper.ThreadRow;
-import app.jemble.mailing.Mailing;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.HashMap;
@@ -42,7 +42,7 @@ class RuleOutlook {
   private final RuleExceptions exceptions;
   private final RuleDoing doing;
   private final Outlook outlook;
-  private final RuleMailings ruleMailings;
+  private final RuleHours ruleHours;
   private final AccountService accounts;
 
   RuleOutlook(
@@ -50,18 +50,18 @@ class RuleOutlook {
       RuleExceptions exceptions,
       RuleDoing doing,
       Outlook outlook,
-      RuleMailings ruleMailings,
+      RuleHours ruleHours,
       AccountService accounts) {
     this.mapper = mapper;
     this.exceptions = exceptions;
     this.doing = doing;
     this.outlook = outlook;
-    this.ruleMailings = ruleMailings;
+    this.ruleHours = ruleHours;
     this.accounts = accounts;
   }
 
   /** By rule; a rule that acts at once is not among them, nor is any while nobody has looked. */
-  Map<Long, Forecast> of(Mailing mailing, List<FollowRule> rules) {
+  Map<Long, Forecast> of(Cause mailing, List<FollowRule> rules) {
     List<FollowRule> waiting = rules.stream().filter(r -> !r.isAtOnce()).toList();
     if (waiting.isEmpty()) {
       return Map.of();
@@ -96,7 +96,7 @@ class RuleOutlook {
     return forecasts;
   }
 
-  private Map<Long, Forecast> ofReleased(Mailing mailing, Account sender, List<FollowRule> rules) {
+  private Map<Long, Forecast> ofReleased(Cause mailing, Account sender, List<FollowRule> rules) {
     WorkingDays days = doing.workingDays();
     List<Step> all = mapper.threads(mailing.id()).stream().map(RuleOutlook::step).toList();
     Map<Long, Map<Long, Decided>> decided = new HashMap<>();
@@ -144,7 +144,7 @@ class RuleOutlook {
 
   /** Null when nothing is sent: that is done at any hour. */
   private MayLeave open(FollowRule rule, List<Long> people) {
-    return rule.sendsId() == null ? null : ruleMailings.mayLeave(rule.sendsId(), people);
+    return rule.sendsId() == null ? null : ruleHours.mayLeave(rule.sendsId(), people);
   }
 
   /** When what is due to all of them at once is done for each. */

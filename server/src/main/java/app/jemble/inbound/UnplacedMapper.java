@@ -23,7 +23,7 @@ interface UnplacedMapper {
       where i.placed_at is null
         and not exists (
           select from offered.message s
-          join offered.mailing g on g.id = s.mailing_id
+          join offered.cause g on g.id = s.cause_id
           where s.id = i.about_id and g.private and g.sender_id <> #{who})
       """;
 
@@ -60,8 +60,8 @@ interface UnplacedMapper {
       select s.id as message_id, p.id as person_id, p.name, s.address, g.name as mailing, s.sent_at
       from offered.message s
       join offered.person p on p.id = s.person_id
-      join offered.mailing g on g.id = s.mailing_id
-      where s.sent_at is not null and (not g.private or g.sender_id = #{who})
+      join offered.open_cause g on g.id = s.cause_id
+      where s.sent_at is not null and g.open_to = #{who}
       """;
 
   @Select(

@@ -2,12 +2,12 @@ package app.jemble.inbound;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.cause.OpenCauses;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.response.OwnWords;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.inbound.UnplacedMapper.PlaceCandidate;
 import app.jemble.inbound.UnplacedMapper.UnplacedMail;
-import app.jemble.mailing.MailingService;
 import app.jemble.problem.Problem;
 import app.jemble.response.Answered;
 import app.jemble.response.AnsweredMessages;
@@ -46,7 +46,7 @@ public class UnplacedService {
   private final InboundMapper inbound;
   private final AnsweredMessages responses;
   private final ResponseService service;
-  private final MailingService mailings;
+  private final OpenCauses causes;
   private final AccountService accounts;
   private final Clock clock;
 
@@ -55,14 +55,14 @@ public class UnplacedService {
       InboundMapper inbound,
       AnsweredMessages responses,
       ResponseService service,
-      MailingService mailings,
+      OpenCauses causes,
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
     this.inbound = inbound;
     this.responses = responses;
     this.service = service;
-    this.mailings = mailings;
+    this.causes = causes;
     this.accounts = accounts;
     this.clock = clock;
   }
@@ -131,7 +131,7 @@ public class UnplacedService {
     if (message == null) {
       throw Problem.notFound("There is no such message, or it has not left.");
     }
-    mailings.find(message.mailingId());
+    causes.find(message.causeId());
     service.forgetUnsure(id);
     String snippet = OwnWords.of(mapper.words(id)).snippet(InboundService.SNIPPET);
     service.note(message, kind, snippet, id);

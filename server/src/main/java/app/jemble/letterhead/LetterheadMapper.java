@@ -18,7 +18,7 @@ interface LetterheadMapper {
       select h.id, h.name, h.band, h.band_ink, h.page, h.paper, h.ink, h.accent, h.typeface,
              h.logo_key, h.header, h.footer, h.version,
              (select count(*) from offered.template t where t.letterhead_id = h.id)
-               + (select count(*) from offered.mailing g where g.letterhead_id = h.id) as used
+               + (select count(*) from offered.wording w where w.letterhead_id = h.id) as used
       from letterhead h
       """;
 

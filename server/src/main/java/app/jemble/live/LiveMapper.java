@@ -20,13 +20,13 @@ interface LiveMapper {
       select coalesce((select max(sent_at)::text from offered.message where sent_at is not null), '')
              || coalesce((select string_agg(state || ' ' || messages, ', ' order by state)
                           from (select state, count(*) as messages
-                                from offered.message where state <> 'sent' group by state) s), '')
+                                from offered.message where has_not_left group by state) s), '')
              || (select trouble from offered.mail_server) as outbox,
              coalesce((select max(id)::text from offered.response), '') || ' '
              || coalesce((select max(id)::text from offered.inbound_mail), '') || ' '
              || (select count(*) from offered.inbound_mail where placed_at is null) as responses,
              (select count(*) || ' ' || coalesce(sum(version), 0) || ' ' || count(paused_at)
-              from offered.mailing)
+              from offered.cause)
              || ' ' || (select coalesce(sum(ends - begins), 0) from offered.mailing_release_lot) as mailings,
              (select coalesce(max(id), 0) || ' ' || count(done_at) from offered.task) as tasks
       """)

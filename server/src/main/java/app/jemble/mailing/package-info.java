@@ -1,7 +1,7 @@
 /**
- * Mailings: what is written, its files, its state, and to whom it is open. Read {@link
- * app.jemble.mailing.OpenMailings} first.
+ * Mailings: which there are, whether one can still be changed, and the files that travel with its
+ * messages. Read {@link app.jemble.mailing.MailingService} first.
  *
- * <p>Tables: mailing, mailing_file.
+ * <p>Tables: mailing_file.
  */
 package app.jemble.mailing;

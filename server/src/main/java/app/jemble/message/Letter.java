@@ -6,7 +6,8 @@ import app.jemble.core.message.AttachedFile;
 import app.jemble.core.message.LetterText;
 import app.jemble.core.message.LetterText.Looks;
 import app.jemble.core.message.LetterText.Prepared;
-import app.jemble.core.message.LetterText.Wording;
+import app.jemble.core.message.LetterText.Written;
+import app.jemble.core.message.MailWording;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.Pictures;
@@ -15,7 +16,6 @@ import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
-import app.jemble.mailing.Mailing;
 import app.jemble.message.OwnWordings.OwnWording;
 import app.jemble.people.PersonRecord;
 import app.jemble.workspace.Workspace;
@@ -40,7 +40,7 @@ public final class Letter {
    * @param colleague who gets the replies, when that is a colleague; else null
    */
   record Ingredients(
-      Mailing mailing,
+      MailWording wording,
       Account sender,
       Account colleague,
       Workspace workspace,
@@ -66,9 +66,7 @@ public final class Letter {
   Letter(Ingredients of) {
     this.of = of;
     this.sender = new Mailbox(of.sender().name(), of.sender().email());
-    this.prepared =
-        LetterText.prepare(
-            new Wording(of.mailing().subject(), of.mailing().body()), of.looks(), of.fields());
+    this.prepared = LetterText.prepare(of.wording().written(), of.looks(), of.fields());
     this.ownWordings =
         of.ownWordings().stream().collect(Collectors.toMap(OwnWording::personId, w -> w));
     this.shared =
@@ -79,11 +77,16 @@ public final class Letter {
             of.workspace().zoneId(),
             of.publicUrl(),
             of.workspace().returnDomain(),
-            new MessageComposer.Counting(of.mailing().countOpens()),
-            of.mailing().promotional(),
+            new MessageComposer.Counting(of.wording().countOpens()),
+            of.wording().promotional(),
             of.pictures(),
             of.files());
     this.sharedFields = ofRecords(shared.text());
+  }
+
+  /** What it says. */
+  public MailWording wording() {
+    return of.wording();
   }
 
   /** What is wrong with its texts, in sentences. */
@@ -103,9 +106,9 @@ public final class Letter {
 
   /** A text with errors counts as empty, and blocks the release. */
   private LetterText withoutErrors() {
-    String subject = prepared.subjectErrors().isEmpty() ? of.mailing().subject() : "";
-    String body = prepared.bodyErrors().isEmpty() ? of.mailing().body() : "";
-    return LetterText.prepare(new Wording(subject, body), of.looks(), of.fields())
+    String subject = prepared.subjectErrors().isEmpty() ? of.wording().subject() : "";
+    String body = prepared.bodyErrors().isEmpty() ? of.wording().body() : "";
+    return LetterText.prepare(new Written(subject, body), of.looks(), of.fields())
         .text()
         .orElseThrow();
   }
@@ -135,7 +138,7 @@ public final class Letter {
   /** Whether a person's own words were written before the shared ones changed. */
   public boolean hasOldWords(long personId) {
     OwnWording own = ownWordings.get(personId);
-    return own != null && own.isOlderThan(of.mailing());
+    return own != null && own.isOlderThan(of.wording());
   }
 
   private LetterText ownText(OwnWording own) {
@@ -143,7 +146,7 @@ public final class Letter {
       return ownTexts.computeIfAbsent(
           own.personId(),
           id ->
-              LetterText.prepare(new Wording(own.subject(), own.body()), of.looks(), of.fields())
+              LetterText.prepare(new Written(own.subject(), own.body()), of.looks(), of.fields())
                   .text()
                   .orElse(shared.text()));
     }
@@ -188,13 +191,13 @@ public final class Letter {
             ? Optional.empty()
             : Optional.of(owners.computeIfAbsent(ownerEmail, e -> new Mailbox(ownerName, e)));
     Mailbox from =
-        switch (of.mailing().voice()) {
+        switch (of.wording().voice()) {
           case SENDER -> sender();
           case OWNER -> owner.orElse(sender());
           case HOUSE -> house().orElse(sender());
         };
     Mailbox replies =
-        switch (of.mailing().repliesTo()) {
+        switch (of.wording().repliesTo()) {
           case SENDER -> sender();
           case OWNER -> owner.orElse(sender());
           case COLLEAGUE -> colleague().orElse(sender());

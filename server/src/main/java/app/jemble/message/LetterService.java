@@ -1,10 +1,12 @@
 package app.jemble.message;
 
 import app.jemble.account.AccountService;
+import app.jemble.cause.Cause;
+import app.jemble.cause.Wordings;
 import app.jemble.core.message.LetterText.Looks;
+import app.jemble.core.message.MailWording;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.letterhead.LetterheadService;
-import app.jemble.mailing.Mailing;
 import app.jemble.mailing.MailingFiles;
 import app.jemble.message.Letter.Ingredients;
 import app.jemble.picture.PictureService;
@@ -17,6 +19,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class LetterService {
 
+  private final Wordings wordings;
   private final OwnWordings ownWordings;
   private final MailingFiles files;
   private final LetterheadService letterheads;
@@ -26,6 +29,7 @@ public class LetterService {
   private final JembleSettings settings;
 
   LetterService(
+      Wordings wordings,
       OwnWordings ownWordings,
       MailingFiles files,
       LetterheadService letterheads,
@@ -33,6 +37,7 @@ public class LetterService {
       AccountService accounts,
       WorkspaceService workspace,
       JembleSettings settings) {
+    this.wordings = wordings;
     this.ownWordings = ownWordings;
     this.files = files;
     this.letterheads = letterheads;
@@ -42,27 +47,28 @@ public class LetterService {
     this.settings = settings;
   }
 
-  public Letter of(Mailing mailing) {
+  public Letter of(Cause cause) {
+    MailWording wording = wordings.of(cause);
     Workspace house = workspace.current();
     FieldCatalogue fields = workspace.fields();
-    var sender = accounts.find(mailing.senderId());
+    var sender = accounts.find(cause.senderId());
     Looks looks =
         new Looks(
-            letterheads.of(mailing.letterheadId()),
+            letterheads.of(wording.letterheadId()),
             sender.signature(),
             house.locale(),
-            mailing.countClicks(),
-            mailing.promotional());
+            wording.countClicks(),
+            wording.promotional());
     return new Letter(
         new Ingredients(
-            mailing,
+            wording,
             sender,
-            mailing.replyColleague() == null ? null : accounts.find(mailing.replyColleague()),
+            wording.replyColleague() == null ? null : accounts.find(wording.replyColleague()),
             house,
             fields,
             looks,
-            ownWordings.all(mailing.id()),
-            files.attached(mailing.id(), fields),
+            ownWordings.all(cause.id()),
+            files.attached(cause.id(), fields),
             pictures,
             settings.publicUrl()));
   }

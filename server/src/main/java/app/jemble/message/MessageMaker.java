@@ -21,6 +21,23 @@ public class MessageMaker {
     this.workspace = workspace;
   }
 
+  /** An answer to somebody, which goes where their mail came from. */
+  public NewMessage answer(
+      Letter letter, Reader reader, String address, ThreadPlace place, Instant due) {
+    PersonRecord person = reader.person();
+    return new NewMessage(
+        person.id(),
+        address,
+        person.name(),
+        workspace.newToken(),
+        frozen.freeze(person, letter.fields(person.id()), reader.values()),
+        null,
+        null,
+        place,
+        0,
+        due);
+  }
+
   /**
    * @param after the message of the thread that it comes after; null begins a thread
    * @param returnDomain of the message identifiers of the house

@@ -1,6 +1,6 @@
 package app.jemble.message;
 
-import app.jemble.mailing.Mailing;
+import app.jemble.core.message.LetterText.Written;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -27,17 +27,18 @@ interface OwnWordingMapper {
       """
       insert into own_wording (mailing_id, person_id, subject, body, shared_subject, shared_body,
                                changed_at, changed_by)
-      values (#{m.id}, #{personId}, #{subject}, #{body}, #{m.subject}, #{m.body}, #{at}, #{by})
+      values (#{mailingId}, #{personId}, #{own.subject}, #{own.body}, #{shared.subject},
+              #{shared.body}, #{at}, #{by})
       on conflict (mailing_id, person_id) do update
       set subject = excluded.subject, body = excluded.body,
           shared_subject = excluded.shared_subject, shared_body = excluded.shared_body,
           changed_at = excluded.changed_at, changed_by = excluded.changed_by
       """)
   int put(
-      @Param("m") Mailing mailing,
+      @Param("mailingId") long mailingId,
       @Param("personId") long personId,
-      @Param("subject") String subject,
-      @Param("body") String body,
+      @Param("own") Written own,
+      @Param("shared") Written shared,
       @Param("at") Instant at,
       @Param("by") long by);
 

@@ -1,10 +1,11 @@
 package app.jemble.message;
 
 import app.jemble.account.AccountService;
+import app.jemble.cause.Wordings;
 import app.jemble.core.message.LetterText;
-import app.jemble.core.message.LetterText.Wording;
+import app.jemble.core.message.LetterText.Written;
+import app.jemble.core.message.MailWording;
 import app.jemble.core.message.SafeHtml;
-import app.jemble.mailing.Mailing;
 import app.jemble.mailing.MailingService;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
@@ -31,13 +32,14 @@ class OwnWordings {
       String sharedBody) {
 
     /** Whether the shared words have changed since. */
-    boolean isOlderThan(Mailing mailing) {
-      return !sharedSubject.equals(mailing.subject()) || !sharedBody.equals(mailing.body());
+    boolean isOlderThan(MailWording shared) {
+      return !sharedSubject.equals(shared.subject()) || !sharedBody.equals(shared.body());
     }
   }
 
   private final OwnWordingMapper mapper;
   private final MailingService mailings;
+  private final Wordings wordings;
   private final WorkspaceService workspace;
   private final AccountService accounts;
   private final Clock clock;
@@ -45,11 +47,13 @@ class OwnWordings {
   OwnWordings(
       OwnWordingMapper mapper,
       MailingService mailings,
+      Wordings wordings,
       WorkspaceService workspace,
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
     this.mailings = mailings;
+    this.wordings = wordings;
     this.workspace = workspace;
     this.accounts = accounts;
     this.clock = clock;
@@ -63,19 +67,25 @@ class OwnWordings {
   @Transactional
   void put(long mailingId, long personId, String subject, String body) {
     long by = accounts.currentWriter().id();
-    Mailing mailing = mailings.lockDraft(mailingId);
+    MailWording shared = wordings.of(mailings.lockDraft(mailingId));
     String soundSubject = subject == null ? "" : subject;
     String soundBody = SafeHtml.clean(body == null ? "" : body);
-    LetterText.errors(new Wording(soundSubject, soundBody), workspace.fields()).stream()
+    LetterText.errors(new Written(soundSubject, soundBody), workspace.fields()).stream()
         .findFirst()
         .ifPresent(
             e -> {
               throw Problem.wrong("body", e.sentence());
             });
-    if (soundSubject.equals(mailing.subject()) && soundBody.equals(mailing.body())) {
+    if (soundSubject.equals(shared.subject()) && soundBody.equals(shared.body())) {
       mapper.drop(mailingId, personId);
     } else {
-      mapper.put(mailing, personId, soundSubject, soundBody, clock.instant(), by);
+      mapper.put(
+          mailingId,
+          personId,
+          new Written(soundSubject, soundBody),
+          shared.written(),
+          clock.instant(),
+          by);
     }
   }
 

@@ -4,9 +4,11 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
+import app.jemble.audience.Audience;
 import app.jemble.audience.AudienceService;
 import app.jemble.core.message.LetterText.Looks;
 import app.jemble.core.message.Letterhead;
+import app.jemble.core.message.MailWording;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.MessageComposer.Composed;
@@ -15,7 +17,6 @@ import app.jemble.core.message.SafeHtml;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.letterhead.LetterheadService;
 import app.jemble.letterhead.LetterheadService.LetterheadDraft;
-import app.jemble.mailing.Mailing;
 import app.jemble.people.PeopleService;
 import app.jemble.problem.Problem;
 import app.jemble.settings.JembleSettings;
@@ -101,11 +102,10 @@ class PreviewController {
         question.letterhead() == null
             ? letterheads.of(question.letterheadId())
             : Optional.of(letterheads.drafted(question.letterhead()));
-    Mailing mailing = imagined(question);
-    Letter letter = letter(mailing, question.promotional(), head);
+    Letter letter = letter(imagined(question), question.promotional(), head);
     Long person = question.personId() == null ? people.somebody() : question.personId();
     AudienceService.Reader reader =
-        person == null ? null : audience.one(mailing, letter::values, person, 0);
+        person == null ? null : audience.one(Audience.NOBODY, letter::values, person, 0);
     if (reader == null) {
       throw Problem.notFound("There is nobody on record yet to show this as.");
     }
@@ -130,20 +130,21 @@ class PreviewController {
         samples.of(reader.values(), language));
   }
 
-  private Mailing imagined(PreviewQuestion question) {
-    return Mailing.imagined(
-        question.subject() == null ? "" : question.subject(),
-        SafeHtml.clean(question.body() == null ? "" : question.body()),
-        accounts.current(),
-        question.promotional());
+  private static MailWording imagined(PreviewQuestion question) {
+    return MailWording.by(
+            question.subject() == null ? "" : question.subject(),
+            SafeHtml.clean(question.body() == null ? "" : question.body()),
+            null,
+            question.promotional())
+        .uncounted();
   }
 
-  private Letter letter(Mailing mailing, boolean promotional, Optional<Letterhead> head) {
+  private Letter letter(MailWording wording, boolean promotional, Optional<Letterhead> head) {
     Account me = accounts.current();
     Workspace house = workspace.current();
     return new Letter(
         new Letter.Ingredients(
-            mailing,
+            wording,
             me,
             null,
             house,

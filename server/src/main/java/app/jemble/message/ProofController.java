@@ -2,7 +2,7 @@ package app.jemble.message;
 
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
-import app.jemble.mailing.MailingService;
+import app.jemble.cause.OpenCauses;
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,10 +28,10 @@ class ProofController {
 
   record CopySent(String address) {}
 
-  private final MailingService mailings;
+  private final OpenCauses mailings;
   private final ProofService proofs;
 
-  ProofController(MailingService mailings, ProofService proofs) {
+  ProofController(OpenCauses mailings, ProofService proofs) {
     this.mailings = mailings;
     this.proofs = proofs;
   }

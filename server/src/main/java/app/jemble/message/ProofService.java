@@ -5,13 +5,13 @@ import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceService;
 import app.jemble.carrier.mail.Handover;
 import app.jemble.carrier.mail.HandoverResult;
+import app.jemble.cause.Cause;
 import app.jemble.core.message.InlinePicture;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.record.EmailAddress;
-import app.jemble.mailing.Mailing;
 import app.jemble.people.PersonRecord;
 import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -85,7 +85,7 @@ public class ProofService {
   /** A file as the reader sees it. */
   record ProofFile(String name, int octets) {}
 
-  public Proof proof(Mailing mailing, long personId, long recordId) {
+  public Proof proof(Cause mailing, long personId, long recordId) {
     Letter letter = letters.of(mailing);
     AudienceService.Reader reader = reader(mailing, letter, personId, recordId);
     MessageComposer.Composed composed = compose(letter, reader, null);
@@ -131,7 +131,7 @@ public class ProofService {
    *
    * @param colleagueId null for the colleague who asks
    */
-  public String sendCopy(Mailing mailing, long personId, long recordId, Long colleagueId) {
+  public String sendCopy(Cause mailing, long personId, long recordId, Long colleagueId) {
     Account me = accounts.currentWriter();
     Account to = colleagueId == null ? me : accounts.find(colleagueId);
     if (to == null) {
@@ -152,7 +152,7 @@ public class ProofService {
   }
 
   private AudienceService.Reader reader(
-      Mailing mailing, Letter letter, long personId, long recordId) {
+      Cause mailing, Letter letter, long personId, long recordId) {
     AudienceService.Reader reader = audience.one(mailing, letter::values, personId, recordId);
     if (reader == null) {
       throw Problem.notFound("There is no such person any more.");

@@ -1,6 +1,6 @@
 package app.jemble.message;
 
-import app.jemble.mailing.MailingService;
+import app.jemble.cause.OpenCauses;
 import app.jemble.outbox.SharedTexts;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -21,11 +21,11 @@ class ReleasedTexts implements SharedTexts {
 
   private final LetterService letters;
   private final FrozenValues frozen;
-  private final MailingService mailings;
+  private final OpenCauses mailings;
 
   private final Cache<Long, Letter> kept;
 
-  ReleasedTexts(LetterService letters, FrozenValues frozen, MailingService mailings, Clock clock) {
+  ReleasedTexts(LetterService letters, FrozenValues frozen, OpenCauses mailings, Clock clock) {
     this.letters = letters;
     this.frozen = frozen;
     this.mailings = mailings;
@@ -39,7 +39,7 @@ class ReleasedTexts implements SharedTexts {
 
   @Override
   public Ready ready(long mailingId, long personId, String text) {
-    Letter letter = kept.get(mailingId, id -> letters.of(mailings.found(id)));
+    Letter letter = kept.get(mailingId, id -> letters.of(mailings.anybodys(id)));
     FrozenValues.Thawed thawed = frozen.thaw(text);
     return new Ready(
         letter.shared(personId, letter.voices(thawed.ownerName(), thawed.ownerEmail())),

@@ -2,8 +2,10 @@ package app.jemble.message;
 
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
-import app.jemble.mailing.Mailing;
-import app.jemble.mailing.MailingService;
+import app.jemble.cause.Cause;
+import app.jemble.cause.OpenCauses;
+import app.jemble.cause.Wordings;
+import app.jemble.core.message.MailWording;
 import app.jemble.message.OwnWordings.OwnWording;
 import app.jemble.template.TemplateService;
 import app.jemble.template.TemplateService.Template;
@@ -47,12 +49,15 @@ class WordingController {
    */
   record SaveTemplate(@Schema(nullable = true) String name) {}
 
-  private final MailingService mailings;
+  private final OpenCauses mailings;
+  private final Wordings wordings;
   private final OwnWordings ownWordings;
   private final TemplateService templates;
 
-  WordingController(MailingService mailings, OwnWordings ownWordings, TemplateService templates) {
+  WordingController(
+      OpenCauses mailings, Wordings wordings, OwnWordings ownWordings, TemplateService templates) {
     this.mailings = mailings;
+    this.wordings = wordings;
     this.ownWordings = ownWordings;
     this.templates = templates;
   }
@@ -60,8 +65,8 @@ class WordingController {
   @Needs(Right.LOOK)
   @GetMapping("/own-words")
   List<OwnWords> all(@PathVariable long id) {
-    Mailing mailing = mailings.find(id);
-    return ownWordings.all(id).stream().map(w -> ownWords(w, mailing)).toList();
+    MailWording shared = wordings.of(mailings.find(id));
+    return ownWordings.all(id).stream().map(w -> ownWords(w, shared)).toList();
   }
 
   @Needs(Right.WRITE)
@@ -91,9 +96,10 @@ class WordingController {
   @Needs(Right.WRITE)
   @PostMapping("/template")
   Template saveTemplate(@PathVariable long id, @RequestBody SaveTemplate save) {
-    Mailing m = mailings.find(id);
+    Cause mailing = mailings.find(id);
+    MailWording m = wordings.of(mailing);
     if (save.name() != null || m.templateId() == null) {
-      String name = save.name() == null ? m.name() : save.name();
+      String name = save.name() == null ? mailing.name() : save.name();
       return templates.create(
           new TemplateDraft(
               name,
@@ -102,7 +108,7 @@ class WordingController {
               false,
               m.subject(),
               m.body(),
-              m.topicId(),
+              mailing.topicId(),
               m.letterheadId(),
               m.promotional(),
               0));
@@ -123,7 +129,7 @@ class WordingController {
             t.version()));
   }
 
-  private static OwnWords ownWords(OwnWording w, Mailing mailing) {
+  private static OwnWords ownWords(OwnWording w, MailWording shared) {
     return new OwnWords(
         w.personId(),
         w.personName(),
@@ -131,6 +137,6 @@ class WordingController {
         w.body(),
         w.sharedSubject(),
         w.sharedBody(),
-        w.isOlderThan(mailing));
+        w.isOlderThan(shared));
   }
 }

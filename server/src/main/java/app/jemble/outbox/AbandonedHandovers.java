@@ -1,5 +1,7 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageMove;
+import app.jemble.core.message.MessageState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -50,7 +52,7 @@ class AbandonedHandovers {
           settle(left);
         }
       }
-      int abandoned = mapper.doubtAbandoned(clock.instant(), STOPPED);
+      int abandoned = mapper.doubtAbandoned(clock.instant(), MessageMove.DOUBT.to(), STOPPED);
       if (abandoned > 0) {
         LOG.warn("{} messages are in doubt: their process stopped.", abandoned);
       }
@@ -66,9 +68,15 @@ class AbandonedHandovers {
           .ifPresentOrElse(
               ends::add,
               () -> {
-                if (!message.state().equals("in_doubt")) {
+                if (message.state() != MessageState.IN_DOUBT) {
                   ends.add(
-                      new Ended(message.id(), message.tries(), "in_doubt", STOPPED, null, null));
+                      new Ended(
+                          message.id(),
+                          message.tries(),
+                          MessageState.IN_DOUBT,
+                          STOPPED,
+                          null,
+                          null));
                 }
               });
     }

@@ -91,6 +91,6 @@ class CapGuard {
   }
 
   private long sender(HandoverMapper.Claimed message) {
-    return senders.computeIfAbsent(message.mailingId(), mapper::sender);
+    return senders.computeIfAbsent(message.causeId(), mapper::sender);
   }
 }

@@ -5,6 +5,8 @@ import app.jemble.carrier.mail.MimeWriter;
 import app.jemble.carrier.mail.OctetBuffer;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
+import app.jemble.core.message.MessageMove;
+import app.jemble.core.message.MessageState;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.settings.JembleSettings;
@@ -130,7 +132,7 @@ class Departures {
 
   private List<HandoverMapper.Claimed> withoutStopped(List<HandoverMapper.Claimed> claimed) {
     Map<Long, String> stopped = stays.stopped(claimed);
-    stopped.forEach(mapper::stop);
+    stopped.forEach((id, reason) -> mapper.move(id, MessageMove.STOP, reason));
     return stopped.isEmpty()
         ? claimed
         : claimed.stream().filter(message -> !stopped.containsKey(message.id())).toList();
@@ -142,7 +144,10 @@ class Departures {
     if (over.isEmpty()) {
       return claimed;
     }
-    mapper.holdOver(over.keySet().toArray(Long[]::new), over.values().toArray(String[]::new));
+    mapper.holdOver(
+        over.keySet().toArray(Long[]::new),
+        over.values().toArray(String[]::new),
+        MessageMove.HOLD.to());
     return claimed.stream().filter(message -> !over.containsKey(message.id())).toList();
   }
 
@@ -181,12 +186,12 @@ class Departures {
           new HandoverMapper.Ends(
               column(ends, Ended::id).toArray(Long[]::new),
               column(ends, e -> (long) e.tries()).toArray(Long[]::new),
-              column(ends, Ended::state),
+              column(ends, e -> e.state().stored()),
               column(ends, Ended::reason),
               ends.stream().map(e -> millis(e.due())).toArray(Long[]::new),
               ends.stream().map(e -> millis(e.sentAt())).toArray(Long[]::new)));
       ends.stream()
-          .filter(e -> e.state().equals("refused"))
+          .filter(e -> e.state() == MessageState.REFUSED)
           .forEach(e -> refusals.refused(e.id(), e.reason()));
     }
   }
@@ -209,11 +214,12 @@ class Departures {
     mapper.begin(
         worker,
         now,
-        ids,
-        column(ready, r -> r.outgoing().subject()),
-        column(ready, r -> String.join("\n", r.outgoing().links())),
-        copiesId,
-        places);
+        new HandoverMapper.Beginnings(
+            ids,
+            column(ready, r -> r.outgoing().subject()),
+            column(ready, r -> String.join("\n", r.outgoing().links())),
+            copiesId,
+            places));
     mapper.take(worker, ids, now.plus(settings.outbox().lease()));
   }
 
@@ -258,14 +264,16 @@ class Departures {
       return new Ready(message, mime, outgoing);
     } catch (RuntimeException broken) {
       LOG.error("Message {} cannot be written.", message.id(), broken);
-      mapper.refuse(message.id(), "the message could not be written: " + broken.getMessage());
+      mapper.move(
+          message.id(),
+          MessageMove.REFUSE,
+          "the message could not be written: " + broken.getMessage());
       return null;
     }
   }
 
   private OutgoingMessage compose(HandoverMapper.Claimed message, Instant now) {
-    SharedTexts.Ready ready =
-        texts.ready(message.mailingId(), message.personId(), message.frozen());
+    SharedTexts.Ready ready = texts.ready(message.causeId(), message.personId(), message.frozen());
     ThreadPlace place = new ThreadPlace(message.inReplyTo(), message.referenceIds());
     return MessageComposer.compose(
             ready.shared(),

@@ -1,6 +1,7 @@
 package app.jemble.outbox;
 
 import app.jemble.carrier.mail.HandoverResult;
+import app.jemble.core.message.MessageState;
 import app.jemble.core.pace.Retry;
 import java.time.Instant;
 
@@ -11,22 +12,26 @@ import java.time.Instant;
  * @param due when it is tried again, or null when that does not change
  * @param sentAt when it was handed over, or null
  */
-record Ended(long id, int tries, String state, String reason, Instant due, Instant sentAt) {
+record Ended(long id, int tries, MessageState state, String reason, Instant due, Instant sentAt) {
 
   /** After a hand-over that the mail server answered, or should have. */
   static Ended after(HandoverMapper.Claimed message, HandoverResult result, Instant now) {
     int tries = message.tries() + 1;
     if (result instanceof HandoverResult.Accepted) {
-      return new Ended(message.id(), tries, "sent", "", null, now);
+      return new Ended(message.id(), tries, MessageState.SENT, "", null, now);
     }
     if (result instanceof HandoverResult.PutOff putOff) {
       Instant first = message.firstTryAt() == null ? now : message.firstTryAt();
       String givenUp = "given up after two days: " + putOff.words();
       return Retry.next(tries, first, now)
-          .map(next -> new Ended(message.id(), tries, "deferred", putOff.words(), next, null))
-          .orElseGet(() -> new Ended(message.id(), tries, "refused", givenUp, null, null));
+          .map(
+              next ->
+                  new Ended(message.id(), tries, MessageState.DEFERRED, putOff.words(), next, null))
+          .orElseGet(
+              () -> new Ended(message.id(), tries, MessageState.REFUSED, givenUp, null, null));
     }
-    String state = result instanceof HandoverResult.InDoubt ? "in_doubt" : "refused";
+    MessageState state =
+        result instanceof HandoverResult.InDoubt ? MessageState.IN_DOUBT : MessageState.REFUSED;
     return new Ended(message.id(), tries, state, result.words(), null, null);
   }
 
@@ -36,12 +41,11 @@ record Ended(long id, int tries, String state, String reason, Instant due, Insta
   }
 
   static Ended notBegun(long id, int triesBefore, String reason, Instant due) {
-    String state = triesBefore > 0 ? "deferred" : "waiting";
-    return new Ended(id, triesBefore, state, reason, due, null);
+    return new Ended(id, triesBefore, MessageState.notBegun(triesBefore), reason, due, null);
   }
 
   /** It must not leave any more. */
   static Ended stopped(HandoverMapper.Claimed message, String reason) {
-    return new Ended(message.id(), message.tries(), "withdrawn", reason, null, null);
+    return new Ended(message.id(), message.tries(), MessageState.WITHDRAWN, reason, null, null);
   }
 }

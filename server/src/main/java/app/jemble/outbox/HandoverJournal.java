@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageState;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
@@ -73,7 +74,7 @@ final class HandoverJournal implements AutoCloseable {
                 Long.toString(ended.id()),
                 Integer.toString(attempt),
                 Integer.toString(ended.tries()),
-                ended.state(),
+                ended.state().stored(),
                 millis(ended.due()),
                 millis(ended.sentAt()),
                 ended.reason().replace('\n', ' ')));
@@ -143,7 +144,7 @@ final class HandoverJournal implements AutoCloseable {
               new Ended(
                   id,
                   Integer.parseInt(words[3]),
-                  words[4],
+                  MessageState.of(words[4]),
                   words[7],
                   instant(words[5]),
                   instant(words[6])));

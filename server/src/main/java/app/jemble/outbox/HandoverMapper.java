@@ -1,5 +1,7 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageMove;
+import app.jemble.core.message.MessageState;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Arg;
@@ -22,7 +24,7 @@ interface HandoverMapper {
    */
   record Claimed(
       long id,
-      long mailingId,
+      long causeId,
       long personId,
       String address,
       String recipient,
@@ -49,11 +51,11 @@ interface HandoverMapper {
 
   /**
    * Due messages after a place in their order that nobody else has in hand, locked until the
-   * transaction ends. A mailing waits until all its messages are written.
+   * transaction ends. A cause waits until all its messages are written.
    */
   @ConstructorArgs({
     @Arg(column = "id", name = "id", javaType = long.class),
-    @Arg(column = "mailing_id", name = "mailingId", javaType = long.class),
+    @Arg(column = "cause_id", name = "causeId", javaType = long.class),
     @Arg(column = "person_id", name = "personId", javaType = long.class),
     @Arg(column = "address", name = "address", javaType = String.class),
     @Arg(column = "recipient", name = "recipient", javaType = String.class),
@@ -69,13 +71,13 @@ interface HandoverMapper {
   })
   @Select(
       """
-      select s.id, s.mailing_id, s.person_id, s.address, s.recipient, s.token,
+      select s.id, s.cause_id, s.person_id, s.address, s.recipient, s.token,
              s.frozen::text as frozen, s.follows_id, s.in_reply_to, s.reference_ids,
              s.tries, s.first_try_at, coalesce(s.copy_place, 0) as copy_place, s.due_at
-      from message s
-      where s.state in ('waiting', 'deferred') and s.due_at <= #{now} and s.in_hands_of is null
+      from offered.message s
+      where s.to_leave and s.due_at <= #{now} and s.in_hands_of is null
         and (s.due_at, s.id) > (#{after.due}, #{after.id})
-        and s.mailing_id <> all(array(select mailing_id from offered.mailing_release))
+        and s.cause_id <> all(array(select mailing_id from offered.mailing_release))
       order by s.due_at, s.id
       limit #{most}
       for update skip locked
@@ -88,8 +90,8 @@ interface HandoverMapper {
       select due_at <= #{now}
       from (
         select due_at
-        from message
-        where state in ('waiting', 'deferred') and in_hands_of is null
+        from offered.message
+        where to_leave and in_hands_of is null
         order by due_at, id
         limit 1) next
       union all
@@ -107,6 +109,10 @@ interface HandoverMapper {
       """)
   int noteServer(@Param("trouble") String trouble, @Param("now") Instant now);
 
+  /** Hand-overs that begin, a column each; their copies are kept under one number. */
+  record Beginnings(
+      Long[] ids, List<String> subjects, List<String> links, long copiesId, Long[] places) {}
+
   /**
    * Puts messages in a worker's hands and notes what they have become; links are one text a
    * message, a line each; a place of 0 leaves the copy where it was. Touches no column of an index,
@@ -118,19 +124,13 @@ interface HandoverMapper {
       set in_hands_of = #{worker}, tries = tries + 1, first_try_at = coalesce(first_try_at, #{now}),
           subject = n.subject,
           links = case when n.links = '' then '{}' else string_to_array(n.links, chr(10)) end,
-          copies_id = case when n.place > 0 then #{copiesId}::bigint else s.copies_id end,
+          copies_id = case when n.place > 0 then #{b.copiesId}::bigint else s.copies_id end,
           copy_place = case when n.place > 0 then n.place else s.copy_place end
-      from unnest(#{ids}, #{subjects}, #{links}, #{places}) as n (id, subject, links, place)
+      from unnest(#{b.ids}, #{b.subjects}, #{b.links}, #{b.places}) as n (id, subject, links, place)
       where s.id = n.id
       """)
   int begin(
-      @Param("worker") String worker,
-      @Param("now") Instant now,
-      @Param("ids") Long[] ids,
-      @Param("subjects") List<String> subjects,
-      @Param("links") List<String> links,
-      @Param("copiesId") long copiesId,
-      @Param("places") Long[] places);
+      @Param("worker") String worker, @Param("now") Instant now, @Param("b") Beginnings begin);
 
   @Insert("insert into handover (worker, message_ids, until) values (#{worker}, #{ids}, #{until})")
   int take(@Param("worker") String worker, @Param("ids") Long[] ids, @Param("until") Instant until);
@@ -177,7 +177,7 @@ interface HandoverMapper {
   int end(@Param("worker") String worker, @Param("e") Ends ends);
 
   /** A message in a worker's hands. */
-  record InHand(long id, int tries, String state) {}
+  record InHand(long id, int tries, MessageState state) {}
 
   @Select(
       """
@@ -188,13 +188,10 @@ interface HandoverMapper {
       """)
   List<InHand> inHand(String worker);
 
-  /** It must not leave any more; locked by this transaction. */
-  @Update("update message set state = 'withdrawn', reason = #{reason} where id = #{id}")
-  int stop(@Param("id") long id, @Param("reason") String reason);
-
-  /** It cannot leave as it is; locked by this transaction. */
-  @Update("update message set state = 'refused', reason = #{reason} where id = #{id}")
-  int refuse(@Param("id") long id, @Param("reason") String reason);
+  /** It cannot leave, or must not any more; locked by this transaction. */
+  @Update(
+      "update message set state = #{move.to}, reason = #{reason} where id = #{id} and state = any(#{move.from})")
+  int move(@Param("id") long id, @Param("move") MessageMove move, @Param("reason") String reason);
 
   /** Hand-overs whose process is gone: whether they arrived is not known. */
   @Select(
@@ -209,14 +206,15 @@ interface HandoverMapper {
           ),
           doubted as (
             update message s
-            set state = 'in_doubt', reason = #{reason}
+            set state = #{state}, reason = #{reason}
             from abandoned a
             where s.id = any(a.message_ids) and s.in_hands_of = a.worker
             returning s.id
           )
           select count(*) from doubted
           """)
-  int doubtAbandoned(@Param("now") Instant now, @Param("reason") String reason);
+  int doubtAbandoned(
+      @Param("now") Instant now, @Param("state") String state, @Param("reason") String reason);
 
   /** Lets one after another count, until the transaction ends. */
   @Select("select pg_advisory_xact_lock(hashtext('daily caps'))::text")
@@ -231,29 +229,30 @@ interface HandoverMapper {
       """
       select count(*)
       from (
-        select mailing_id from message where sent_at >= #{since}
+        select cause_id from message where sent_at >= #{since}
         union all
-        select s.mailing_id
+        select s.cause_id
         from handover h, unnest(h.message_ids) in_hand
         join message s on s.id = in_hand
         where s.in_hands_of is not null
       ) gone
-      where #{account} = 0 or mailing_id in (select id from offered.mailing where sender_id = #{account})
+      where #{account} = 0 or cause_id in (select id from offered.cause where sender_id = #{account})
       """)
   long leftToday(@Param("since") Instant since, @Param("account") long account);
 
-  /** Whose mailing it is. */
-  @Select("select sender_id from offered.mailing where id = #{mailing}")
-  long sender(long mailing);
+  /** Who sends what it is the cause of. */
+  @Select("select sender_id from offered.cause where id = #{cause}")
+  long sender(long cause);
 
   @Update(
       """
       update message s
-      set state = 'held', reason = n.reason
+      set state = #{state}, reason = n.reason
       from unnest(#{ids}::bigint[], #{reasons}::text[]) n (id, reason)
       where s.id = n.id
       """)
-  int holdOver(@Param("ids") Long[] ids, @Param("reasons") String[] reasons);
+  int holdOver(
+      @Param("ids") Long[] ids, @Param("reasons") String[] reasons, @Param("state") String state);
 
   /**
    * What may keep a message from leaving at this instant.
@@ -281,7 +280,7 @@ interface HandoverMapper {
   })
   @Select(
       """
-      select s.id, s.address, g.answers_mail is not null as asked, p.asked_not,
+      select s.id, s.address, g.is_answer as asked, p.asked_not,
              exists (select from offered.topic_left l
                      where l.person_id = s.person_id and l.topic_id = g.topic_id) as left_topic,
              exists (select from offered.do_not_write d
@@ -291,7 +290,7 @@ interface HandoverMapper {
                    select o.standing from message o
                    where o.thread_id = s.thread_id and o.id <> s.id) as thread
       from message s
-      join offered.mailing g on g.id = s.mailing_id
+      join offered.cause g on g.id = s.cause_id
       join offered.person p on p.id = s.person_id
       where s.id = any(#{ids})
       """)

@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageMove;
 import app.jemble.core.response.Signs;
 import app.jemble.core.response.Standing;
 import java.util.List;
@@ -37,7 +38,7 @@ public class MessageStandings {
   }
 
   public void stand(long message, Standing standing) {
-    mapper.stand(message, standing.name());
+    mapper.stand(message, standing.name(), MessageMove.ARRIVED);
   }
 
   public void standAll(Map<Long, Stands> messages) {
@@ -45,7 +46,8 @@ public class MessageStandings {
     mapper.standAll(
         messages.keySet().toArray(Long[]::new),
         stands.stream().map(s -> s.standing().name()).toList(),
-        stands.stream().map(s -> s.opened() ? 1L : 0L).toArray(Long[]::new));
+        stands.stream().map(s -> s.opened() ? 1L : 0L).toArray(Long[]::new),
+        MessageMove.ARRIVED);
   }
 
   /** All signs anew, after something that came back was read anew. */

@@ -13,6 +13,6 @@ class MessagesOfPeople implements HangsOnPerson.Room {
   public List<HangsOnPerson> ofPeople() {
     return List.of(
         HangsOnPerson.rows(
-            "MESSAGE", Sql.of("message"), Sql.of("t.id"), Sql.of("k.mailing_id = t.mailing_id")));
+            "MESSAGE", Sql.of("message"), Sql.of("t.id"), Sql.of("k.cause_id = t.cause_id")));
   }
 }

@@ -19,17 +19,17 @@ class NewMessages {
     this.database = database;
   }
 
-  void write(long mailingId, List<NewMessage> messages) {
+  void write(long causeId, List<NewMessage> messages) {
     Connection connection = DataSourceUtils.getConnection(database);
     try (CopyIn copy =
         new CopyIn(
             connection,
-            "message (mailing_id, person_id, address, recipient, token, frozen, "
+            "message (cause_id, person_id, address, recipient, token, frozen, "
                 + "follows_id, thread_id, in_reply_to, reference_ids, record_id, due_at, "
                 + "planned_at)")) {
       for (NewMessage m : messages) {
         copy.row(
-            mailingId,
+            causeId,
             m.personId(),
             m.address(),
             m.recipient(),

@@ -4,6 +4,8 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
+import app.jemble.core.message.MessageMove;
+import app.jemble.core.message.MessageState;
 import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
@@ -94,14 +96,12 @@ class OutboxController {
       @RequestParam(required = false) String who,
       @RequestParam(required = false) Instant afterDue,
       @RequestParam(required = false) Long afterId) {
+    String part = who == null || who.isBlank() ? null : who.strip();
     return mapper.page(
-        state,
-        mailingId,
-        who == null || who.isBlank() ? null : who.strip(),
+        new OutboxListMapper.Which(state, mailingId, part, afterDue, afterId),
         accounts.current().id(),
-        afterDue,
-        afterId,
         clock.instant(),
+        MessageState.WAITING.stored(),
         PAGE);
   }
 
@@ -110,7 +110,7 @@ class OutboxController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void withdraw(@PathVariable long id) {
     Account who = writerOf(id);
-    must(mapper.withdraw(id, "withdrawn by " + who.name()));
+    must(mapper.move(id, MessageMove.WITHDRAW, "withdrawn by " + who.name()));
   }
 
   @Needs(Right.WRITE)
@@ -118,7 +118,7 @@ class OutboxController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void tryAgain(@PathVariable long id) {
     writerOf(id);
-    must(mapper.tryAgain(id, clock.instant()));
+    must(mapper.tryAgain(id, MessageMove.TRY_AGAIN, clock.instant()));
   }
 
   @Needs(Right.WRITE)
@@ -127,7 +127,10 @@ class OutboxController {
   void settle(@PathVariable long id, @RequestBody Settlement settlement) {
     writerOf(id);
     Instant now = clock.instant();
-    must(settlement.arrived() ? mapper.settleAsSent(id, now) : mapper.settleAsLost(id, now));
+    must(
+        settlement.arrived()
+            ? mapper.settleAsSent(id, MessageMove.ARRIVED, now)
+            : mapper.settleAsLost(id, MessageMove.LOST, now));
   }
 
   /** The message exactly as it left (message/rfc822). */
@@ -153,7 +156,7 @@ class OutboxController {
 
   /** A private mailing's messages are its sender's alone. */
   private void mustBeOpenTo(Account who, long message) {
-    if (!Boolean.TRUE.equals(mapper.isOpenTo(message, who.id()))) {
+    if (!mapper.isOpenTo(message, who.id())) {
       throw Problem.notFound("There is no such message any more, or it is private.");
     }
   }

@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageMove;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
@@ -16,50 +17,56 @@ interface OutboxListMapper {
   @Select(
       """
       select s.shown_state as state, count(*) as messages
-      from message s
-      join offered.mailing g on g.id = s.mailing_id
-      where s.state <> 'sent' and (#{mailingId}::bigint is null or s.mailing_id = #{mailingId})
-        and (not g.private or g.sender_id = #{me})
+      from offered.message s
+      join offered.open_cause g on g.id = s.cause_id
+      where s.has_not_left and (#{mailingId}::bigint is null or s.cause_id = #{mailingId})
+        and g.open_to = #{me}
       group by s.shown_state
       """)
   List<StateCount> tally(@Param("mailingId") Long mailingId, @Param("me") long me);
 
-  /** Whether a colleague may know of a message; null when there is none. */
+  /** Whether a colleague may know of a message. */
   @Select(
       """
-      select not g.private or g.sender_id = #{me}
-      from message s
-      join offered.mailing g on g.id = s.mailing_id
-      where s.id = #{id}
+      select exists (
+        select from message s
+        join offered.open_cause g on g.id = s.cause_id and g.open_to = #{me}
+        where s.id = #{id})
       """)
-  Boolean isOpenTo(@Param("id") long id, @Param("me") long me);
+  boolean isOpenTo(@Param("id") long id, @Param("me") long me);
+
+  /**
+   * Which messages; what is null does not matter.
+   *
+   * @param state as it is shown
+   * @param who part of a name or of an address, in any case
+   * @param afterId with {@code afterDue}, the place in their order to begin after
+   */
+  record Which(String state, Long mailingId, String who, Instant afterDue, Long afterId) {}
 
   @Select(
       """
-      select s.id, p.name, p.time_zone, s.address, s.mailing_id, g.name as mailing,
+      select s.id, p.name, p.time_zone, s.address, s.cause_id as mailing_id, g.name as mailing,
              s.shown_state as state,
              s.due_at, s.tries, s.reason,
-             g.held_until > #{now} and s.shown_state = 'waiting' as held
-      from message s
+             g.held_until > #{now} and s.shown_state = #{waiting} as held
+      from offered.message s
       join offered.person p on p.id = s.person_id
-      join offered.mailing g on g.id = s.mailing_id
-      where s.state <> 'sent' and (not g.private or g.sender_id = #{me})
-        and (#{state}::text is null or s.shown_state = #{state})
-        and (#{mailingId}::bigint is null or s.mailing_id = #{mailingId})
-        and (#{who}::text is null or strpos(lower(p.name), lower(#{who})) > 0
-             or strpos(lower(s.address), lower(#{who})) > 0)
-        and (#{afterId}::bigint is null or (s.due_at, s.id) > (#{afterDue}, #{afterId}))
+      join offered.open_cause g on g.id = s.cause_id
+      where s.has_not_left and g.open_to = #{me}
+        and (#{w.state}::text is null or s.shown_state = #{w.state})
+        and (#{w.mailingId}::bigint is null or s.cause_id = #{w.mailingId})
+        and (#{w.who}::text is null or strpos(lower(p.name), lower(#{w.who})) > 0
+             or strpos(lower(s.address), lower(#{w.who})) > 0)
+        and (#{w.afterId}::bigint is null or (s.due_at, s.id) > (#{w.afterDue}, #{w.afterId}))
       order by s.due_at, s.id
       limit #{limit}
       """)
   List<OutboxController.OutboxMessage> page(
-      @Param("state") String state,
-      @Param("mailingId") Long mailingId,
-      @Param("who") String who,
+      @Param("w") Which which,
       @Param("me") long me,
-      @Param("afterDue") Instant afterDue,
-      @Param("afterId") Long afterId,
       @Param("now") Instant now,
+      @Param("waiting") String waiting,
       @Param("limit") int limit);
 
   /**
@@ -72,42 +79,43 @@ interface OutboxListMapper {
   @Select("select trouble, since, tried_at from mail_server")
   MailServerState mailServer();
 
+  /** Moves one message that nobody has in hand. */
   @Update(
       """
       update message
-      set state = 'withdrawn', reason = #{reason}
-      where id = #{id} and state in ('waiting', 'deferred', 'held', 'refused')
-        and in_hands_of is null
+      set state = #{move.to}, reason = #{reason}
+      where id = #{id} and state = any(#{move.from}) and in_hands_of is null
       """)
-  int withdraw(@Param("id") long id, @Param("reason") String reason);
+  int move(@Param("id") long id, @Param("move") MessageMove move, @Param("reason") String reason);
 
   @Update(
       """
       update message s
-      set state = 'waiting', due_at = greatest(#{now}::timestamptz, g.held_until), reason = ''
-      from offered.mailing g
-      where s.id = #{id} and g.id = s.mailing_id
-        and s.state in ('waiting', 'deferred', 'refused', 'held', 'withdrawn')
+      set state = #{move.to}, due_at = greatest(#{now}::timestamptz, g.held_until), reason = ''
+      from offered.cause g
+      where s.id = #{id} and g.id = s.cause_id and s.state = any(#{move.from})
         and s.in_hands_of is null
       """)
-  int tryAgain(@Param("id") long id, @Param("now") Instant now);
+  int tryAgain(@Param("id") long id, @Param("move") MessageMove move, @Param("now") Instant now);
 
   @Update(
       """
       update message
-      set state = 'sent', sent_at = coalesce(first_try_at, #{now}), reason = 'settled: it arrived',
-          in_hands_of = null
-      where id = #{id} and state = 'in_doubt'
+      set state = #{move.to}, sent_at = coalesce(first_try_at, #{now}),
+          reason = 'settled: it arrived', in_hands_of = null
+      where id = #{id} and state = any(#{move.from})
       """)
-  int settleAsSent(@Param("id") long id, @Param("now") Instant now);
+  int settleAsSent(
+      @Param("id") long id, @Param("move") MessageMove move, @Param("now") Instant now);
 
   @Update(
       """
       update message
-      set state = 'waiting', due_at = #{now}, reason = '', in_hands_of = null
-      where id = #{id} and state = 'in_doubt'
+      set state = #{move.to}, due_at = #{now}, reason = '', in_hands_of = null
+      where id = #{id} and state = any(#{move.from})
       """)
-  int settleAsLost(@Param("id") long id, @Param("now") Instant now);
+  int settleAsLost(
+      @Param("id") long id, @Param("move") MessageMove move, @Param("now") Instant now);
 
   /** A message that left, with its exact copy. */
   record Copy(long id, String recipient, String subject, Instant sentAt, byte[] mime) {}
@@ -115,9 +123,9 @@ interface OutboxListMapper {
   @Select(
       """
       select s.id, s.recipient, s.subject, s.sent_at, c.mime
-      from message s
+      from offered.message s
       join offered.message_copy c on c.message_id = s.id
-      where s.id = #{id} and s.state = 'sent'
+      where s.id = #{id} and s.is_sent
       """)
   Copy copy(long id);
 }

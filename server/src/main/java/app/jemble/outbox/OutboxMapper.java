@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageMove;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -9,20 +10,20 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
-/** What the outbox holds of a mailing, and its threads. */
+/** What the outbox holds of a cause, and its threads. */
 @Mapper
 interface OutboxMapper {
 
-  /** Mailings of which something is held, though not by hand, and nothing else is due. */
+  /** Causes of which something is held, though not by hand, and nothing else is due. */
   @Select(
       """
       select g.id
-      from offered.mailing g
-      where g.state = 'released' and g.paused_at is null
-        and exists (select from message s where s.mailing_id = g.id and s.state = 'held')
+      from offered.cause g
+      where g.is_released and g.paused_at is null
+        and exists (select from offered.message s where s.cause_id = g.id and s.is_held)
         and not exists (
-          select from message s
-          where s.mailing_id = g.id and s.state in ('waiting', 'deferred') and s.due_at <= #{now}
+          select from offered.message s
+          where s.cause_id = g.id and s.to_leave and s.due_at <= #{now}
             and s.in_hands_of is null)
       """)
   List<Long> overCaps(Instant now);
@@ -30,78 +31,77 @@ interface OutboxMapper {
   @Delete(
       """
       delete from message
-      where mailing_id = #{mailingId} and state in ('waiting', 'held') and in_hands_of is null
+      where cause_id = #{causeId} and state = any(#{states}) and in_hands_of is null
       """)
-  int removeWaiting(long mailingId);
+  int remove(@Param("causeId") long causeId, @Param("states") List<String> states);
 
-  @Select("select count(*) from message where mailing_id = #{mailingId}")
-  long count(long mailingId);
+  @Select("select count(*) from message where cause_id = #{causeId}")
+  long count(long causeId);
 
+  /** Moves what has not begun to be handed over. */
   @Update(
       """
       update message
-      set state = 'withdrawn', reason = 'withdrawn by hand'
-      where mailing_id = #{mailingId} and state in ('waiting', 'deferred', 'held')
-        and in_hands_of is null
+      set state = #{move.to}, reason = #{reason}
+      where cause_id = #{causeId} and state = any(#{move.from}) and in_hands_of is null
       """)
-  int withdrawRest(long mailingId);
-
-  /** What is held back by hand; a hand-over that has begun is not. */
-  @Update(
-      """
-      update message
-      set state = 'held', reason = #{reason}
-      where mailing_id = #{mailingId} and state in ('waiting', 'deferred') and in_hands_of is null
-      """)
-  int hold(@Param("mailingId") long mailingId, @Param("reason") String reason);
+  int move(
+      @Param("causeId") long causeId,
+      @Param("move") MessageMove move,
+      @Param("reason") String reason);
 
   /** What has not left, in the order in which it was to. */
   @Select(
       """
       select s.id, p.time_zone
-      from message s
+      from offered.message s
       join offered.person p on p.id = s.person_id
-      where s.mailing_id = #{mailingId} and s.state in ('waiting', 'deferred', 'held')
+      where s.cause_id = #{causeId} and s.is_open
         and s.in_hands_of is null
       order by coalesce(s.planned_at, s.due_at), s.id
       """)
-  List<OutboxService.Waiting> rest(long mailingId);
+  List<OutboxService.Waiting> rest(long causeId);
 
   /** What was put off by the mail server is not tried sooner than it would be. */
   @Update(
       """
       update message s
-      set state = case when s.tries > 0 then 'deferred' else 'waiting' end, reason = '',
+      set state = case when s.tries > 0 then #{again} else #{first} end, reason = '',
           planned_at = to_timestamp(n.due),
           due_at = case when s.tries > 0 then greatest(s.due_at, to_timestamp(n.due))
                         else to_timestamp(n.due) end
       from unnest(#{ids}::bigint[], #{dueSeconds}::bigint[]) n (id, due)
-      where s.id = n.id and s.state in ('waiting', 'deferred', 'held') and s.in_hands_of is null
+      where s.id = n.id and s.state = any(#{open}) and s.in_hands_of is null
       """)
-  int replan(@Param("ids") Long[] ids, @Param("dueSeconds") Long[] dueSeconds);
+  int replan(
+      @Param("ids") Long[] ids,
+      @Param("dueSeconds") Long[] dueSeconds,
+      @Param("open") List<String> open,
+      @Param("first") String first,
+      @Param("again") String again);
 
-  /** How many messages of other mailings a day holds, and how many of those of one sender. */
+  /** How many messages of other causes a day holds, and how many of those of one sender. */
   record DayTaken(LocalDate day, long messages, long ofSender) {}
 
   @Select(
       """
       select (greatest(s.due_at, #{now}) at time zone #{zone})::date as day,
              count(*) as messages, count(*) filter (where g.sender_id = #{sender}) as of_sender
-      from message s
-      join offered.mailing g on g.id = s.mailing_id
-      where s.mailing_id <> #{mailingId}
-        and s.state in ('waiting', 'deferred', 'held', 'in_doubt')
+      from offered.message s
+      join offered.cause g on g.id = s.cause_id
+      where s.cause_id <> #{causeId}
+        and (s.is_open or s.in_doubt)
       group by 1
       union all
       select (s.sent_at at time zone #{zone})::date, count(*),
              count(*) filter (where g.sender_id = #{sender})
-      from message s
-      join offered.mailing g on g.id = s.mailing_id
-      where s.state = 'sent' and s.sent_at >= #{today}
+      from offered.message s
+      join offered.cause g on g.id = s.cause_id
+      where s.is_sent and s.sent_at >= #{today}
       group by 1
       """)
   List<DayTaken> taken(
-      @Param("mailingId") long mailingId,
+      @Param("causeId") long causeId,
       @Param("sender") long sender,
       @Param("zone") String zone,
       @Param("today") Instant today,
@@ -113,24 +113,22 @@ interface OutboxMapper {
       from (
         select date_trunc('hour', coalesce(planned_at, due_at) at time zone #{zone}) as hour,
                count(*) as planned, 0 as sent
-        from message
-        where mailing_id = #{mailingId} and state <> 'withdrawn'
+        from offered.message
+        where cause_id = #{causeId} and not is_withdrawn
         group by 1
         union all
         select date_trunc('hour', sent_at at time zone #{zone}), 0, count(*)
-        from message
-        where mailing_id = #{mailingId} and state = 'sent'
+        from offered.message
+        where cause_id = #{causeId} and is_sent
         group by 1
       ) h
       group by hour
       order by hour
       """)
-  List<OutboxService.HourCount> hours(
-      @Param("mailingId") long mailingId, @Param("zone") String zone);
+  List<OutboxService.HourCount> hours(@Param("causeId") long causeId, @Param("zone") String zone);
 
-  @Select(
-      "select max(due_at) from message where mailing_id = #{mailingId} and state in ('waiting', 'deferred')")
-  Instant lastDue(long mailingId);
+  @Select("select max(due_at) from offered.message where cause_id = #{causeId} and to_leave")
+  Instant lastDue(long causeId);
 
   @Select("select distinct person_id from message where sent_at >= #{since}")
   List<Long> writtenSince(Instant since);
@@ -141,10 +139,10 @@ interface OutboxMapper {
   @Select(
       """
       select person_id, due_at as due
-      from message
-      where state in ('waiting', 'deferred', 'held') and mailing_id <> #{mailingId}
+      from offered.message
+      where is_open and cause_id <> #{causeId}
       """)
-  List<DueElsewhere> dueElsewhere(long mailingId);
+  List<DueElsewhere> dueElsewhere(long causeId);
 
   /** A message of a thread that another can follow. */
   record ThreadRow(
@@ -158,11 +156,11 @@ interface OutboxMapper {
   String THREAD =
       """
       select person_id, id as message_id, coalesce(thread_id, id) as thread_id, token, reference_ids
-      from message
+      from offered.message
       """;
 
-  @Select(THREAD + "where mailing_id = #{mailingId} and state = 'sent'")
-  List<ThreadRow> threadEnds(long mailingId);
+  @Select(THREAD + "where cause_id = #{causeId} and is_sent")
+  List<ThreadRow> threadEnds(long causeId);
 
   /** The last message of the thread that another belongs to. */
   record ThreadLast(
@@ -184,26 +182,26 @@ interface OutboxMapper {
              coalesce(s.thread_id, s.id) as thread_id, t.token, t.reference_ids
       from message s
       cross join lateral (
-        select id, token, reference_ids, sent_at from message
-        where id = coalesce(s.thread_id, s.id) and state = 'sent'
+        select id, token, reference_ids, sent_at from offered.message
+        where id = coalesce(s.thread_id, s.id) and is_sent
         union all
-        select id, token, reference_ids, sent_at from message
-        where thread_id = coalesce(s.thread_id, s.id) and state = 'sent'
+        select id, token, reference_ids, sent_at from offered.message
+        where thread_id = coalesce(s.thread_id, s.id) and is_sent
       ) t
       where s.id = any(#{messages})
       order by s.id, t.sent_at desc, t.id desc
       """)
   List<ThreadLast> lastOfThreads(@Param("messages") Long[] messages);
 
-  /** A message that a mailing has in the thread of another. */
+  /** A message that a cause has in the thread of another. */
   record InThread(long of, long messageId) {}
 
   @Select(
       """
       select s.id as of, m.id as message_id
       from message s
-      join message m on m.mailing_id = #{mailingId} and m.thread_id = coalesce(s.thread_id, s.id)
+      join message m on m.cause_id = #{causeId} and m.thread_id = coalesce(s.thread_id, s.id)
       where s.id = any(#{messages})
       """)
-  List<InThread> inThreads(@Param("mailingId") long mailingId, @Param("messages") Long[] messages);
+  List<InThread> inThreads(@Param("causeId") long causeId, @Param("messages") Long[] messages);
 }

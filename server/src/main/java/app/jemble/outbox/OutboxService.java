@@ -1,5 +1,7 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageMove;
+import app.jemble.core.message.MessageState;
 import app.jemble.outbox.OutboxMapper.ThreadRow;
 import app.jemble.problem.Problem;
 import app.jemble.sending.SendingService;
@@ -36,6 +38,10 @@ public class OutboxService {
   /** Messages of one hour of the workspace's clock: planned for it, and left in it. */
   public record HourCount(LocalDateTime hour, long planned, long sent) {}
 
+  /** What was never tried. */
+  private static final Set<MessageState> NOT_BEGUN =
+      Set.of(MessageState.WAITING, MessageState.HELD);
+
   private final OutboxMapper mapper;
   private final NewMessages newMessages;
   private final Clock clock;
@@ -47,64 +53,69 @@ public class OutboxService {
   }
 
   /** Puts messages in the outbox. */
-  public void enqueue(long mailingId, List<NewMessage> messages) {
-    newMessages.write(mailingId, messages);
+  public void enqueue(long causeId, List<NewMessage> messages) {
+    newMessages.write(causeId, messages);
   }
 
-  /** Takes a held mailing's messages out again; a problem when one has begun to leave. */
-  public void removeHeld(long mailingId) {
-    mapper.removeWaiting(mailingId);
-    if (mapper.count(mailingId) > 0) {
+  /** Takes what is held of a cause out again; a problem when one has begun to leave. */
+  public void removeHeld(long causeId) {
+    mapper.remove(causeId, MessageState.stored(NOT_BEGUN));
+    if (mapper.count(causeId) > 0) {
       throw Problem.conflict("The first messages have begun to leave; withdraw the rest instead.");
     }
   }
 
   /** Withdraws what has not left; returns how many messages. */
-  public int withdrawRest(long mailingId) {
-    return mapper.withdrawRest(mailingId);
+  public int withdrawRest(long causeId) {
+    return mapper.move(causeId, MessageMove.WITHDRAW_REST, "withdrawn by hand");
   }
 
   /** Holds back what has not left; returns how many messages. */
-  public int hold(long mailingId, String reason) {
-    return mapper.hold(mailingId, reason);
+  public int hold(long causeId, String reason) {
+    return mapper.move(causeId, MessageMove.HOLD, reason);
   }
 
-  /** What has not left of a mailing, in the order in which it was to. */
-  public List<Waiting> rest(long mailingId) {
-    return mapper.rest(mailingId);
+  /** What has not left of a cause, in the order in which it was to. */
+  public List<Waiting> rest(long causeId) {
+    return mapper.rest(causeId);
   }
 
   /** Lets messages leave at other instants, in whole seconds of the epoch. */
   public int replan(Long[] ids, Long[] dueSeconds) {
-    return mapper.replan(ids, dueSeconds);
+    return mapper.replan(
+        ids,
+        dueSeconds,
+        MessageState.stored(MessageState.OPEN),
+        MessageState.notBegun(0).stored(),
+        MessageState.notBegun(1).stored());
   }
 
-  /** What other mailings hold of the days from today on, and what this one has sent today. */
-  public SendingService.Taken taken(long mailingId, long senderId, ZoneId zone) {
+  /** What other causes hold of the days from today on, and what this one has sent today. */
+  public SendingService.Taken taken(long causeId, long senderId, ZoneId zone) {
     Instant now = clock.instant();
     Instant today = LocalDate.ofInstant(now, zone).atStartOfDay(zone).toInstant();
     Map<LocalDate, Long> byAll = new HashMap<>();
     Map<LocalDate, Long> bySender = new HashMap<>();
-    for (OutboxMapper.DayTaken day : mapper.taken(mailingId, senderId, zone.getId(), today, now)) {
+    for (OutboxMapper.DayTaken day : mapper.taken(causeId, senderId, zone.getId(), today, now)) {
       byAll.merge(day.day(), day.messages(), Long::sum);
       bySender.merge(day.day(), day.ofSender(), Long::sum);
     }
     return new SendingService.Taken(bySender, byAll);
   }
 
-  /** Mailings of which messages were held at the hand-over, since a daily cap was used up. */
+  /** Causes of which messages were held at the hand-over, since a daily cap was used up. */
   public List<Long> overCaps() {
     return mapper.overCaps(clock.instant());
   }
 
-  /** How a mailing goes, hour by hour: what was planned, what has left. */
-  public List<HourCount> hours(long mailingId, ZoneId zone) {
-    return mapper.hours(mailingId, zone.getId());
+  /** How it goes, hour by hour: what was planned, what has left. */
+  public List<HourCount> hours(long causeId, ZoneId zone) {
+    return mapper.hours(causeId, zone.getId());
   }
 
   /** When the last message that waits is due; null when none does. */
-  public Instant lastDue(long mailingId) {
-    return mapper.lastDue(mailingId);
+  public Instant lastDue(long causeId) {
+    return mapper.lastDue(causeId);
   }
 
   /** Whom something was sent to since an instant. */
@@ -112,9 +123,9 @@ public class OutboxService {
     return Set.copyOf(mapper.writtenSince(since));
   }
 
-  /** By person, when messages are due that are not of this mailing. */
-  public Map<Long, List<Instant>> dueElsewhere(long mailingId) {
-    return mapper.dueElsewhere(mailingId).stream()
+  /** By person, when messages are due that are not of this cause. */
+  public Map<Long, List<Instant>> dueElsewhere(long causeId) {
+    return mapper.dueElsewhere(causeId).stream()
         .collect(
             Collectors.groupingBy(
                 OutboxMapper.DueElsewhere::personId,
@@ -127,17 +138,17 @@ public class OutboxService {
         .collect(Collectors.toMap(OutboxMapper.ThreadLast::of, OutboxMapper.ThreadLast::end));
   }
 
-  /** By message, the one that a mailing has put in the outbox for its thread. */
-  public Map<Long, Long> inThreads(long mailingId, List<Long> messages) {
-    return mapper.inThreads(mailingId, messages.toArray(Long[]::new)).stream()
+  /** By message, the one that a cause has put in the outbox for its thread. */
+  public Map<Long, Long> inThreads(long causeId, List<Long> messages) {
+    return mapper.inThreads(causeId, messages.toArray(Long[]::new)).stream()
         .collect(
             Collectors.toMap(
                 OutboxMapper.InThread::of, OutboxMapper.InThread::messageId, Math::max));
   }
 
-  /** By person, where the thread of a sent mailing ends. */
-  public Map<Long, ThreadEnd> threadEnds(long mailingId) {
-    return mapper.threadEnds(mailingId).stream()
+  /** By person, where the threads of a cause end. */
+  public Map<Long, ThreadEnd> threadEnds(long causeId) {
+    return mapper.threadEnds(causeId).stream()
         .collect(
             Collectors.toMap(
                 ThreadRow::personId,

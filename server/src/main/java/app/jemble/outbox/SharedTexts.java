@@ -5,15 +5,15 @@ import app.jemble.core.record.Values;
 import java.util.Locale;
 
 /**
- * What the outbox needs to know of mailings to write their messages. The mailing's side implements
- * it, so that the outbox leans on no other subject.
+ * What the outbox needs to know of causes to write their messages. Their side implements it, so
+ * that the outbox leans on no other subject.
  */
 public interface SharedTexts {
 
   /**
    * What one person's message is made of.
    *
-   * @param shared the mailing's, with this person's own words where there are such
+   * @param shared the cause's, with this person's own words where there are such
    * @param language the person's
    * @param values the person's, as they were at release
    */
@@ -22,5 +22,5 @@ public interface SharedTexts {
   /**
    * @param frozen what was frozen at release
    */
-  Ready ready(long mailingId, long personId, String frozen);
+  Ready ready(long causeId, long personId, String frozen);
 }

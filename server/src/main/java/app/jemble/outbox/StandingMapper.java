@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageMove;
 import app.jemble.core.response.Signs;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
@@ -23,11 +24,14 @@ interface StandingMapper {
       """
       update message
       set standing = #{standing},
-          state = case when state = 'in_doubt' then 'sent' else state end,
-          sent_at = case when state = 'in_doubt' then first_try_at else sent_at end
-      where id = #{id} and (standing <> #{standing} or state = 'in_doubt')
+          state = case when state = any(#{arrived.from}) then #{arrived.to} else state end,
+          sent_at = case when state = any(#{arrived.from}) then first_try_at else sent_at end
+      where id = #{id} and (standing <> #{standing} or state = any(#{arrived.from}))
       """)
-  int stand(@Param("id") long id, @Param("standing") String standing);
+  int stand(
+      @Param("id") long id,
+      @Param("standing") String standing,
+      @Param("arrived") MessageMove arrived);
 
   /** As {@link #stand} for many, with whether a person has opened each (1) or not (0). */
   @Update(
@@ -35,17 +39,19 @@ interface StandingMapper {
       update message s
       set standing = n.standing,
           opened = s.opened or n.opened = 1,
-          state = case when s.state = 'in_doubt' then 'sent' else s.state end,
-          sent_at = case when s.state = 'in_doubt' then s.first_try_at else s.sent_at end
+          state = case when s.state = any(#{arrived.from}) then #{arrived.to} else s.state end,
+          sent_at = case when s.state = any(#{arrived.from}) then s.first_try_at else s.sent_at end
       from unnest(#{ids}::bigint[], #{standings}::text[], #{opened}::bigint[])
         as n (id, standing, opened)
       where s.id = n.id
-        and (s.standing <> n.standing or (n.opened = 1 and not s.opened) or s.state = 'in_doubt')
+        and (s.standing <> n.standing or (n.opened = 1 and not s.opened)
+             or s.state = any(#{arrived.from}))
       """)
   int standAll(
       @Param("ids") Long[] ids,
       @Param("standings") List<String> standings,
-      @Param("opened") Long[] opened);
+      @Param("opened") Long[] opened,
+      @Param("arrived") MessageMove arrived);
 
   /** What filters ask of a message. */
   @Update(

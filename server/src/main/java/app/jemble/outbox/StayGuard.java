@@ -37,7 +37,7 @@ class StayGuard {
     }
     messages.stream()
         .filter(HandoverMapper.Claimed::isFollowUp)
-        .collect(Collectors.groupingBy(HandoverMapper.Claimed::mailingId))
+        .collect(Collectors.groupingBy(HandoverMapper.Claimed::causeId))
         .forEach((mailing, theirs) -> lookOnceMore(mailing, theirs, stopped));
     return stopped;
   }

@@ -44,12 +44,14 @@ class MergeService implements Undoing {
 
   record Merged(long act) {}
 
+  private record Hanging(HangsOnPerson.Room room, HangsOnPerson rows) {}
+
   private final ChangeService changes;
   private final PersonPage page;
   private final MergeMapper mapper;
 
   /** Messages before what goes where its message went. */
-  private final List<HangsOnPerson> hanging;
+  private final List<Hanging> all;
 
   private final WorkspaceService workspace;
   private final AccountService accounts;
@@ -66,10 +68,10 @@ class MergeService implements Undoing {
     this.changes = changes;
     this.page = page;
     this.mapper = mapper;
-    this.hanging =
+    this.all =
         rooms.stream()
-            .flatMap(room -> room.ofPeople().stream())
-            .sorted(Comparator.comparing(HangsOnPerson::kind))
+            .flatMap(room -> room.ofPeople().stream().map(rows -> new Hanging(room, rows)))
+            .sorted(Comparator.comparing(h -> h.rows().kind()))
             .toList();
     this.workspace = workspace;
     this.accounts = accounts;
@@ -94,9 +96,11 @@ class MergeService implements Undoing {
     }
     long batch = changes.begin("Merged " + other.name() + " into " + kept.name());
     List<Long> away = List.of(other.id());
-    for (HangsOnPerson what : hanging) {
+    for (Hanging hanging : all) {
+      HangsOnPerson what = hanging.rows();
       List<Long> moved = mapper.move(MergeSql.move(what, other.id(), stays));
       if (!moved.isEmpty()) {
+        hanging.room().moved(moved);
         String field = MOVED + what.name() + ":" + stays;
         changes.noteEach(batch, moved.stream().map(m -> other.id()).toList(), field, moved);
       }
@@ -156,12 +160,13 @@ class MergeService implements Undoing {
   @Override
   public void undo(String field, List<Noted> changes) {
     String[] whatAndWho = field.substring(MOVED.length()).split(":");
-    HangsOnPerson what =
-        hanging.stream().filter(h -> h.name().equals(whatAndWho[0])).findFirst().orElseThrow();
+    Hanging hanging =
+        all.stream().filter(h -> h.rows().name().equals(whatAndWho[0])).findFirst().orElseThrow();
     long stayed = Long.parseLong(whatAndWho[1]);
     for (Noted moved : changes) {
       long key = Long.parseLong(moved.after());
-      mapper.moveBack(MergeSql.moveBack(what, key, moved.personId(), stayed));
+      mapper.moveBack(MergeSql.moveBack(hanging.rows(), key, moved.personId(), stayed));
+      hanging.room().moved(List.of(key));
     }
   }
 }

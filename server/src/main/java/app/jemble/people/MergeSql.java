@@ -53,8 +53,7 @@ final class MergeSql {
   }
 
   private static Sql replacing(HangsOnPerson what, Sql from, Sql to) {
-    Sql replaced =
-        Sql.of("%1$s = array_replace(t.%1$s, %2$s::bigint, %3$s::bigint)", what.alike(), from, to);
-    return what.kind() == Kind.WRITTEN_LIST ? replaced.plus(", version = t.version + 1") : replaced;
+    return Sql.of(
+        "%1$s = array_replace(t.%1$s, %2$s::bigint, %3$s::bigint)", what.alike(), from, to);
   }
 }

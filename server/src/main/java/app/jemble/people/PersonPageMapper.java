@@ -129,15 +129,15 @@ interface PersonPageMapper {
       from (
         select 'SENT' as kind, g.name as mailing, s.id as message_id, s.sent_at as at, s.subject as detail
         from offered.message s
-        join offered.mailing g on g.id = s.mailing_id
-        where s.person_id in (select id from offered.person where id = #{id} or merged_into = #{id}) and s.state = 'sent'
-          and (not g.private or g.sender_id = #{me})
+        join offered.open_cause g on g.id = s.cause_id
+        where s.person_id in (select id from offered.person where id = #{id} or merged_into = #{id}) and s.is_sent
+          and g.open_to = #{me}
         union all
         select r.kind, g.name, r.message_id, r.at, r.detail
         from offered.response r
-        join offered.mailing g on g.id = r.mailing_id
+        join offered.open_cause g on g.id = r.cause_id
         where r.person_id in (select id from offered.person where id = #{id} or merged_into = #{id})
-          and (not g.private or g.sender_id = #{me})
+          and g.open_to = #{me}
       ) h
       where #{before}::timestamptz is null or h.at < #{before}
       order by h.at desc

@@ -1,5 +1,7 @@
 package app.jemble.plan;
 
+import app.jemble.account.AccountService;
+import app.jemble.cause.Cause;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Collisions;
 import app.jemble.core.pace.Deadline;
@@ -9,7 +11,6 @@ import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.pace.Planner;
 import app.jemble.core.pace.Start;
 import app.jemble.core.pace.WeeklyHours;
-import app.jemble.mailing.Mailing;
 import app.jemble.outbox.OutboxService;
 import app.jemble.problem.Problem;
 import app.jemble.sending.HoursSpan;
@@ -39,30 +40,38 @@ public class PlanService {
   /** A plan over more days is shown by day, not by hour. */
   private static final int MOST_DAYS_OF_HOURS = 14;
 
+  private final SendPlanMapper mapper;
   private final SendingService sending;
+  private final AccountService accounts;
   private final OutboxService outbox;
   private final WorkspaceService workspace;
   private final ObjectMapper json;
 
   PlanService(
-      SendingService sending, OutboxService outbox, WorkspaceService workspace, ObjectMapper json) {
+      SendPlanMapper mapper,
+      SendingService sending,
+      AccountService accounts,
+      OutboxService outbox,
+      WorkspaceService workspace,
+      ObjectMapper json) {
+    this.mapper = mapper;
     this.sending = sending;
+    this.accounts = accounts;
     this.outbox = outbox;
     this.workspace = workspace;
     this.json = json;
   }
 
   /** The plan as it is kept with a mailing. */
-  public SendPlan of(Mailing mailing) {
-    return mailing.plan().equals("{}")
-        ? SendPlan.AT_ONCE
-        : json.readValue(mailing.plan(), SendPlan.class);
+  public SendPlan of(Cause mailing) {
+    String kept = mapper.find(mailing.id());
+    return kept == null ? SendPlan.AT_ONCE : json.readValue(kept, SendPlan.class);
   }
 
-  /** The plan as JSON; a problem when it cannot be kept to. */
-  public String write(SendPlan plan) {
+  /** Keeps a plan with a cause; a problem when it cannot be kept to. */
+  public void keep(long causeId, SendPlan plan) {
     sound(plan);
-    return json.writeValueAsString(plan);
+    mapper.keep(causeId, json.writeValueAsString(plan));
   }
 
   private static void sound(SendPlan plan) {
@@ -85,7 +94,7 @@ public class PlanService {
    *
    * @param notBefore nothing leaves before it
    */
-  public PlanAsk ask(Mailing mailing, SendPlan plan, Instant notBefore) {
+  public PlanAsk ask(Cause mailing, SendPlan plan, Instant notBefore) {
     sound(plan);
     ZoneId house = workspace.current().zoneId();
     Start start =
@@ -108,7 +117,7 @@ public class PlanService {
         sending.daysOff(),
         plan.ownClock(),
         house,
-        sending.caps(mailing.senderId(), mailing.senderName(), taken));
+        sending.caps(mailing.senderId(), accounts.find(mailing.senderId()).name(), taken));
   }
 
   /** The earliest instant at which a draft's messages may leave, were it released then. */
@@ -128,17 +137,17 @@ public class PlanService {
   }
 
   /** What a draft's plan comes to. */
-  PlanView view(Mailing mailing, SendPlan plan, ReadyReaders.Ready ready, Instant notBefore) {
+  PlanView view(Cause mailing, SendPlan plan, ReadyReaders.Ready ready, Instant notBefore) {
     return view(mailing, plan, ready.clocks(), notBefore, ready.collisions());
   }
 
   /** What a plan for the rest of a released mailing comes to. */
-  PlanView view(Mailing mailing, SendPlan plan, Clocks clocks, Instant notBefore) {
+  PlanView view(Cause mailing, SendPlan plan, Clocks clocks, Instant notBefore) {
     return view(mailing, plan, clocks, notBefore, Collisions.NONE);
   }
 
   private PlanView view(
-      Mailing mailing, SendPlan plan, Clocks clocks, Instant notBefore, Collisions collisions) {
+      Cause mailing, SendPlan plan, Clocks clocks, Instant notBefore, Collisions collisions) {
     PlanAsk ask = ask(mailing, plan, notBefore);
     Plan planned = Planner.plan(ask, clocks);
     ZoneId house = ask.house();

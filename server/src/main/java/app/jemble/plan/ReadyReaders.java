@@ -1,8 +1,8 @@
 package app.jemble.plan;
 
+import app.jemble.cause.Cause;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Collisions;
-import app.jemble.mailing.Mailing;
 import java.util.List;
 
 /** Those of a draft's audience who can be written to: for them a plan is made. */
@@ -17,8 +17,8 @@ public interface ReadyReaders {
   record Ready(Clocks clocks, Collisions collisions) {}
 
   /** As they were found last, whatever was written since. */
-  Ready lately(Mailing mailing);
+  Ready lately(Cause mailing);
 
   /** Their ids, as the draft is now. */
-  List<Long> people(Mailing mailing);
+  List<Long> people(Cause mailing);
 }

@@ -2,12 +2,13 @@ package app.jemble.plan;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.cause.Cause;
+import app.jemble.cause.CauseChanges;
+import app.jemble.cause.OpenCauses;
+import app.jemble.core.message.CauseState;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.Planner;
-import app.jemble.mailing.Mailing;
-import app.jemble.mailing.MailingChanges;
-import app.jemble.mailing.OpenMailings;
 import app.jemble.outbox.OutboxService;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
@@ -21,8 +22,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class RestService {
 
-  private final MailingChanges changes;
-  private final OpenMailings open;
+  private final CauseChanges changes;
+  private final OpenCauses open;
   private final PlanService plans;
   private final MessagesWritten written;
   private final OutboxService outbox;
@@ -31,8 +32,8 @@ class RestService {
   private final Clock clock;
 
   RestService(
-      MailingChanges changes,
-      OpenMailings open,
+      CauseChanges changes,
+      OpenCauses open,
       PlanService plans,
       MessagesWritten written,
       OutboxService outbox,
@@ -53,7 +54,7 @@ class RestService {
   @Transactional
   int pause(long id) {
     Account who = accounts.currentWriter();
-    Mailing mailing = released(id);
+    Cause mailing = released(id);
     if (mailing.pausedAt() != null) {
       throw Problem.conflict("This mailing is paused already.");
     }
@@ -65,7 +66,7 @@ class RestService {
   @Transactional
   int resume(long id) {
     accounts.currentWriter();
-    Mailing mailing = released(id);
+    Cause mailing = released(id);
     if (mailing.pausedAt() == null) {
       throw Problem.conflict("This mailing is not paused.");
     }
@@ -82,7 +83,7 @@ class RestService {
   /** After a cap was used up: lets the rest leave by the plan it has, on days that have room. */
   @Transactional
   void goOnAfterCap(long id) {
-    Mailing mailing = underWay(open.lockAnybodys(id));
+    Cause mailing = underWay(open.lockAnybodys(id));
     if (mailing.pausedAt() == null) {
       goOn(mailing, plans.of(mailing));
     }
@@ -94,12 +95,12 @@ class RestService {
   }
 
   /** Nothing that is held can leave before this. */
-  Instant earliest(Mailing mailing) {
+  Instant earliest(Cause mailing) {
     Instant now = clock.instant();
     return mailing.isHeld(now) ? mailing.heldUntil() : now;
   }
 
-  private int goOn(Mailing mailing, SendPlan plan) {
+  private int goOn(Cause mailing, SendPlan plan) {
     List<OutboxService.Waiting> rest = outbox.rest(mailing.id());
     if (rest.isEmpty()) {
       throw Problem.conflict("Nothing of this mailing waits any more.");
@@ -115,7 +116,8 @@ class RestService {
       ids[i] = rest.get(i).id();
       seconds[i] = planned.of(i).orElseThrow().getEpochSecond();
     }
-    changes.goOn(mailing.id(), plans.write(plan));
+    plans.keep(mailing.id(), plan);
+    changes.resume(mailing.id());
     return outbox.replan(ids, seconds);
   }
 
@@ -125,12 +127,12 @@ class RestService {
     return clocks.clocks();
   }
 
-  private Mailing released(long id) {
+  private Cause released(long id) {
     return underWay(open.lock(id));
   }
 
-  private Mailing underWay(Mailing mailing) {
-    if (mailing.state() != Mailing.State.RELEASED) {
+  private Cause underWay(Cause mailing) {
+    if (mailing.state() != CauseState.RELEASED) {
       throw Problem.conflict("Only a released mailing has messages under way.");
     }
     written.mustBeDone(mailing.id());

@@ -2,8 +2,8 @@ package app.jemble.plan;
 
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
-import app.jemble.mailing.Mailing;
-import app.jemble.mailing.MailingService;
+import app.jemble.cause.Cause;
+import app.jemble.cause.OpenCauses;
 import app.jemble.outbox.OutboxService;
 import app.jemble.response.ReadingTimes;
 import app.jemble.workspace.WorkspaceService;
@@ -38,7 +38,7 @@ class RunSheetController {
   /** How many messages it was done to. */
   record RestDone(int messages) {}
 
-  private final MailingService mailings;
+  private final OpenCauses mailings;
   private final ReadyReaders ready;
   private final PlanService plans;
   private final RestService rest;
@@ -48,7 +48,7 @@ class RunSheetController {
   private final Clock clock;
 
   RunSheetController(
-      MailingService mailings,
+      OpenCauses mailings,
       ReadyReaders ready,
       PlanService plans,
       RestService rest,
@@ -72,7 +72,7 @@ class RunSheetController {
   @Needs(Right.LOOK)
   @PostMapping("/plan")
   PlanView plan(@PathVariable long id, @RequestBody SendPlan plan) {
-    Mailing mailing = mailings.find(id);
+    Cause mailing = mailings.find(id);
     if (mailing.hasBeenReleased()) {
       return plans.view(mailing, plan, rest.clocks(id), rest.earliest(mailing));
     }

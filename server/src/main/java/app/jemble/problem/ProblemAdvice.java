@@ -17,6 +17,7 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.TransactionException;
+import org.springframework.validation.BindException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
@@ -80,6 +81,16 @@ class ProblemAdvice {
         HttpStatus.BAD_REQUEST,
         wrong.getName(),
         "“" + wrong.getName() + "” in the address is not the kind of value that belongs there.");
+  }
+
+  /** Several of an address, of which one is not what belongs there. */
+  @ExceptionHandler
+  ProblemDetail parameters(BindException wrong) {
+    String name = wrong.getFieldErrors().isEmpty() ? "" : wrong.getFieldErrors().get(0).getField();
+    return detail(
+        HttpStatus.BAD_REQUEST,
+        name,
+        "“" + name + "” in the address is not the kind of value that belongs there.");
   }
 
   /** Two did the same at one moment; the database lets one of them. */

@@ -1,17 +1,17 @@
 package app.jemble.release;
 
 import app.jemble.account.AccountService;
+import app.jemble.cause.Cause;
+import app.jemble.cause.CauseChanges;
+import app.jemble.cause.OpenCauses;
 import app.jemble.check.LookService;
 import app.jemble.check.Looked;
 import app.jemble.core.check.Finding;
+import app.jemble.core.message.CauseState;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.pace.Planner;
-import app.jemble.mailing.Mailing;
-import app.jemble.mailing.MailingChanges;
 import app.jemble.mailing.MailingFiles;
-import app.jemble.mailing.OpenMailings;
-import app.jemble.outbox.OutboxService;
 import app.jemble.plan.PlanService;
 import app.jemble.problem.Problem;
 import java.time.Clock;
@@ -19,29 +19,27 @@ import java.time.Instant;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The act that lets a mailing go, and what can be done about it afterwards. */
+/** The act that lets a mailing go. */
 @Service
 public class ReleaseService {
 
-  private final MailingChanges changes;
-  private final OpenMailings open;
+  private final CauseChanges changes;
+  private final OpenCauses open;
   private final LookService looks;
   private final MailingFiles files;
   private final PlanService plans;
   private final ReleaseNotes writing;
-  private final OutboxService outbox;
   private final WithRelease withRelease;
   private final AccountService accounts;
   private final Clock clock;
 
   ReleaseService(
-      MailingChanges changes,
-      OpenMailings open,
+      CauseChanges changes,
+      OpenCauses open,
       LookService looks,
       MailingFiles files,
       PlanService plans,
       ReleaseNotes writing,
-      OutboxService outbox,
       WithRelease withRelease,
       AccountService accounts,
       Clock clock) {
@@ -51,7 +49,6 @@ public class ReleaseService {
     this.files = files;
     this.plans = plans;
     this.writing = writing;
-    this.outbox = outbox;
     this.withRelease = withRelease;
     this.accounts = accounts;
     this.clock = clock;
@@ -66,8 +63,8 @@ public class ReleaseService {
   @Transactional
   public void release(long id, int version) {
     accounts.currentWriter();
-    Mailing mailing = open.lock(id);
-    if (mailing.state() != Mailing.State.DRAFT) {
+    Cause mailing = open.lock(id);
+    if (mailing.state() != CauseState.DRAFT) {
       throw Problem.conflict(
           mailing.hasBeenReleased()
               ? "This mailing has already been released."
@@ -77,7 +74,7 @@ public class ReleaseService {
       throw Problem.conflict(
           "This mailing was changed in the meantime. Look again before release.");
     }
-    if (mailing.byRule()) {
+    if (mailing.isRule()) {
       throw Problem.conflict(
           "It is sent by a rule of the mailing it follows, and released with it.");
     }
@@ -98,36 +95,5 @@ public class ReleaseService {
     files.fillRecipients(id, everyone.ready().stream().map(Looked.Entry::name).distinct().toList());
     writing.note(id, everyone.ready(), plan);
     withRelease.released(mailing);
-  }
-
-  /** While it is held: as if it had never been released. */
-  @Transactional
-  public void takeBack(long id) {
-    accounts.currentWriter();
-    Mailing mailing = open.lock(id);
-    boolean begun = !mailing.isHeld(clock.instant()) && writing.progress(id) == null;
-    if (begun) {
-      throw Problem.conflict("It is no longer held; what has not left can still be withdrawn.");
-    }
-    writing.forget(id);
-    outbox.removeHeld(id);
-    files.emptyRecipients(id);
-    changes.takeBack(id);
-    withRelease.takenBack(mailing);
-  }
-
-  /** Withdraws what has not left yet; returns how many messages that were. */
-  @Transactional
-  public int withdraw(long id) {
-    accounts.currentWriter();
-    Mailing mailing = open.lock(id);
-    if (mailing.state() != Mailing.State.RELEASED) {
-      throw Problem.conflict("Only a released mailing can be withdrawn.");
-    }
-    writing.mustBeDone(id);
-    int withdrawn = outbox.withdrawRest(id);
-    changes.withdraw(id);
-    withRelease.withdrawn(mailing);
-    return withdrawn;
   }
 }

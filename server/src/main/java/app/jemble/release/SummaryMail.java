@@ -2,10 +2,10 @@ package app.jemble.release;
 
 import app.jemble.carrier.mail.HouseMails;
 import app.jemble.core.message.Mailbox;
-import app.jemble.mailing.MailingChanges;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -20,13 +20,13 @@ import org.springframework.stereotype.Component;
 class SummaryMail {
 
   private final SummaryMapper mapper;
-  private final MailingChanges changes;
   private final HouseMails mails;
+  private final Clock clock;
 
-  SummaryMail(SummaryMapper mapper, MailingChanges changes, HouseMails mails) {
+  SummaryMail(SummaryMapper mapper, HouseMails mails, Clock clock) {
     this.mapper = mapper;
-    this.changes = changes;
     this.mails = mails;
+    this.clock = clock;
   }
 
   @Bean
@@ -36,7 +36,7 @@ class SummaryMail {
   }
 
   void sumUp(long mailingId) {
-    if (!changes.sumUp(mailingId)) {
+    if (mapper.summedUp(mailingId, clock.instant()) == 0) {
       return;
     }
     SummaryMapper.Sums sums = mapper.sums(mailingId);
@@ -47,7 +47,7 @@ class SummaryMail {
             "“" + sums.name() + "” has gone",
             new HouseMails.Words(words(sums), "Responses", "/responses/" + mailingId));
     if (!sent) {
-      changes.forgetSummary(mailingId);
+      mapper.notSummedUp(mailingId);
     }
   }
 

@@ -1,7 +1,11 @@
 package app.jemble.release;
 
+import java.time.Instant;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
 @Mapper
@@ -11,17 +15,30 @@ interface SummaryMapper {
   @Select(
       """
       select g.id
-      from offered.mailing g
-      where g.summed_up_at is null and g.state = 'released' and not g.by_rule
+      from offered.cause g
+      where g.is_released and g.is_mailing
+        and not exists (select from mailing_summary m where m.mailing_id = g.id)
         and not exists (select from mailing_release r where r.mailing_id = g.id)
         and not exists (
           select from offered.message s
-          where s.mailing_id = g.id and s.state in ('waiting', 'deferred', 'held'))
+          where s.cause_id = g.id and s.is_open)
         and (select count(*) from (
-               select from offered.message s where s.mailing_id = g.id and s.state <> 'withdrawn' limit 2) m) = 2
+               select from offered.message s where s.cause_id = g.id and not s.is_withdrawn limit 2) m) = 2
       order by g.id
       """)
   List<Long> toSumUp();
+
+  /** Its sender is told; answers 0 when another process has done so. */
+  @Insert(
+      """
+      insert into mailing_summary (mailing_id, summed_up_at)
+      values (#{id}, #{now})
+      on conflict do nothing
+      """)
+  int summedUp(@Param("id") long id, @Param("now") Instant now);
+
+  @Delete("delete from mailing_summary where mailing_id = #{id}")
+  int notSummedUp(long id);
 
   /** What became of a mailing's messages. */
   record Sums(
@@ -37,16 +54,16 @@ interface SummaryMapper {
   @Select(
       """
       select g.name, a.name as sender, a.email as address,
-             count(*) filter (where s.state = 'sent') as sent,
-             count(*) filter (where s.state = 'refused') as refused,
-             count(*) filter (where s.state = 'in_doubt') as in_doubt,
-             count(*) filter (where s.state = 'withdrawn') as withdrawn,
-             count(*) filter (where s.standing = 'RETURNED') as returned
-      from offered.mailing g
+             count(*) filter (where s.is_sent) as sent,
+             count(*) filter (where s.is_refused) as refused,
+             count(*) filter (where s.in_doubt) as in_doubt,
+             count(*) filter (where s.is_withdrawn) as withdrawn,
+             count(*) filter (where s.stands_returned) as returned
+      from offered.cause g
       join offered.account a on a.id = g.sender_id
-      join offered.message s on s.mailing_id = g.id
+      join offered.message s on s.cause_id = g.id
       where g.id = #{id}
-      group by g.id, a.id
+      group by g.name, a.name, a.email
       """)
   Sums sums(long id);
 }

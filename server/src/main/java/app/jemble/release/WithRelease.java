@@ -1,6 +1,6 @@
 package app.jemble.release;
 
-import app.jemble.mailing.Mailing;
+import app.jemble.cause.Cause;
 
 /**
  * What happens with a mailing's release besides the writing of its messages, in its transaction.
@@ -8,11 +8,11 @@ import app.jemble.mailing.Mailing;
 public interface WithRelease {
 
   /** A problem when the mailing cannot be released because of it. */
-  void mayRelease(Mailing mailing);
+  void mayRelease(Cause mailing);
 
-  void released(Mailing mailing);
+  void released(Cause mailing);
 
-  void takenBack(Mailing mailing);
+  void takenBack(Cause mailing);
 
-  void withdrawn(Mailing mailing);
+  void withdrawn(Cause mailing);
 }

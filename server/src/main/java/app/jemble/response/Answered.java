@@ -1,15 +1,16 @@
 package app.jemble.response;
 
+import app.jemble.core.message.MessageState;
 import java.time.Instant;
 import java.util.List;
 
 /** What a response needs to know of its message. */
 public record Answered(
     long id,
-    long mailingId,
+    long causeId,
     long personId,
     String address,
-    String state,
+    MessageState state,
     Instant sentAt,
     Instant firstTryAt,
     long topicId,

@@ -1,5 +1,6 @@
 package app.jemble.response;
 
+import app.jemble.core.message.MessageState;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.ReturnMeaning;
 import app.jemble.outbox.AfterRefusal;
@@ -25,7 +26,7 @@ class RefusalConsequences implements AfterRefusal {
             || responses.kinds(messageId).contains(ResponseKind.RETURNED_HARD)
             || responses.kinds(messageId).contains(ResponseKind.RETURNED_SOFT);
     // The state is asked anew: another process may have noted the same end before.
-    if (known || !message.state().equals("refused")) {
+    if (known || message.state() != MessageState.REFUSED) {
       return;
     }
     ReturnMeaning meaning = ReturnMeaning.inWords(words);

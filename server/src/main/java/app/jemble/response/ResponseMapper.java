@@ -16,10 +16,10 @@ interface ResponseMapper {
 
   String SELECT =
       """
-      select s.id, s.mailing_id, s.person_id, s.address, s.state, s.sent_at, s.first_try_at,
+      select s.id, s.cause_id, s.person_id, s.address, s.state, s.sent_at, s.first_try_at,
              g.topic_id, s.links
       from offered.message s
-      join offered.mailing g on g.id = s.mailing_id
+      join offered.cause g on g.id = s.cause_id
       """;
 
   @Select(SELECT + "where s.token = #{token} and s.first_try_at is not null")
@@ -33,7 +33,7 @@ interface ResponseMapper {
   record Opened(
       long id,
       String token,
-      long mailingId,
+      long causeId,
       long personId,
       Instant handedOver,
       boolean settled,
@@ -41,9 +41,9 @@ interface ResponseMapper {
 
   @Select(
       """
-      select id, token, mailing_id, person_id, coalesce(sent_at, first_try_at) as handed_over,
-             state <> 'in_doubt' and opened as settled,
-             state <> 'in_doubt' and standing <> 'NOTHING' as settled_for_machines
+      select id, token, cause_id, person_id, coalesce(sent_at, first_try_at) as handed_over,
+             not in_doubt and opened as settled,
+             not in_doubt and standing <> 'NOTHING' as settled_for_machines
       from offered.message
       where token = any(#{tokens}) and first_try_at is not null
       """)
@@ -52,15 +52,15 @@ interface ResponseMapper {
   /** Notes opens, a column each. */
   @Insert(
       """
-      insert into response (message_id, mailing_id, person_id, kind, at)
-      select n.message, n.mailing, n.person, n.kind, to_timestamp(n.at / 1000.0)
-      from unnest(#{messages}::bigint[], #{mailings}::bigint[], #{people}::bigint[],
-                  #{kinds}::text[], #{atMillis}::bigint[]) as n (message, mailing, person, kind, at)
+      insert into response (message_id, cause_id, person_id, kind, at)
+      select n.message, n.cause, n.person, n.kind, to_timestamp(n.at / 1000.0)
+      from unnest(#{messages}::bigint[], #{causes}::bigint[], #{people}::bigint[],
+                  #{kinds}::text[], #{atMillis}::bigint[]) as n (message, cause, person, kind, at)
       """)
   int addOpens(
       @Param("atMillis") Long[] atMillis,
       @Param("messages") Long[] messages,
-      @Param("mailings") Long[] mailings,
+      @Param("causes") Long[] causes,
       @Param("people") Long[] people,
       @Param("kinds") List<String> kinds);
 
@@ -126,8 +126,8 @@ interface ResponseMapper {
 
   @Insert(
       """
-      insert into response (message_id, mailing_id, person_id, kind, at, detail, mail_id, unsure)
-      values (#{m.id}, #{m.mailingId}, #{m.personId}, #{kind}, #{at}, #{detail}, #{mailId},
+      insert into response (message_id, cause_id, person_id, kind, at, detail, mail_id, unsure)
+      values (#{m.id}, #{m.causeId}, #{m.personId}, #{kind}, #{at}, #{detail}, #{mailId},
               #{unsure})
       on conflict do nothing
       """)

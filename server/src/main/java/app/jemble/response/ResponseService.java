@@ -92,7 +92,7 @@ public class ResponseService {
     mapper.addOpens(
         instants.stream().map(Instant::toEpochMilli).toArray(Long[]::new),
         opens.stream().map(Opened::id).toArray(Long[]::new),
-        opens.stream().map(Opened::mailingId).toArray(Long[]::new),
+        opens.stream().map(Opened::causeId).toArray(Long[]::new),
         opens.stream().map(Opened::personId).toArray(Long[]::new),
         kinds.stream().map(ResponseKind::name).toList());
   }

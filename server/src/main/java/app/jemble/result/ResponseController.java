@@ -3,17 +3,18 @@ package app.jemble.result;
 import app.jemble.account.AccountService;
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
+import app.jemble.cause.OpenCauses;
 import app.jemble.core.response.Interval;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.Standing;
 import app.jemble.draft.DraftService;
-import app.jemble.mailing.MailingService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -112,13 +113,13 @@ class ResponseController {
   record Begun(long id) {}
 
   private final ResponseListMapper mapper;
-  private final MailingService mailings;
+  private final OpenCauses mailings;
   private final DraftService drafts;
   private final AccountService accounts;
 
   ResponseController(
       ResponseListMapper mapper,
-      MailingService mailings,
+      OpenCauses mailings,
       DraftService drafts,
       AccountService accounts) {
     this.mapper = mapper;
@@ -171,31 +172,42 @@ class ResponseController {
                 rate("a person opened", read, delivered), rate("replied", replied, delivered)));
   }
 
-  @Needs(Right.LOOK)
-  @GetMapping("/{mailingId}/messages")
-  List<MessageStanding> messages(
-      @PathVariable long mailingId,
-      @RequestParam(required = false) List<Standing> standings,
-      @RequestParam(required = false) Did did,
-      @RequestParam(required = false) String link,
-      @RequestParam(required = false) ResultService.By by,
-      @RequestParam(required = false) String value,
-      @RequestParam(required = false) String afterKey,
-      @RequestParam(required = false) Long afterId) {
-    mailings.find(mailingId);
-    return mapper.page(mailingId, which(standings, did, link, by, value), afterKey, afterId, PAGE);
+  /**
+   * Which messages are asked for; what is null does not matter.
+   *
+   * @param value of {@code by}; empty for those without one
+   * @param afterId with {@code afterKey}, the place in their order to begin after
+   */
+  record Which(
+      List<Standing> standings,
+      Did did,
+      String link,
+      ResultService.By by,
+      String value,
+      String afterKey,
+      Long afterId) {
+
+    private String of(ResultService.By group) {
+      return by == group ? value : null;
+    }
+
+    private ResponseListMapper.Which stored() {
+      return new ResponseListMapper.Which(
+          standings == null || standings.isEmpty() ? null : names(standings),
+          did == null ? null : did.name(),
+          link,
+          of(ResultService.By.PLAN),
+          of(ResultService.By.TAG),
+          of(ResultService.By.OWNER),
+          of(ResultService.By.ZONE));
+    }
   }
 
-  private static ResponseListMapper.Which which(
-      List<Standing> standings, Did did, String link, ResultService.By by, String value) {
-    return new ResponseListMapper.Which(
-        standings == null || standings.isEmpty() ? null : names(standings),
-        did == null ? null : did.name(),
-        link,
-        by == ResultService.By.PLAN ? value : null,
-        by == ResultService.By.TAG ? value : null,
-        by == ResultService.By.OWNER ? value : null,
-        by == ResultService.By.ZONE ? value : null);
+  @Needs(Right.LOOK)
+  @GetMapping("/{mailingId}/messages")
+  List<MessageStanding> messages(@PathVariable long mailingId, @ParameterObject Which which) {
+    mailings.find(mailingId);
+    return mapper.page(mailingId, which.stored(), which.afterKey(), which.afterId(), PAGE);
   }
 
   /** Whose messages stand there, for what is done with people. */

@@ -17,7 +17,7 @@ interface ResponseListMapper {
       """
       select standing, count(*) as messages
       from offered.message
-      where mailing_id = #{mailingId} and state = 'sent'
+      where cause_id = #{mailingId} and is_sent
       group by standing
       """)
   List<StandingCount> tally(long mailingId);
@@ -35,12 +35,12 @@ interface ResponseListMapper {
   @Select(
       """
       select g.id, g.name, upper(g.state) as state, count(s.id) as messages,
-             count(s.id) filter (where s.state = 'sent') as sent,
+             count(s.id) filter (where s.is_sent) as sent,
              min(s.sent_at) as first_sent, max(s.sent_at) as last_sent
-      from offered.mailing g
-      left join offered.message s on s.mailing_id = g.id
+      from offered.cause g
+      left join offered.message s on s.cause_id = g.id
       where g.id = #{mailingId}
-      group by g.id
+      group by g.id, g.name, g.state
       """)
   Head head(long mailingId);
 
@@ -66,7 +66,7 @@ interface ResponseListMapper {
              (select max(r.at) from offered.response r where r.person_id = p.id and r.kind = 'REPLIED') as last_reply
       from offered.message s
       join offered.person p on p.id = s.person_id
-      where s.mailing_id = #{mailingId} and s.state = 'sent'
+      where s.cause_id = #{mailingId} and s.is_sent
         and (#{w.standings}::text[] is null or s.standing = any(#{w.standings}))
         and (#{w.did}::text is null or case #{w.did}
                when 'READ' then s.opened when 'CLICKED' then s.clicked else s.replied end)
@@ -94,7 +94,7 @@ interface ResponseListMapper {
       """
       select distinct person_id
       from offered.message
-      where mailing_id = #{mailingId} and state = 'sent' and standing = any(#{standings})
+      where cause_id = #{mailingId} and is_sent and standing = any(#{standings})
       """)
   List<Long> people(@Param("mailingId") long mailingId, @Param("standings") List<String> standings);
 
@@ -105,10 +105,10 @@ interface ResponseListMapper {
              extract(epoch from r.at - s.sent_at)::bigint as seconds_after
       from offered.response r
       join offered.person p on p.id = r.person_id
-      join offered.mailing g on g.id = r.mailing_id
+      join offered.open_cause g on g.id = r.cause_id
       join offered.message s on s.id = r.message_id
-      where (#{mailingId}::bigint is null or r.mailing_id = #{mailingId})
-        and (not g.private or g.sender_id = #{who})
+      where (#{mailingId}::bigint is null or r.cause_id = #{mailingId})
+        and g.open_to = #{who}
       order by r.at desc, r.id desc
       limit #{limit}
       """)
@@ -118,17 +118,17 @@ interface ResponseListMapper {
   @Select(
       """
       select g.id, g.name, min(s.sent_at) as sent_at,
-             count(*) filter (where s.state = 'sent') as sent,
-             count(*) filter (where s.state in ('waiting', 'deferred')) as to_leave,
-             count(*) filter (where s.standing = 'REPLIED') as replied,
-             count(*) filter (where s.standing in ('CLICKED', 'OPENED')) as opened,
-             count(*) filter (where s.state = 'sent' and s.standing in ('NOTHING', 'MACHINE_OPENED')) as quiet,
-             count(*) filter (where s.standing = 'RETURNED') as returned
-      from offered.mailing g
-      join offered.message s on s.mailing_id = g.id
-      where g.state <> 'draft' and g.answers_mail is null
-        and (not g.private or g.sender_id = #{who})
-      group by g.id
+             count(*) filter (where s.is_sent) as sent,
+             count(*) filter (where s.to_leave) as to_leave,
+             count(*) filter (where s.stands_replied) as replied,
+             count(*) filter (where s.stands_read) as opened,
+             count(*) filter (where s.is_quiet) as quiet,
+             count(*) filter (where s.stands_returned) as returned
+      from offered.open_cause g
+      join offered.message s on s.cause_id = g.id
+      where not g.is_draft and not g.is_answer
+        and g.open_to = #{who}
+      group by g.id, g.name
       order by min(s.sent_at) desc nulls first, g.id desc
       limit 100
       """)

@@ -3,9 +3,9 @@ package app.jemble.result;
 import app.jemble.account.AccountService;
 import app.jemble.account.Needs;
 import app.jemble.account.Right;
+import app.jemble.cause.Cause;
+import app.jemble.cause.OpenCauses;
 import app.jemble.exchange.CsvOut;
-import app.jemble.mailing.Mailing;
-import app.jemble.mailing.MailingService;
 import app.jemble.problem.Problem;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -27,10 +27,10 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 class ResultController {
 
   private final ResultService results;
-  private final MailingService mailings;
+  private final OpenCauses mailings;
   private final AccountService accounts;
 
-  ResultController(ResultService results, MailingService mailings, AccountService accounts) {
+  ResultController(ResultService results, OpenCauses mailings, AccountService accounts) {
     this.results = results;
     this.mailings = mailings;
     this.accounts = accounts;
@@ -67,7 +67,7 @@ class ResultController {
     if (!accounts.current().role().mayExport()) {
       throw Problem.forbidden("Readers do not export responses. Ask an administrator.");
     }
-    Mailing of = mailings.find(mailing);
+    Cause of = mailings.find(mailing);
     String name = of.name().replaceAll("[^\\p{L}\\p{N} .,-]", "") + ".csv";
     StreamingResponseBody rows =
         out -> {

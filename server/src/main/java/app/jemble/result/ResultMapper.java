@@ -28,12 +28,12 @@ interface ResultMapper {
       from (
         select message_id, 'READ' as sign, min(at) as at
         from offered.response
-        where mailing_id = #{mailing} and kind in ('OPENED', 'CLICKED', 'REPLIED')
+        where cause_id = #{mailing} and kind in ('OPENED', 'CLICKED', 'REPLIED')
         group by message_id
         union all
         select message_id, kind, min(at)
         from offered.response
-        where mailing_id = #{mailing} and kind in ('CLICKED', 'REPLIED')
+        where cause_id = #{mailing} and kind in ('CLICKED', 'REPLIED')
         group by message_id, kind
       ) first
       group by 1
@@ -49,8 +49,8 @@ interface ResultMapper {
       """
       select min(least(s.sent_at, r.at)) as first, max(greatest(s.sent_at, r.at)) as last
       from (select min(sent_at) as sent_at from offered.message
-            where mailing_id = #{mailing} and state = 'sent') s,
-           (select max(at) as at from offered.response where mailing_id = #{mailing}
+            where cause_id = #{mailing} and is_sent) s,
+           (select max(at) as at from offered.response where cause_id = #{mailing}
             and kind in ('OPENED', 'CLICKED', 'REPLIED')) r
       """)
   Span span(long mailing);
@@ -71,10 +71,10 @@ interface ResultMapper {
       from (
         select distinct target
         from offered.message s, unnest(s.links) as target
-        where s.mailing_id = #{mailing} and s.state = 'sent' and target <> ''
+        where s.cause_id = #{mailing} and s.is_sent and target <> ''
         union
         select distinct detail from offered.response
-        where mailing_id = #{mailing} and kind in ('CLICKED', 'MACHINE_CLICKED')
+        where cause_id = #{mailing} and kind in ('CLICKED', 'MACHINE_CLICKED')
       ) l
       left join (
         select target, count(*) filter (where clicks > 0) as people, sum(clicks) as clicks,
@@ -83,7 +83,7 @@ interface ResultMapper {
           select detail as target, message_id,
                  count(*) filter (where kind = 'CLICKED') as clicks
           from offered.response
-          where mailing_id = #{mailing} and kind in ('CLICKED', 'MACHINE_CLICKED')
+          where cause_id = #{mailing} and kind in ('CLICKED', 'MACHINE_CLICKED')
           group by 1, 2
         ) of_message
         group by target
@@ -111,7 +111,7 @@ interface ResultMapper {
           + """
             from offered.message s
             left join offered.membership m on m.person_id = s.person_id
-            where s.mailing_id = #{mailing} and s.state = 'sent'
+            where s.cause_id = #{mailing} and s.is_sent
             group by 1, 2
             order by 3 desc, 2
             """)
@@ -124,7 +124,7 @@ interface ResultMapper {
             from offered.message s
             join offered.person p on p.id = s.person_id
             cross join lateral unnest(p.tags) as tag
-            where s.mailing_id = #{mailing} and s.state = 'sent'
+            where s.cause_id = #{mailing} and s.is_sent
             group by 1
             order by 3 desc, 2
             limit 100
@@ -138,7 +138,7 @@ interface ResultMapper {
             from offered.message s
             join offered.person p on p.id = s.person_id
             left join offered.account w on w.id = p.owner_id
-            where s.mailing_id = #{mailing} and s.state = 'sent'
+            where s.cause_id = #{mailing} and s.is_sent
             group by 1, 2
             order by 3 desc, 2
             """)
@@ -150,7 +150,7 @@ interface ResultMapper {
           + """
             from offered.message s
             join offered.person p on p.id = s.person_id
-            where s.mailing_id = #{mailing} and s.state = 'sent'
+            where s.cause_id = #{mailing} and s.is_sent
             group by 1, 2
             order by 3 desc, 2
             limit 100
@@ -167,13 +167,13 @@ interface ResultMapper {
       """
           + COUNTS
           + """
-            from offered.mailing g
-            join offered.mailing mine on mine.id = #{mailing} and mine.topic_id = g.topic_id
-            join offered.message s on s.mailing_id = g.id and s.state = 'sent'
-            where g.id <> mine.id and g.answers_mail is null and not g.by_rule
+            from offered.open_cause g
+            join offered.cause mine on mine.id = #{mailing} and mine.topic_id = g.topic_id
+            join offered.message s on s.cause_id = g.id and s.is_sent
+            where g.id <> mine.id and not g.is_answer and not g.is_rule
               and g.released_at < mine.released_at
-              and (not g.private or g.sender_id = #{who})
-            group by g.id
+              and g.open_to = #{who}
+            group by g.id, g.name
             having count(*) > 1
             order by min(s.sent_at) desc
             limit 10
@@ -211,7 +211,7 @@ interface ResultMapper {
         from offered.response
         where message_id = s.id
       ) r on true
-      where s.mailing_id = #{mailing}
+      where s.cause_id = #{mailing}
       order by p.name_key collate "C", s.id
       """)
   @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)

@@ -1,10 +1,10 @@
 package app.jemble.result;
 
 import app.jemble.account.AccountService;
+import app.jemble.cause.OpenCauses;
 import app.jemble.core.response.Course;
 import app.jemble.core.response.Interval;
 import app.jemble.core.response.Standing;
-import app.jemble.mailing.MailingService;
 import app.jemble.result.ResultMapper.ExportRow;
 import app.jemble.result.ResultMapper.GroupCounts;
 import app.jemble.workspace.WorkspaceService;
@@ -85,13 +85,13 @@ class ResultService {
       @Schema(nullable = true) Share repliedShare) {}
 
   private final ResultMapper mapper;
-  private final MailingService mailings;
+  private final OpenCauses mailings;
   private final WorkspaceService workspace;
   private final AccountService accounts;
 
   ResultService(
       ResultMapper mapper,
-      MailingService mailings,
+      OpenCauses mailings,
       WorkspaceService workspace,
       AccountService accounts) {
     this.mapper = mapper;

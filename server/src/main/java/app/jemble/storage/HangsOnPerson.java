@@ -18,6 +18,9 @@ public record HangsOnPerson(String name, Sql table, Sql key, Sql alike, Kind kin
   /** What a room has of people. */
   public interface Room {
     List<HangsOnPerson> ofPeople();
+
+    /** Rows with these keys were moved, or moved back. */
+    default void moved(List<Long> keys) {}
   }
 
   /** How a person stands in rows. */
@@ -27,9 +30,7 @@ public record HangsOnPerson(String name, Sql table, Sql key, Sql alike, Kind kin
     /** a row is of a message, and goes where the message went */
     OF_MESSAGE,
     /** a row has a list of people */
-    LIST,
-    /** a row has a list of people, and whoever is writing at it is told that it was changed */
-    WRITTEN_LIST
+    LIST
   }
 
   public static HangsOnPerson rows(String name, Sql table, Sql key, Sql alike) {
@@ -44,11 +45,7 @@ public record HangsOnPerson(String name, Sql table, Sql key, Sql alike, Kind kin
     return new HangsOnPerson(name, table, key, column, Kind.LIST);
   }
 
-  public static HangsOnPerson writtenList(String name, Sql table, Sql key, Sql column) {
-    return new HangsOnPerson(name, table, key, column, Kind.WRITTEN_LIST);
-  }
-
   public boolean isList() {
-    return kind == Kind.LIST || kind == Kind.WRITTEN_LIST;
+    return kind == Kind.LIST;
   }
 }

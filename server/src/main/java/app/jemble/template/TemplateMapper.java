@@ -21,7 +21,9 @@ interface TemplateMapper {
              t.private_to, t.made_by,
              t.subject, t.body, t.topic_id, c.name as topic, t.letterhead_id, t.promotional,
              t.version, t.changed_at, a.name as changed_by,
-             (select count(*) from offered.mailing g where g.template_id = t.id and g.state <> 'discarded')
+             (select count(*) from offered.cause g
+              join offered.wording w on w.id = g.wording_id
+              where w.template_id = t.id and not g.is_discarded)
                as used
       from template t
       join offered.topic c on c.id = t.topic_id

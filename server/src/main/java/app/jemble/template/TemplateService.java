@@ -2,7 +2,7 @@ package app.jemble.template;
 
 import app.jemble.account.AccountService;
 import app.jemble.core.message.LetterText;
-import app.jemble.core.message.LetterText.Wording;
+import app.jemble.core.message.LetterText.Written;
 import app.jemble.core.message.SafeHtml;
 import app.jemble.letterhead.LetterheadService;
 import app.jemble.problem.Problem;
@@ -180,7 +180,7 @@ public class TemplateService {
     }
     String subject = draft.subject() == null ? "" : draft.subject();
     String body = SafeHtml.clean(draft.body() == null ? "" : draft.body());
-    LetterText.errors(new Wording(subject, body), workspace.fields()).stream()
+    LetterText.errors(new Written(subject, body), workspace.fields()).stream()
         .findFirst()
         .ifPresent(
             e -> {

@@ -39,7 +39,7 @@ public record LetterText(
   }
 
   /** What is written: template text. */
-  public record Wording(String subject, String body) {}
+  public record Written(String subject, String body) {}
 
   /**
    * How it is to look.
@@ -76,29 +76,29 @@ public record LetterText(
   public static final String SIGNATURE = "signature";
 
   /** What is wrong with a wording, whoever will sign it. */
-  public static List<TemplateError> errors(Wording wording, FieldCatalogue fields) {
+  public static List<TemplateError> errors(Written written, FieldCatalogue fields) {
     List<TemplateError> errors =
-        new ArrayList<>(TemplateParser.parse(wording.subject(), Kind.HEADER, fields).errors());
+        new ArrayList<>(TemplateParser.parse(written.subject(), Kind.HEADER, fields).errors());
     errors.addAll(
-        TemplateParser.parse(wording.body(), Kind.HTML, fields, Map.of(SIGNATURE, "")).errors());
+        TemplateParser.parse(written.body(), Kind.HTML, fields, Map.of(SIGNATURE, "")).errors());
     return errors;
   }
 
   /** Reads a wording; errors are those of the text as it was written. */
-  public static Prepared prepare(Wording wording, Looks looks, FieldCatalogue fields) {
-    TemplateParser.Parsed subject = TemplateParser.parse(wording.subject(), Kind.HEADER, fields);
+  public static Prepared prepare(Written written, Looks looks, FieldCatalogue fields) {
+    TemplateParser.Parsed subject = TemplateParser.parse(written.subject(), Kind.HEADER, fields);
     TemplateParser.Parsed body =
         TemplateParser.parse(
-            wording.body(), Kind.HTML, fields, Map.of(SIGNATURE, looks.signature()));
+            written.body(), Kind.HTML, fields, Map.of(SIGNATURE, looks.signature()));
     Optional<LetterText> text =
         subject.template().isEmpty() || body.template().isEmpty()
             ? Optional.empty()
-            : Optional.of(dressed(wording, looks, fields, subject.template().get(), body));
+            : Optional.of(dressed(written, looks, fields, subject.template().get(), body));
     return new Prepared(text, subject.errors(), body.errors());
   }
 
   private static LetterText dressed(
-      Wording wording,
+      Written written,
       Looks looks,
       FieldCatalogue fields,
       Template subject,
@@ -106,13 +106,13 @@ public record LetterText(
     boolean namesLeaving = body.template().orElseThrow().fields().contains(MessageFields.LEAVE);
     boolean saysLeaving = looks.saysHowToLeave() && !namesLeaving;
     Dressing dressing = new Dressing(looks.head());
-    String bodyHtml = dressing.body(wording.body());
+    String bodyHtml = dressing.body(written.body());
     String signatureHtml = dressing.body(looks.signature());
     String html = dressing.document(bodyHtml, foot(looks, saysLeaving), looks.language());
     List<String> links = dressing.links();
 
     FieldCatalogue all = fields.plus(MessageFields.of(links.size()));
-    String plain = PlainText.fromHtml(wording.body(), address -> shown(address, links));
+    String plain = PlainText.fromHtml(written.body(), address -> shown(address, links));
     String signature = PlainText.fromHtml(looks.signature(), address -> shown(address, links));
     String text = plain + textFoot(looks, saysLeaving);
     return new LetterText(

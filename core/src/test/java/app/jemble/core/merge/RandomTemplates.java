@@ -112,6 +112,6 @@ public final class RandomTemplates {
           .template()
           .ifPresent(t -> Renderer.render(t, SOMEBODY, Locale.ENGLISH, ZoneId.of("Europe/London")));
     }
-    LetterText.errors(new LetterText.Wording(text, SafeHtml.clean(text)), FIELDS);
+    LetterText.errors(new LetterText.Written(text, SafeHtml.clean(text)), FIELDS);
   }
 }

@@ -120,6 +120,33 @@ public class RendererTest {
         .isEqualTo("https://quay.example/?n=Zo%C3%AB%20%26%20%22Co%22");
   }
 
+  private static final String[] NASTY = {
+    "<",
+    ">",
+    "\"",
+    "'",
+    "&",
+    "&lt;",
+    "</p>",
+    "<script>",
+    "]]>",
+    "<!--",
+    "{{",
+    "}}",
+    "\r\n",
+    "\0",
+    "\u202e",
+    "ж",
+    "漢",
+    "😀",
+    " ",
+    "javascript:",
+    "https://x.example",
+    "=",
+    "`",
+    "\\"
+  };
+
   /**
    * Random values of every nasty kind, in every place: the tags around them stay what they were.
    */
@@ -129,37 +156,11 @@ public class RendererTest {
         "<p title=\"{{first_name}}\">{{first_name}} <a href=\"{{first_name}}\">{{first_name}}</a>"
             + "<a href=\"https://quay.example/{{first_name}}\">b</a></p><p>end</p>";
     Template template = parse(html, Kind.HTML);
-    String[] pieces = {
-      "<",
-      ">",
-      "\"",
-      "'",
-      "&",
-      "&lt;",
-      "</p>",
-      "<script>",
-      "]]>",
-      "<!--",
-      "{{",
-      "}}",
-      "\r\n",
-      "\0",
-      "\u202e",
-      "ж",
-      "漢",
-      "😀",
-      " ",
-      "javascript:",
-      "https://x.example",
-      "=",
-      "`",
-      "\\"
-    };
     Random random = new Random(20260324);
     for (int round = 0; round < 2000; round++) {
       StringBuilder value = new StringBuilder();
       for (int i = random.nextInt(8); i >= 0; i--) {
-        value.append(pieces[random.nextInt(pieces.length)]);
+        value.append(NASTY[random.nextInt(NASTY.length)]);
       }
       Values values = Values.of(new HashMap<>(Map.of("first_name", FieldValue.text("" + value))));
       String text = Renderer.render(template, values, Locale.UK, LONDON).text();

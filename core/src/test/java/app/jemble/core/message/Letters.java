@@ -45,7 +45,7 @@ final class Letters {
       String subject, String body, Optional<Letterhead> head, boolean clicks, boolean leaving) {
     LetterText.Prepared prepared =
         LetterText.prepare(
-            new LetterText.Wording(subject, body),
+            new LetterText.Written(subject, body),
             new LetterText.Looks(head, "<p>{{sender.name}}</p>", Locale.UK, clicks, leaving),
             YardFields.standard());
     return prepared.text().orElseThrow(() -> new AssertionError(prepared.toString()));

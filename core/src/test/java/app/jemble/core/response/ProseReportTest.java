@@ -2,9 +2,11 @@ package app.jemble.core.response;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -28,6 +30,12 @@ public class ProseReportTest {
 
   @DataProvider
   public Object[][] returns() {
+    return Stream.of(longOnes(), shapes(), shortOnes())
+        .flatMap(Arrays::stream)
+        .toArray(Object[][]::new);
+  }
+
+  private static Object[][] longOnes() {
     return new Object[][] {
       {
         "address, colon, reason",
@@ -63,6 +71,11 @@ public class ProseReportTest {
         "5.2.2",
         false
       },
+    };
+  }
+
+  private static Object[][] shapes() {
+    return new Object[][] {
       {
         "a transcript",
         """
@@ -93,6 +106,11 @@ public class ProseReportTest {
         "5.1.1",
         true
       },
+    };
+  }
+
+  private static Object[][] shortOnes() {
+    return new Object[][] {
       {
         "in one sentence",
         "Your mail to ivo@quay.example was not delivered: unknown host.",

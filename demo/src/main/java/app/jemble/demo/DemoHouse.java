@@ -1,0 +1,94 @@
+package app.jemble.demo;
+
+import app.jemble.account.Account.Role;
+import app.jemble.account.AccountService;
+import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldType;
+import app.jemble.core.record.FieldUse;
+import app.jemble.workspace.Workspace;
+import app.jemble.workspace.WorkspaceService;
+import java.util.List;
+import java.util.Set;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** The boatyard and its colleagues. */
+@Component
+class DemoHouse {
+
+  private final AccountService accounts;
+  private final WorkspaceService workspace;
+  private final JdbcClient sql;
+
+  DemoHouse(AccountService accounts, WorkspaceService workspace, JdbcClient sql) {
+    this.accounts = accounts;
+    this.workspace = workspace;
+    this.sql = sql;
+  }
+
+  /** Nobody can sign in yet. */
+  boolean isEmpty() {
+    return !accounts.hasAny();
+  }
+
+  /** Those who own the people: their ids. */
+  List<Long> owners() {
+    return List.of(accounts.findByLogin("orla").id(), accounts.findByLogin("tomas").id());
+  }
+
+  /**
+   * @param password of all colleagues
+   */
+  void add(String password) {
+    addHouse();
+    addColleagues(password);
+  }
+
+  private void addHouse() {
+    workspace.create(
+        new Workspace(
+            "Tern Quay Boatyard",
+            "1 Quay Road, Lowen Quay LQ1 1TQ",
+            DemoLoader.ZONE,
+            "en-GB",
+            "ternquay.example",
+            30,
+            null,
+            "desk@ternquay.example"));
+    DemoTexts.TOPICS.forEach(workspace::addTopic);
+    DemoWords.PLANS.forEach(workspace::addPlan);
+    workspace.addAttribute(
+        new Field("berth_name", "Berth name", FieldType.TEXT, List.of(), Set.of(FieldUse.FILTER)));
+    for (String name : DemoWords.HOUSES) {
+      sql.sql("insert into organisation (name, place) values (?, 'Lowen Quay')")
+          .param(name)
+          .update();
+    }
+  }
+
+  private void addColleagues(String password) {
+    accounts.add(
+        "orla",
+        password,
+        "Orla Finch",
+        "orla@ternquay.example",
+        "Membership administrator",
+        Role.COORDINATOR);
+    accounts.add(
+        "tomas",
+        password,
+        "Tomas Vance",
+        "tomas@ternquay.example",
+        "Sales representative",
+        Role.REPRESENTATIVE);
+    accounts.add(
+        "wilma",
+        password,
+        "Wilma Gorse",
+        "wilma@ternquay.example",
+        "Yard manager",
+        Role.ADMINISTRATOR);
+    accounts.add(
+        "reed", password, "Reed Larkin", "reed@ternquay.example", "Treasurer", Role.READER);
+  }
+}

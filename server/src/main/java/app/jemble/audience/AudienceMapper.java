@@ -1,0 +1,63 @@
+package app.jemble.audience;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface AudienceMapper {
+
+  @Select(
+      """
+      select record_kind, record_ids, record_each, parts::text as parts,
+             leave_parts::text as leave_parts, picks, left_out
+      from audience
+      where mailing_id = #{mailingId}
+      """)
+  Audience find(long mailingId);
+
+  @Insert(
+      """
+      insert into audience (mailing_id, record_kind, record_ids, record_each, parts, leave_parts,
+                            picks, left_out)
+      values (#{mailingId}, #{a.recordKind}, #{a.recordIds}, #{a.recordEach}, #{a.parts}::jsonb,
+              #{a.leaveParts}::jsonb, #{a.picks}, #{a.leftOut})
+      on conflict (mailing_id) do update
+      set record_kind = excluded.record_kind, record_ids = excluded.record_ids,
+          record_each = excluded.record_each, parts = excluded.parts,
+          leave_parts = excluded.leave_parts, picks = excluded.picks, left_out = excluded.left_out
+      """)
+  int write(@Param("mailingId") long mailingId, @Param("a") Audience audience);
+
+  @Update(
+      """
+      update audience
+      set left_out = array(select distinct unnest(left_out || #{people}::bigint[]) order by 1)
+      where mailing_id = #{mailingId}
+      """)
+  int leaveOut(@Param("mailingId") long mailingId, @Param("people") Long[] people);
+
+  /** The parts of a mailing's audience and those it leaves out, as they are stored. */
+  record StoredParts(long mailingId, String parts, String leaveParts) {}
+
+  @Select(
+      """
+      select mailing_id, parts::text as parts, leave_parts::text as leave_parts
+      from audience
+      where jsonb_path_exists(parts || leave_parts, '$.**.field ? (@ == "list")')
+      order by mailing_id
+      for update
+      """)
+  List<StoredParts> aboutLists();
+
+  @Update(
+      """
+      update audience
+      set parts = #{parts}::jsonb, leave_parts = #{leaveParts}::jsonb
+      where mailing_id = #{mailingId}
+      """)
+  int writeParts(StoredParts parts);
+}

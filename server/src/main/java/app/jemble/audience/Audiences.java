@@ -1,0 +1,81 @@
+package app.jemble.audience;
+
+import app.jemble.cause.Cause;
+import app.jemble.cause.CauseChanges;
+import app.jemble.list.RenamedList;
+import app.jemble.storage.HangsOnPerson;
+import app.jemble.storage.Sql;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.ObjectMapper;
+
+/** The audiences of mailings, as they are kept. */
+@Service
+public class Audiences implements RenamedList.Follower, HangsOnPerson.Room {
+
+  private final AudienceMapper mapper;
+  private final CauseChanges causes;
+  private final ObjectMapper json;
+
+  Audiences(AudienceMapper mapper, CauseChanges causes, ObjectMapper json) {
+    this.mapper = mapper;
+    this.causes = causes;
+    this.json = json;
+  }
+
+  /** Whom a cause is for; a rule picks its people as they come due, and writes about the same. */
+  public Audience of(Cause cause) {
+    if (cause.isRule()) {
+      return kept(cause.followsId()).recordsAlone();
+    }
+    return kept(cause.id());
+  }
+
+  private Audience kept(long mailingId) {
+    Audience kept = mapper.find(mailingId);
+    return kept == null ? Audience.NOBODY : kept;
+  }
+
+  public void write(long mailingId, Audience audience) {
+    mapper.write(mailingId, audience);
+  }
+
+  /** Leaves people of a draft out besides those who already are. */
+  public void leaveOut(Cause draft, List<Long> people) {
+    mapper.leaveOut(draft.id(), people.toArray(Long[]::new));
+    causes.touch(List.of(draft.id()));
+  }
+
+  /** Whoever writes at a mailing meanwhile is told that it was changed elsewhere. */
+  @Override
+  public void follow(RenamedList list) {
+    List<Long> followed = new ArrayList<>();
+    for (AudienceMapper.StoredParts stored : mapper.aboutLists()) {
+      AudienceMapper.StoredParts renamed =
+          new AudienceMapper.StoredParts(
+              stored.mailingId(),
+              list.in(stored.parts(), json),
+              list.in(stored.leaveParts(), json));
+      if (!renamed.equals(stored)) {
+        mapper.writeParts(renamed);
+        followed.add(stored.mailingId());
+      }
+    }
+    causes.touch(followed);
+  }
+
+  /** Who was picked or left out by hand goes along. */
+  @Override
+  public List<HangsOnPerson> ofPeople() {
+    return List.of(
+        HangsOnPerson.list("PICK", Sql.of("audience"), Sql.of("t.mailing_id"), Sql.of("picks")),
+        HangsOnPerson.list(
+            "LEFT_OUT", Sql.of("audience"), Sql.of("t.mailing_id"), Sql.of("left_out")));
+  }
+
+  @Override
+  public void moved(List<Long> mailings) {
+    causes.touch(mailings);
+  }
+}

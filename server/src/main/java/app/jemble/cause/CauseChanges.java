@@ -1,0 +1,111 @@
+package app.jemble.cause;
+
+import app.jemble.core.message.CauseState;
+import app.jemble.core.message.MailWording;
+import app.jemble.problem.Problem;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Service;
+
+/**
+ * What becomes of a cause: begun, written, released, taken back, withdrawn. Whoever calls has asked
+ * whether the colleague may, and holds the cause.
+ */
+@Service
+public class CauseChanges {
+
+  private final CauseMapper mapper;
+  private final Wordings wordings;
+  private final Clock clock;
+
+  CauseChanges(CauseMapper mapper, Wordings wordings, Clock clock) {
+    this.mapper = mapper;
+    this.wordings = wordings;
+    this.clock = clock;
+  }
+
+  /** Begins a cause as a draft; answers its id. */
+  public long create(NewCause cause, MailWording wording) {
+    return mapper.create(cause, wordings.add(wording), clock.instant());
+  }
+
+  /** Saves what the writer changed; a problem when the draft is not of the version they saw. */
+  public void write(
+      Cause draft, int version, String name, long topicId, boolean isPrivate, MailWording wording) {
+    if (mapper.write(draft.id(), version, name, topicId, isPrivate, CauseState.DRAFT) == 0) {
+      throw Problem.conflict(
+          "This mailing was changed elsewhere in the meantime. Reload it to go on from there.");
+    }
+    wordings.write(draft.wordingId(), wording);
+    mapper.shareWithRules(draft.id(), Cause.Kind.RULE);
+  }
+
+  /** Something of these was changed: whoever is writing at one meanwhile is told. */
+  public void touch(List<Long> ids) {
+    mapper.touch(ids.toArray(Long[]::new));
+  }
+
+  public void discard(long id) {
+    if (mapper.move(id, CauseState.DRAFT, CauseState.DISCARDED) == 0) {
+      throw Problem.conflict("Only a draft can be discarded.");
+    }
+  }
+
+  public void restore(long id) {
+    if (mapper.move(id, CauseState.DISCARDED, CauseState.DRAFT) == 0) {
+      throw Problem.conflict("Only a discarded draft can be taken back.");
+    }
+  }
+
+  /**
+   * Lets a draft go.
+   *
+   * @param heldUntil nothing leaves before it
+   * @param dueAt when its first message is to leave
+   */
+  public void release(long id, Instant at, Instant heldUntil, Instant dueAt) {
+    CauseMapper.Release release = new CauseMapper.Release(at, heldUntil, dueAt);
+    mapper.release(id, CauseState.DRAFT, CauseState.RELEASED, release);
+  }
+
+  /** Lets a cause go, from a draft or again after it was withdrawn, as this one would be. */
+  public void releaseAs(long id, NewCause as) {
+    Instant now = clock.instant();
+    CauseMapper.Release release = new CauseMapper.Release(now, now, now);
+    int released =
+        mapper.release(id, CauseState.DRAFT, CauseState.RELEASED, release)
+            + mapper.release(id, CauseState.WITHDRAWN, CauseState.RELEASED, release);
+    if (released > 0) {
+      mapper.become(id, as);
+    }
+  }
+
+  /** As if it had never been released. */
+  public void takeBack(long id) {
+    mapper.takeBack(id, CauseState.RELEASED, CauseState.DRAFT);
+  }
+
+  /** What has not left of it will not. */
+  public void withdraw(long id) {
+    mapper.move(id, CauseState.RELEASED, CauseState.WITHDRAWN);
+  }
+
+  /** All its messages are in the outbox; none leaves before an instant. */
+  public void written(long id, Instant heldUntil) {
+    mapper.written(id, heldUntil, CauseState.RELEASED);
+  }
+
+  public void pause(long id) {
+    mapper.pause(id, clock.instant());
+  }
+
+  public void resume(long id) {
+    mapper.pause(id, null);
+  }
+
+  /** A cause that has sent nothing, and what it would have said, are forgotten. */
+  public void remove(long id) {
+    mapper.removeWordings(mapper.remove(id).toArray(Long[]::new));
+  }
+}

@@ -1,0 +1,69 @@
+package app.jemble.cause;
+
+import app.jemble.account.AccountService;
+import app.jemble.problem.Problem;
+import org.springframework.stereotype.Component;
+
+/**
+ * The only way to a cause: as far as it is open to the colleague who asks. What is private to
+ * another is to them as if it did not exist.
+ */
+@Component
+public class OpenCauses {
+
+  private final CauseMapper mapper;
+  private final AccountService accounts;
+
+  OpenCauses(CauseMapper mapper, AccountService accounts) {
+    this.mapper = mapper;
+    this.accounts = accounts;
+  }
+
+  /** A cause; a problem when there is none that the colleague may see. */
+  public Cause find(long id) {
+    return open(mapper.find(id));
+  }
+
+  /** The same, which nobody else changes until the transaction ends. */
+  public Cause lock(long id) {
+    return open(mapper.findLocked(id));
+  }
+
+  /** For work that no colleague asks for at present; a problem when there is none. */
+  public Cause anybodys(long id) {
+    return there(mapper.find(id));
+  }
+
+  /** As {@link #anybodys}, which nobody else changes until the transaction ends. */
+  public Cause lockAnybodys(long id) {
+    return there(mapper.findLocked(id));
+  }
+
+  /** The name of a cause; null when it is not open to the colleague who asks. */
+  public String nameOf(long id) {
+    Cause cause = mapper.find(id);
+    return cause == null || isAnothers(cause) ? null : cause.name();
+  }
+
+  private Cause open(Cause cause) {
+    if (isAnothers(there(cause))) {
+      throw gone();
+    }
+    return cause;
+  }
+
+  private boolean isAnothers(Cause cause) {
+    return cause.isPrivate() && cause.senderId() != accounts.current().id();
+  }
+
+  private static Cause there(Cause cause) {
+    if (cause == null) {
+      throw gone();
+    }
+    return cause;
+  }
+
+  private static Problem gone() {
+    return Problem.notFound("There is no such mailing any more.");
+  }
+}

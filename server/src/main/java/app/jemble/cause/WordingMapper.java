@@ -1,0 +1,47 @@
+package app.jemble.cause;
+
+import app.jemble.core.message.MailWording;
+import app.jemble.core.reach.Channel;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface WordingMapper {
+
+  @Select(
+      """
+      select subject, body, template_id, template_version, letterhead_id, promotional, voice,
+             replies_to, reply_colleague, count_opens, count_clicks
+      from wording
+      where id = #{id}
+      """)
+  MailWording mail(long id);
+
+  @Select(
+      affectData = true,
+      value =
+          """
+          insert into wording (channel, subject, body, template_id, template_version,
+                               letterhead_id, promotional, voice, replies_to, reply_colleague,
+                               count_opens, count_clicks)
+          values (#{channel}, #{w.subject}, #{w.body}, #{w.templateId}, #{w.templateVersion},
+                  #{w.letterheadId}, #{w.promotional}, #{w.voice}, #{w.repliesTo},
+                  #{w.replyColleague}, #{w.countOpens}, #{w.countClicks})
+          returning id
+          """)
+  long addMail(@Param("channel") Channel channel, @Param("w") MailWording wording);
+
+  @Update(
+      """
+      update wording
+      set subject = #{w.subject}, body = #{w.body}, template_id = #{w.templateId},
+          template_version = #{w.templateVersion}, letterhead_id = #{w.letterheadId},
+          promotional = #{w.promotional}, voice = #{w.voice}, replies_to = #{w.repliesTo},
+          reply_colleague = #{w.replyColleague}, count_opens = #{w.countOpens},
+          count_clicks = #{w.countClicks}
+      where id = #{id}
+      """)
+  int writeMail(@Param("id") long id, @Param("w") MailWording wording);
+}

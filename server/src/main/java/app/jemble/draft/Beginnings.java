@@ -1,0 +1,49 @@
+package app.jemble.draft;
+
+import app.jemble.account.Account;
+import app.jemble.cause.Cause;
+import app.jemble.cause.NewCause;
+import app.jemble.core.message.MailWording;
+import app.jemble.letterhead.LetterheadService;
+import app.jemble.template.TemplateService;
+import app.jemble.workspace.WorkspaceService;
+import org.springframework.stereotype.Component;
+
+/** What a mailing begins with: a template, or an empty page. */
+@Component
+class Beginnings {
+
+  record Begun(String name, long topicId, MailWording wording) {
+    NewCause as(Account sender) {
+      return new NewCause(Cause.Kind.MAILING, name, topicId, sender.id(), false, null);
+    }
+  }
+
+  private final TemplateService templates;
+  private final LetterheadService letterheads;
+  private final WorkspaceService workspace;
+
+  Beginnings(TemplateService templates, LetterheadService letterheads, WorkspaceService workspace) {
+    this.templates = templates;
+    this.letterheads = letterheads;
+    this.workspace = workspace;
+  }
+
+  /**
+   * @param templateId null for an empty page
+   */
+  Begun of(Long templateId) {
+    if (templateId == null) {
+      return new Begun(
+          "New mailing",
+          workspace.topics().get(0).id(),
+          MailWording.by("", "", letterheads.first(), true));
+    }
+    TemplateService.Template t = templates.find(templateId);
+    return new Begun(
+        t.name(),
+        t.topicId(),
+        MailWording.by(t.subject(), t.body(), t.letterheadId(), t.promotional())
+            .from(t.id(), t.version()));
+  }
+}

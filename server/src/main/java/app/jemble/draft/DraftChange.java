@@ -1,0 +1,17 @@
+package app.jemble.draft;
+
+import app.jemble.core.message.MailWording;
+import app.jemble.plan.SendPlan;
+
+/**
+ * What a writer saves of a draft.
+ *
+ * @param plan null leaves it as it is
+ */
+record DraftChange(
+    String name,
+    long topicId,
+    boolean isPrivate,
+    MailWording wording,
+    AudienceChange audience,
+    SendPlan plan) {}

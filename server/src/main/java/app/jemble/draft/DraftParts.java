@@ -1,0 +1,29 @@
+package app.jemble.draft;
+
+import app.jemble.audience.AudienceParts;
+import app.jemble.audience.Audiences;
+import app.jemble.cause.Cause;
+import app.jemble.plan.PlanService;
+import org.springframework.stereotype.Component;
+
+/** What stands beside the words of a draft: whom it is for, and when it leaves. */
+@Component
+class DraftParts {
+
+  private final Audiences audiences;
+  private final AudienceParts parts;
+  private final PlanService plans;
+
+  DraftParts(Audiences audiences, AudienceParts parts, PlanService plans) {
+    this.audiences = audiences;
+    this.parts = parts;
+    this.plans = plans;
+  }
+
+  void write(Cause draft, DraftChange change) {
+    audiences.write(draft.id(), change.audience().of(audiences.of(draft), parts));
+    if (change.plan() != null) {
+      plans.keep(draft.id(), change.plan());
+    }
+  }
+}

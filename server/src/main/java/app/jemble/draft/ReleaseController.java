@@ -1,0 +1,70 @@
+package app.jemble.draft;
+
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
+import app.jemble.cause.Cause;
+import app.jemble.cause.OpenCauses;
+import app.jemble.release.ReleaseJobs;
+import app.jemble.release.ReleaseService;
+import app.jemble.release.ReleaseUndoing;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The acts that let a mailing go, take it back, and withdraw what has not left. */
+@RestController
+@RequestMapping("/api/mailings/{id}")
+class ReleaseController {
+
+  record Version(int version) {}
+
+  record Withdrawn(int messages) {}
+
+  private final OpenCauses causes;
+  private final ReleaseService releases;
+  private final ReleaseUndoing undoing;
+  private final ReleaseJobs writing;
+  private final BenchView bench;
+
+  ReleaseController(
+      OpenCauses causes,
+      ReleaseService releases,
+      ReleaseUndoing undoing,
+      ReleaseJobs writing,
+      BenchView bench) {
+    this.causes = causes;
+    this.releases = releases;
+    this.undoing = undoing;
+    this.writing = writing;
+    this.bench = bench;
+  }
+
+  @Needs(Right.WRITE)
+  @PostMapping("/release")
+  Bench release(@PathVariable long id, @RequestBody Version version) {
+    releases.release(id, version.version());
+    writing.begin(id);
+    return bench(id);
+  }
+
+  @Needs(Right.WRITE)
+  @PostMapping("/take-back")
+  Bench takeBack(@PathVariable long id) {
+    undoing.takeBack(id);
+    return bench(id);
+  }
+
+  @Needs(Right.WRITE)
+  @PostMapping("/withdraw")
+  Withdrawn withdraw(@PathVariable long id) {
+    return new Withdrawn(undoing.withdraw(id));
+  }
+
+  private Bench bench(long id) {
+    Cause mailing = causes.find(id);
+    Long follows = mailing.followsId();
+    return bench.of(mailing, follows == null ? null : causes.nameOf(follows));
+  }
+}

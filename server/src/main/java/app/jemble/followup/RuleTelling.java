@@ -1,0 +1,66 @@
+package app.jemble.followup;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.carrier.mail.HouseMails;
+import app.jemble.cause.Cause;
+import app.jemble.cause.OpenCauses;
+import app.jemble.core.message.Mailbox;
+import app.jemble.followup.FollowActMapper.Candidate;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.stereotype.Component;
+
+/** Tells a sender by mail for whom a rule has acted. */
+@Component
+class RuleTelling {
+
+  private static final int MOST_NAMES = 20;
+
+  private final FollowActMapper mapper;
+  private final FollowRuleMapper rules;
+  private final RuleDoing doing;
+  private final OpenCauses mailings;
+  private final HouseMails mails;
+  private final AccountService accounts;
+
+  RuleTelling(
+      FollowActMapper mapper,
+      FollowRuleMapper rules,
+      RuleDoing doing,
+      OpenCauses mailings,
+      HouseMails mails,
+      AccountService accounts) {
+    this.mapper = mapper;
+    this.rules = rules;
+    this.doing = doing;
+    this.mailings = mailings;
+    this.mails = mails;
+    this.accounts = accounts;
+  }
+
+  /** It was noted before, so that nobody is told twice; what cannot leave is tried again. */
+  void tell(long ruleId, List<Candidate> whom) {
+    FollowRule rule = rules.find(ruleId);
+    Cause mailing = mailings.anybodys(rule.mailingId());
+    Account sender = accounts.find(mailing.senderId());
+    List<String> names = mapper.names(whom.stream().map(Candidate::personId).toArray(Long[]::new));
+    String who = String.join(", ", names.subList(0, Math.min(names.size(), MOST_NAMES)));
+    String more =
+        names.size() > MOST_NAMES
+            ? String.format(Locale.ROOT, " and %,d more", names.size() - MOST_NAMES)
+            : "";
+    boolean sent =
+        mails.send(
+            "told." + ruleId + "." + whom.get(0).message(),
+            new Mailbox(sender.name(), sender.email()),
+            "“" + mailing.name() + "”: " + who + more,
+            new HouseMails.Words(
+                who + more + " – " + RuleWords.of(rule, doing.act(rule), null) + ".",
+                "Responses",
+                "/responses/" + mailing.id()));
+    if (!sent) {
+      mapper.notTold(ruleId, whom.stream().map(Candidate::message).toArray(Long[]::new));
+    }
+  }
+}

@@ -1,0 +1,27 @@
+package app.jemble.mailing;
+
+import app.jemble.account.Needs;
+import app.jemble.account.Right;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The mailings that are open to whoever asks. */
+@RestController
+@RequestMapping("/api/mailings")
+class MailingController {
+
+  private final MailingService mailings;
+
+  MailingController(MailingService mailings) {
+    this.mailings = mailings;
+  }
+
+  @Needs(Right.LOOK)
+  @GetMapping
+  List<MailingRow> all(@RequestParam(required = false) Long template) {
+    return mailings.all(template);
+  }
+}
