@@ -4,10 +4,10 @@
   import { page } from '$app/state';
   import { onSignedOut } from '$lib/api/client';
   import { listen } from '$lib/live/live';
-  import Finder from '$lib/keys/Finder.svelte';
+  import Finder from '$lib/shell/Finder.svelte';
   import KeyList from '$lib/keys/KeyList.svelte';
   import { keys } from '$lib/keys/keys.svelte';
-  import TopBar from '$lib/session/TopBar.svelte';
+  import TopBar from '$lib/shell/TopBar.svelte';
   import { session } from '$lib/session/session.svelte';
   import Notices from '$lib/ui/Notices.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';

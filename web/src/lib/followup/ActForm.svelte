@@ -1,7 +1,7 @@
 <script lang="ts">
   import { fieldsQuery } from '$lib/api/queries';
   import type { FollowRuleBody, RuleAct } from '$lib/api/types';
-  import ValueInput from '$lib/people/ValueInput.svelte';
+  import ValueInput from '$lib/field/ValueInput.svelte';
   import ColleagueSelect from '$lib/session/ColleagueSelect.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { Input, Select } from 'flowbite-svelte';

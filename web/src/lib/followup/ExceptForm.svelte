@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { partChoices } from '$lib/mailing/partChoices.svelte';
+  import { partChoices } from '$lib/audience/partChoices.svelte';
   import type { AudiencePart, BenchPart, FollowRuleBody } from '$lib/api/types';
-  import AddPart from '$lib/mailing/AddPart.svelte';
-  import PartList from '$lib/mailing/PartList.svelte';
+  import AddPart from '$lib/audience/AddPart.svelte';
+  import PartList from '$lib/audience/PartList.svelte';
 
   interface Props {
     except: AudiencePart[];

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import { fieldsQuery, templatesQuery } from '$lib/api/queries';
-  import TextEditor from '$lib/template/TextEditor.svelte';
+  import TextEditor from '$lib/editor/TextEditor.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
   interface Props {

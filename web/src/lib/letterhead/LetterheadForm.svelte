@@ -4,15 +4,15 @@
   import { fieldsQuery, templatesQuery } from '$lib/api/queries';
   import type { LetterheadDraft, SavedLetterhead } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
-  import PreviewPane from '$lib/template/PreviewPane.svelte';
-  import { createPreview } from '$lib/template/preview.svelte';
-  import TextEditor from '$lib/template/TextEditor.svelte';
+  import PreviewPane from '$lib/message/PreviewPane.svelte';
+  import { createPreview } from '$lib/message/preview.svelte';
+  import TextEditor from '$lib/editor/TextEditor.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { Input, Label, Select } from 'flowbite-svelte';
   import Colours from './Colours.svelte';
-  import LogoChoice from './LogoChoice.svelte';
+  import LogoChoice from '$lib/picture/PictureChoice.svelte';
   import { draftOf, fresh, sample } from './letterhead';
 
   interface Props {

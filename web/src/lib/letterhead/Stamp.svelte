@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { LetterheadDraft } from '$lib/api/types';
-  import { pathOf } from '$lib/template/pictures';
+  import { pathOf } from '$lib/picture/pictures';
 
   interface Props {
     letterhead: LetterheadDraft;

@@ -1,6 +1,6 @@
 import type { Kept, Layout, Reach } from '$lib/api/types';
 import { everyone, fromFilter, type FilterDraft } from '$lib/filter/draft';
-import { draftOf, SIDES, type Side } from '$lib/task/sides';
+import { draftOf, SIDES, type Side } from '$lib/filter/sides';
 import { nobody, type Selection } from './selection';
 
 /** What is looked for in a list; kept while other screens are visited. */

@@ -4,7 +4,7 @@
   import { mailingsQuery, templatesQuery } from '$lib/api/queries';
   import type { Filter, RelatedKind, SelectionBody } from '$lib/api/types';
   import { count as number, people } from '$lib/format/numbers';
-  import MergeText from '$lib/template/MergeText.svelte';
+  import MergeText from '$lib/editor/MergeText.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery } from '@tanstack/svelte-query';

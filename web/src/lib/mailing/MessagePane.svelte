@@ -1,21 +1,21 @@
 <script lang="ts">
   import { letterheadsQuery } from '$lib/api/queries';
   import type { Look, MergeFieldName } from '$lib/api/types';
-  import type { Hints } from '$lib/template/picking';
-  import TextEditor from '$lib/template/TextEditor.svelte';
+  import type { Hints } from '$lib/editor/picking';
+  import TextEditor from '$lib/editor/TextEditor.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import { createQuery } from '@tanstack/svelte-query';
-  import type { BenchState } from './bench.svelte';
-  import FilesLine from './FilesLine.svelte';
-  import FindingList from './FindingList.svelte';
-  import type { Which } from './lookParts';
-  import OwnBand from './OwnBand.svelte';
-  import type { OwnWriting } from './own.svelte';
-  import { countingWords, voiceWords } from './sending';
+  import type { Writing } from '$lib/draft/writing.svelte';
+  import FilesLine from '$lib/message/FilesLine.svelte';
+  import FindingList from '$lib/check/FindingList.svelte';
+  import type { Which } from '$lib/check/lookParts';
+  import OwnBand from '$lib/message/OwnBand.svelte';
+  import type { OwnWriting } from '$lib/message/own.svelte';
+  import { countingWords, voiceWords } from '$lib/draft/sending';
   import TemplateMenu from './TemplateMenu.svelte';
 
   interface Props {
-    bench: BenchState;
+    bench: Writing;
     own: OwnWriting;
     fields: MergeFieldName[];
     hints: Hints;

@@ -5,12 +5,12 @@
   import Ask from '$lib/ui/Ask.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { Checkbox, Label, Select } from 'flowbite-svelte';
-  import type { BenchState } from './bench.svelte';
-  import { repliesTo, voices } from './sending';
+  import type { Writing } from '$lib/draft/writing.svelte';
+  import { repliesTo, voices } from '$lib/draft/sending';
 
   interface Props {
     open: boolean;
-    bench: BenchState;
+    bench: Writing;
     topics: Topic[];
   }
 

@@ -4,10 +4,10 @@
   import PlanForm from '$lib/plan/PlanForm.svelte';
   import ReadingTime from '$lib/plan/ReadingTime.svelte';
   import PlanResult from '$lib/plan/PlanResult.svelte';
-  import type { BenchState } from './bench.svelte';
+  import type { Writing } from '$lib/draft/writing.svelte';
 
   interface Props {
-    bench: BenchState;
+    bench: Writing;
     sheet: PlanView | undefined;
     /** When the audience was last looked at; 0 for never. */
     looked: number;

@@ -1,10 +1,10 @@
 <script lang="ts">
   import Popup from '$lib/ui/Popup.svelte';
   import { Input } from 'flowbite-svelte';
-  import type { BenchState } from './bench.svelte';
+  import type { Writing } from '$lib/draft/writing.svelte';
 
   interface Props {
-    bench: BenchState;
+    bench: Writing;
     /** Null saves back to the template that the message began from. */
     onsave: (name: string | null) => void;
   }

@@ -4,7 +4,7 @@
   import { cellWords } from '$lib/list/cell';
   import { session } from '$lib/session/session.svelte';
   import { createQuery } from '@tanstack/svelte-query';
-  import ValueInput from './ValueInput.svelte';
+  import ValueInput from '$lib/field/ValueInput.svelte';
 
   interface Props {
     field: PersonField;

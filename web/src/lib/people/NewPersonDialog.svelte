@@ -6,7 +6,7 @@
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import ValueInput from './ValueInput.svelte';
+  import ValueInput from '$lib/field/ValueInput.svelte';
 
   interface Props {
     open: boolean;

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import type { Person } from '$lib/api/types';
-  import LogoChoice from '$lib/letterhead/LogoChoice.svelte';
+  import LogoChoice from '$lib/picture/PictureChoice.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
-  import { pathOf } from '$lib/template/pictures';
+  import { pathOf } from '$lib/picture/pictures';
 
   interface Props {
     person: Person;

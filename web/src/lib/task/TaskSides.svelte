@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { ListSearch } from '$lib/list/search.svelte';
-  import { draftOf, sideOf, SIDES } from './sides';
+  import { draftOf, sideOf, SIDES } from '$lib/filter/sides';
 
   interface Props {
     search: ListSearch;

@@ -2,7 +2,7 @@
   import type { Template } from '$lib/api/types';
   import { dayAndYear } from '$lib/format/dates';
   import { session } from '$lib/session/session.svelte';
-  import MergeText from './MergeText.svelte';
+  import MergeText from '$lib/editor/MergeText.svelte';
 
   interface Props {
     template: Template;

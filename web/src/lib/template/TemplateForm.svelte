@@ -8,11 +8,11 @@
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { beginning, draftOf } from './beginning';
-  import PreviewPane from './PreviewPane.svelte';
-  import { createPreview } from './preview.svelte';
+  import PreviewPane from '$lib/message/PreviewPane.svelte';
+  import { createPreview } from '$lib/message/preview.svelte';
   import TemplateHead from './TemplateHead.svelte';
   import TemplatePast from './TemplatePast.svelte';
-  import TextEditor from './TextEditor.svelte';
+  import TextEditor from '$lib/editor/TextEditor.svelte';
 
   interface Props {
     /** The template to change, or null for a new one. */

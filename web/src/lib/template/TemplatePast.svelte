@@ -2,7 +2,7 @@
   import { answer, api } from '$lib/api/client';
   import type { TemplateVersion } from '$lib/api/types';
   import { dayAndTime } from '$lib/format/dates';
-  import CompareDialog from '$lib/mailing/CompareDialog.svelte';
+  import CompareDialog from '$lib/message/CompareDialog.svelte';
   import { session } from '$lib/session/session.svelte';
   import Popup from '$lib/ui/Popup.svelte';
   import { createQuery } from '@tanstack/svelte-query';

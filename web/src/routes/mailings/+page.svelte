@@ -6,7 +6,7 @@
   import { dayAndTime, dayAndYear } from '$lib/format/dates';
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
-  import MergeText from '$lib/template/MergeText.svelte';
+  import MergeText from '$lib/editor/MergeText.svelte';
   import Act from '$lib/ui/Act.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Progress from '$lib/ui/Progress.svelte';

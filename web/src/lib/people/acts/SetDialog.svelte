@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { FilterField, SelectionBody } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
-  import ValueInput from '$lib/people/ValueInput.svelte';
+  import ValueInput from '$lib/field/ValueInput.svelte';
   import Act from '$lib/ui/Act.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';

@@ -4,7 +4,7 @@
   import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { notices } from '$lib/ui/notices.svelte';
-  import MailingBench from '$lib/mailing/MailingBench.svelte';
+  import MailingBench from '$lib/mailing/MailingScreen.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 

@@ -8,7 +8,7 @@
   import { keys } from '$lib/keys/keys.svelte';
   import JustNow from '$lib/response/JustNow.svelte';
   import { partOf, rateWords, responseParts, sizeOf, writeWords } from '$lib/response/parts';
-  import ResultViews from '$lib/response/ResultViews.svelte';
+  import ResultViews from '$lib/result/ResultViews.svelte';
   import { byOf, VIEWS, viewOf } from '$lib/response/results';
   import { soughtIn } from '$lib/response/sought';
   import StandingPanel from '$lib/response/StandingPanel.svelte';

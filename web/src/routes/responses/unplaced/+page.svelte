@@ -6,8 +6,8 @@
   import { lately } from '$lib/format/dates';
   import { UNTOLD } from '$lib/live/live';
   import { taken } from '$lib/response/kinds';
-  import { writer } from '$lib/response/conversation';
-  import PlaceMail from '$lib/response/PlaceMail.svelte';
+  import { writer } from '$lib/conversation/conversation';
+  import PlaceMail from '$lib/inbound/PlaceMail.svelte';
   import { session } from '$lib/session/session.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Panel from '$lib/ui/Panel.svelte';

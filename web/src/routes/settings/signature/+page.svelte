@@ -2,8 +2,8 @@
   import { answer, api } from '$lib/api/client';
   import { fieldsQuery } from '$lib/api/queries';
   import type { Self } from '$lib/api/types';
-  import LogoChoice from '$lib/letterhead/LogoChoice.svelte';
-  import TextEditor from '$lib/template/TextEditor.svelte';
+  import LogoChoice from '$lib/picture/PictureChoice.svelte';
+  import TextEditor from '$lib/editor/TextEditor.svelte';
   import Act from '$lib/ui/Act.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';

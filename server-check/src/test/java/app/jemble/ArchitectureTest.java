@@ -1,11 +1,16 @@
 package app.jemble;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.access.Needs;
+import app.jemble.core.access.Role;
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaMethod;
 import com.tngtech.archunit.core.domain.JavaMethodCall;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -13,6 +18,9 @@ import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
 import java.util.List;
+import java.util.Map;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Select;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
@@ -74,24 +82,98 @@ public class ArchitectureTest {
         .resideInAPackage("app.jemble.outbox..")
         .should()
         .dependOnClassesThat()
-        .resideInAnyPackage("app.jemble.mailing..", "app.jemble.people..", "app.jemble.response..")
+        .resideInAnyPackage(
+            "app.jemble.cause..",
+            "app.jemble.mailing..",
+            "app.jemble.people..",
+            "app.jemble.response..")
         .check(server);
   }
 
-  /** Whoever reaches a mailing has asked whether it is open to the colleague: no path forgets. */
+  /** Whoever reaches what can be private has asked whether it is open: no path forgets. */
   @Test
-  public void aMailingIsFoundInOnePlaceAlone() {
+  public void whatCanBePrivateIsFoundByItsLoaderAlone() {
+    Map<String, String> loaders =
+        Map.of(
+            "app.jemble.cause.CauseMapper", "app.jemble.cause.OpenCauses",
+            "app.jemble.template.TemplateMapper", "app.jemble.template.OpenTemplates",
+            "app.jemble.exchange.ImportMapper", "app.jemble.exchange.OpenImports");
+    loaders.forEach(
+        (mapper, loader) -> {
+          assertThat(server.contain(mapper) && server.contain(loader)).as(mapper).isTrue();
+          noClasses()
+              .that()
+              .doNotHaveFullyQualifiedName(loader)
+              .should()
+              .callMethodWhere(
+                  DescribedPredicate.describe(
+                      "finds unasked",
+                      call ->
+                          call.getTargetOwner().getFullName().equals(mapper)
+                              && List.of("find", "findLocked").contains(call.getName())))
+              .check(server);
+        });
+  }
+
+  /** Roles are weighed in core; elsewhere they are given, told and stored. */
+  @Test
+  public void nobodyButCoreDecidesByARole() {
     noClasses()
         .that()
-        .doNotHaveFullyQualifiedName("app.jemble.mailing.OpenMailings")
+        .resideOutsideOfPackages("app.jemble.core.access..", "app.jemble.demo..")
+        .and()
+        .doNotHaveSimpleName("FirstAdministrator")
         .should()
-        .callMethodWhere(
+        .accessFieldWhere(
             DescribedPredicate.describe(
-                "finds a mailing unasked",
-                call ->
-                    call.getTargetOwner().getFullName().equals("app.jemble.mailing.MailingMapper")
-                        && List.of("find", "findLocked").contains(call.getName())))
+                "names a role", access -> access.getTargetOwner().isEquivalentTo(Role.class)))
         .check(server);
+  }
+
+  /** A question that writes is asked anew each time, were it twice the same in one transaction. */
+  @Test
+  public void noStatementThatWritesIsAnsweredFromMemory() {
+    int writing = 0;
+    for (JavaClass mapper : server) {
+      for (JavaMethod method : mapper.getMethods()) {
+        if (method.isAnnotatedWith(Select.class)
+            && method.getAnnotationOfType(Select.class).affectData()) {
+          assertThat(method.isAnnotatedWith(Options.class)).as(method.getFullName()).isTrue();
+          assertThat(method.getAnnotationOfType(Options.class).flushCache())
+              .as(method.getFullName())
+              .isEqualTo(Options.FlushCachePolicy.TRUE);
+          writing++;
+        }
+      }
+    }
+    assertThat(writing).isGreaterThan(20);
+  }
+
+  /**
+   * Whoever asks an operation of the API has the right that it names; one without is not served.
+   */
+  @Test
+  public void everyOperationNamesTheRightThatItNeeds() {
+    methods()
+        .that(areOperations())
+        .and()
+        .areDeclaredInClassesThat(areOfTheApi())
+        .should()
+        .beAnnotatedWith(Needs.class)
+        .check(server);
+  }
+
+  private static DescribedPredicate<JavaMethod> areOperations() {
+    return DescribedPredicate.describe(
+        "are operations",
+        method ->
+            method.getAnnotations().stream()
+                .anyMatch(a -> a.getRawType().getSimpleName().endsWith("Mapping")));
+  }
+
+  private static DescribedPredicate<JavaClass> areOfTheApi() {
+    return DescribedPredicate.describe(
+        "are of the API", c -> !c.isAnnotatedWith("io.swagger.v3.oas.annotations.Hidden"));
   }
 
   /** Statements are constants of a mapper or made by {@code Sql}; the compiler holds the rest. */

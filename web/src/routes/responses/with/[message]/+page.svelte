@@ -4,16 +4,16 @@
   import { answer, api } from '$lib/api/client';
   import { lately } from '$lib/format/dates';
   import { UNTOLD } from '$lib/live/live';
-  import AnswerBox from '$lib/response/AnswerBox.svelte';
+  import AnswerBox from '$lib/conversation/AnswerBox.svelte';
   import {
     conversationQuery,
     letters,
     signs,
     toAnswer,
     type Reading
-  } from '$lib/response/conversation';
+  } from '$lib/conversation/conversation';
   import { happening, letterOf } from '$lib/response/kinds';
-  import LetterStep from '$lib/response/LetterStep.svelte';
+  import LetterStep from '$lib/conversation/LetterStep.svelte';
   import { session } from '$lib/session/session.svelte';
   import Act from '$lib/ui/Act.svelte';
   import LetterMark from '$lib/ui/LetterMark.svelte';

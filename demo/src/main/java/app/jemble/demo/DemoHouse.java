@@ -1,7 +1,7 @@
 package app.jemble.demo;
 
-import app.jemble.account.Account.Role;
 import app.jemble.account.AccountService;
+import app.jemble.core.access.Role;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
 import app.jemble.ServerTest;
-import app.jemble.account.Account.Role;
+import app.jemble.core.access.Role;
 import app.jemble.inbound.Arrival;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -110,7 +110,7 @@ public class RightsTest extends ServerTest {
           (role, who) -> {
             boolean may =
                 switch (row.right()) {
-                  case "WRITE" -> role != Role.READER;
+                  case "WRITE", "EXPORT" -> role != Role.READER;
                   case "ADMINISTER" -> role == Role.ADMINISTRATOR;
                   default -> true;
                 };

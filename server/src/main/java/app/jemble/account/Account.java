@@ -1,5 +1,10 @@
 package app.jemble.account;
 
+import app.jemble.core.access.Access;
+import app.jemble.core.access.Asker;
+import app.jemble.core.access.Right;
+import app.jemble.core.access.Role;
+
 /**
  * A colleague who signs in.
  *
@@ -19,21 +24,12 @@ public record Account(
     String pictureKey,
     String signature) {
 
-  /** What a colleague may do. */
-  public enum Role {
-    ADMINISTRATOR,
-    COORDINATOR,
-    REPRESENTATIVE,
-    READER;
+  /** As whom a colleague asks. */
+  public Asker asker() {
+    return new Asker(id, role);
+  }
 
-    /** A reader looks, and changes nothing. */
-    public boolean mayWrite() {
-      return this != READER;
-    }
-
-    /** Taking people's data out of the house is for those who may change it. */
-    public boolean mayExport() {
-      return mayWrite();
-    }
+  public boolean may(Right right) {
+    return Access.decide(asker(), right).isYes();
   }
 }

@@ -1,5 +1,10 @@
 package app.jemble.account;
 
+import app.jemble.access.AccessService;
+import app.jemble.access.WhoAsks;
+import app.jemble.core.access.Asker;
+import app.jemble.core.access.Right;
+import app.jemble.core.access.Role;
 import app.jemble.core.merge.TemplateError;
 import app.jemble.core.merge.TemplateParser;
 import app.jemble.core.message.SafeHtml;
@@ -16,7 +21,7 @@ import org.springframework.stereotype.Service;
 
 /** Colleagues, and which of them is asking. */
 @Service
-public class AccountService {
+public class AccountService implements WhoAsks {
 
   private final AccountMapper mapper;
   private final PasswordEncoder passwords;
@@ -38,12 +43,19 @@ public class AccountService {
 
   /** The colleague who is signed in, who must be allowed to change things. */
   public Account currentWriter() {
+    return currentWith(Right.WRITE);
+  }
+
+  /** The colleague who is signed in, who must have a right. */
+  public Account currentWith(Right right) {
     Account account = current();
-    if (!account.role().mayWrite()) {
-      throw Problem.forbidden(
-          "Readers look and change nothing. Ask an administrator for another role.");
-    }
+    AccessService.must(account.asker(), right);
     return account;
+  }
+
+  @Override
+  public Asker asker() {
+    return current().asker();
   }
 
   /** What a colleague says of themselves; it stands in what they write. */
@@ -99,7 +111,7 @@ public class AccountService {
 
   /** Adds a colleague. */
   public void add(
-      String login, String password, String name, String email, String title, Account.Role role) {
+      String login, String password, String name, String email, String title, Role role) {
     mapper.add(
         login,
         passwords.encode(password),

@@ -1,5 +1,8 @@
 package app.jemble.account;
 
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
+import app.jemble.core.access.Role;
 import app.jemble.core.record.FieldType;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.AttributeService;
@@ -75,7 +78,7 @@ class AttributeController {
   }
 
   private void administratorsOnly() {
-    if (accounts.current().role() != Account.Role.ADMINISTRATOR) {
+    if (accounts.current().role() != Role.ADMINISTRATOR) {
       throw Problem.forbidden("Only an administrator changes the fields of the workspace.");
     }
   }

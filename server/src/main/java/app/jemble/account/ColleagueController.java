@@ -1,5 +1,7 @@
 package app.jemble.account;
 
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;

@@ -1,5 +1,6 @@
 package app.jemble.account;
 
+import app.jemble.core.access.Role;
 import app.jemble.core.record.EmailAddress;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
@@ -59,7 +60,7 @@ class FirstAdministrator implements ApplicationRunner {
         name,
         email.strip(),
         "Administrator",
-        Account.Role.ADMINISTRATOR);
+        Role.ADMINISTRATOR);
   }
 
   /** What has to be set otherwise; empty when all is well. */

@@ -1,5 +1,8 @@
 package app.jemble.account;
 
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
+import app.jemble.core.access.Role;
 import app.jemble.problem.Problem;
 import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.WorkspaceService;
@@ -50,13 +53,7 @@ class SessionController {
 
   /** The colleague who is signed in. */
   record Colleague(
-      long id,
-      String name,
-      String email,
-      Account.Role role,
-      boolean mayWrite,
-      String house,
-      String zone) {}
+      long id, String name, String email, Role role, boolean mayWrite, String house, String zone) {}
 
   record SignIn(String login, String password) {}
 
@@ -169,7 +166,7 @@ class SessionController {
         account.name(),
         account.email(),
         account.role(),
-        account.role().mayWrite(),
+        account.may(Right.WRITE),
         workspace.current().name(),
         workspace.current().zone());
   }

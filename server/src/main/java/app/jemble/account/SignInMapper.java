@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -26,6 +27,7 @@ interface SignInMapper {
               last_at = #{now}
           returning failures
           """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   int failed(
       @Param("who") String who, @Param("now") Instant now, @Param("forgotten") Instant forgotten);
 

@@ -1,5 +1,7 @@
 package app.jemble.account;
 
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpSession;

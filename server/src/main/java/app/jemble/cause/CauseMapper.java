@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -36,6 +37,7 @@ interface CauseMapper {
                   #{c.followsId}, #{wordingId}, #{at}, #{c.senderId})
           returning id
           """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long create(
       @Param("c") NewCause cause, @Param("wordingId") long wordingId, @Param("at") Instant at);
 
@@ -130,6 +132,7 @@ interface CauseMapper {
   int pause(@Param("id") long id, @Param("at") Instant at);
 
   @Select(affectData = true, value = "delete from cause where id = #{id} returning wording_id")
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Long> remove(long id);
 
   @Delete("delete from wording where id = any(#{ids})")

@@ -1,6 +1,6 @@
 package app.jemble.cause;
 
-import app.jemble.account.AccountService;
+import app.jemble.access.AccessService;
 import app.jemble.problem.Problem;
 import org.springframework.stereotype.Component;
 
@@ -12,11 +12,11 @@ import org.springframework.stereotype.Component;
 public class OpenCauses {
 
   private final CauseMapper mapper;
-  private final AccountService accounts;
+  private final AccessService access;
 
-  OpenCauses(CauseMapper mapper, AccountService accounts) {
+  OpenCauses(CauseMapper mapper, AccessService access) {
     this.mapper = mapper;
-    this.accounts = accounts;
+    this.access = access;
   }
 
   /** A cause; a problem when there is none that the colleague may see. */
@@ -53,7 +53,7 @@ public class OpenCauses {
   }
 
   private boolean isAnothers(Cause cause) {
-    return cause.isPrivate() && cause.senderId() != accounts.current().id();
+    return !access.isOpen(cause.senderId(), cause.isPrivate());
   }
 
   private static Cause there(Cause cause) {

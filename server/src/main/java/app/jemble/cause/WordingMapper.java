@@ -3,6 +3,7 @@ package app.jemble.cause;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.reach.Channel;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -31,6 +32,7 @@ interface WordingMapper {
                   #{w.replyColleague}, #{w.countOpens}, #{w.countClicks})
           returning id
           """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long addMail(@Param("channel") Channel channel, @Param("w") MailWording wording);
 
   @Update(

@@ -1,11 +1,11 @@
 package app.jemble.check;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
 import app.jemble.audience.AudienceService;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.check.Looked.Entry;
+import app.jemble.core.access.Right;
 import app.jemble.core.check.Finding;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Words;

@@ -4,6 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceService;
 import app.jemble.cause.Cause;
+import app.jemble.core.access.Right;
 import app.jemble.core.check.Finding;
 import app.jemble.core.check.ReleaseCheck;
 import app.jemble.core.pace.PlanAsk;
@@ -165,7 +166,7 @@ public class LookService implements ReadyReaders {
         files.all(mailing.id()).stream().mapToLong(MailingFiles.MailingFile::size).sum(),
         MailingFiles.MOST_OCTETS);
     Account sender = accounts.find(mailing.senderId());
-    if (!sender.role().mayWrite()) {
+    if (!sender.may(Right.WRITE)) {
       check.senderMayNot(sender.name() + " may not send; an administrator can change that.");
     }
     return check;

@@ -1,13 +1,13 @@
 package app.jemble.check;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
 import app.jemble.audience.AudienceService;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.check.NameMends.Mended;
 import app.jemble.check.NameMends.NameMend;
 import app.jemble.check.NameMends.NewName;
+import app.jemble.core.access.Right;
 import app.jemble.core.check.Finding;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;

@@ -1,8 +1,8 @@
 package app.jemble.conversation;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
 import app.jemble.conversation.ConversationService.ReadAs;
+import app.jemble.core.access.Right;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;

@@ -1,5 +1,6 @@
 package app.jemble.conversation;
 
+import app.jemble.access.AccessService;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.conversation.Conversation.AnswersTo;
@@ -45,6 +46,7 @@ class ConversationService {
   private final ResponseService service;
   private final PlacedMails inbound;
   private final AnswerService answers;
+  private final AccessService access;
   private final AccountService accounts;
   private final Clock clock;
 
@@ -53,12 +55,14 @@ class ConversationService {
       ResponseService service,
       PlacedMails inbound,
       AnswerService answers,
+      AccessService access,
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
     this.service = service;
     this.inbound = inbound;
     this.answers = answers;
+    this.access = access;
     this.accounts = accounts;
     this.clock = clock;
   }
@@ -111,7 +115,7 @@ class ConversationService {
   }
 
   private boolean isAnothers(Head head) {
-    return head.isPrivate() && head.senderId() != accounts.current().id();
+    return !access.isOpen(head.senderId(), head.isPrivate());
   }
 
   /** What a person wrote last, though software may have written after it. */

@@ -1,8 +1,8 @@
 package app.jemble.desk;
 
+import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.core.access.Right;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;

@@ -1,10 +1,10 @@
 package app.jemble.draft;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
 import app.jemble.audience.AudienceParts;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.access.Right;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.RepliesTo;
 import app.jemble.core.message.Voice;

@@ -1,9 +1,9 @@
 package app.jemble.draft;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.access.Right;
 import app.jemble.release.ReleaseJobs;
 import app.jemble.release.ReleaseService;
 import app.jemble.release.ReleaseUndoing;

@@ -1,8 +1,7 @@
 package app.jemble.exchange;
 
-import app.jemble.account.AccountService;
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import app.jemble.core.filter.AsOf;
 import app.jemble.core.record.Field;
 import app.jemble.filter.AskedNow;
@@ -64,24 +63,18 @@ class ExportController {
       boolean descending) {}
 
   private final ListService lists;
-  private final AccountService accounts;
   private final ChangeService changes;
   private final AskedNow asked;
 
-  ExportController(
-      ListService lists, AccountService accounts, ChangeService changes, AskedNow asked) {
+  ExportController(ListService lists, ChangeService changes, AskedNow asked) {
     this.lists = lists;
-    this.accounts = accounts;
     this.changes = changes;
     this.asked = asked;
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.EXPORT)
   @PostMapping
   ResponseEntity<StreamingResponseBody> export(@RequestBody ExportWish wish) {
-    if (!accounts.current().role().mayExport()) {
-      throw Problem.forbidden("Readers do not export people. Ask an administrator.");
-    }
     if (wish.form() == null || wish.who() == null || wish.who().filter() == null) {
       throw Problem.wrong("form", "Say who is exported, and as which kind of file.");
     }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -33,6 +34,7 @@ interface ImportMapper {
           returning id
           """,
       affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long create(
       @Param("name") String name,
       @Param("form") String form,

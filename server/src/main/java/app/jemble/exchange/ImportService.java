@@ -35,6 +35,7 @@ class ImportService {
   private static final int SAMPLES = 50;
 
   private final ImportMapper mapper;
+  private final OpenImports open;
   private final ImportChecker checker;
   private final ImportRunner runner;
   private final ChangeService changes;
@@ -48,6 +49,7 @@ class ImportService {
 
   ImportService(
       ImportMapper mapper,
+      OpenImports open,
       ImportChecker checker,
       ImportRunner runner,
       ChangeService changes,
@@ -57,6 +59,7 @@ class ImportService {
       Clock clock,
       PlatformTransactionManager transactions) {
     this.mapper = mapper;
+    this.open = open;
     this.checker = checker;
     this.runner = runner;
     this.changes = changes;
@@ -76,11 +79,8 @@ class ImportService {
 
   /** One's own import; a problem when there is none. */
   ImportRun find(long id) {
-    ImportRun run = mapper.find(id);
-    if (run == null || run.byId() != accounts.currentWriter().id()) {
-      throw Problem.notFound("There is no such import any more.");
-    }
-    return run;
+    accounts.currentWriter();
+    return open.find(id);
   }
 
   /** What an import is likely to be: what was chosen before, else what the file looks like. */

@@ -1,7 +1,7 @@
 package app.jemble.filter;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import app.jemble.core.filter.Operator;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;

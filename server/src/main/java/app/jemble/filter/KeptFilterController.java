@@ -1,7 +1,7 @@
 package app.jemble.filter;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.springframework.web.bind.annotation.DeleteMapping;

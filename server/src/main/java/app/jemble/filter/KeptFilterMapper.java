@@ -5,6 +5,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -48,6 +49,7 @@ interface KeptFilterMapper {
           returning id
           """,
       affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long keep(@Param("f") ToKeep filter, @Param("owner") long owner, @Param("at") Instant at);
 
   @Update(

@@ -2,6 +2,7 @@ package app.jemble.filter;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.core.access.Right;
 import app.jemble.core.record.Related;
 import app.jemble.list.RenamedList;
 import app.jemble.problem.Problem;
@@ -108,7 +109,7 @@ class KeptFilters implements RenamedList.Follower {
             name(draft.name()),
             filter(draft),
             json.writeValueAsString(draft.layout() == null ? Map.of() : sound(draft.layout())),
-            draft.shared() && me.role().mayWrite()),
+            draft.shared() && me.may(Right.WRITE)),
         me.id(),
         clock.instant());
   }
@@ -117,7 +118,7 @@ class KeptFilters implements RenamedList.Follower {
   void rename(long id, String name, boolean shared) {
     Account me = accounts.current();
     try {
-      if (mapper.rename(id, name(name), shared && me.role().mayWrite(), me.id()) == 0) {
+      if (mapper.rename(id, name(name), shared && me.may(Right.WRITE), me.id()) == 0) {
         throw notMine(id);
       }
     } catch (DuplicateKeyException taken) {

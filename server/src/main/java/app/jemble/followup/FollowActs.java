@@ -25,7 +25,7 @@ class FollowActs {
 
   private final FollowActMapper mapper;
   private final FollowRuleMapper rules;
-  private final RuleDoing doing;
+  private final ActChanges changes;
   private final RuleHours ruleHours;
   private final RuleJudge judge;
   private final RuleDecisions decisions;
@@ -35,7 +35,7 @@ class FollowActs {
   FollowActs(
       FollowActMapper mapper,
       FollowRuleMapper rules,
-      RuleDoing doing,
+      ActChanges changes,
       RuleHours ruleHours,
       RuleJudge judge,
       RuleDecisions decisions,
@@ -43,7 +43,7 @@ class FollowActs {
       Clock clock) {
     this.mapper = mapper;
     this.rules = rules;
-    this.doing = doing;
+    this.changes = changes;
     this.ruleHours = ruleHours;
     this.judge = judge;
     this.decisions = decisions;
@@ -65,7 +65,7 @@ class FollowActs {
   void lookAt(long ruleId) {
     FollowRule rule = rules.find(ruleId);
     Instant now = clock.instant();
-    WorkingDays days = doing.workingDays();
+    WorkingDays days = changes.workingDays();
     Instant by = rule.after().leftBy(now);
     List<Candidate> candidates =
         rule.afterId() == null

@@ -1,10 +1,11 @@
 package app.jemble.followup;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
 import app.jemble.audience.AudienceParts;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.access.Right;
+import app.jemble.core.act.Act;
 import app.jemble.core.followup.After;
 import app.jemble.core.followup.Sign;
 import app.jemble.core.followup.Whom;
@@ -161,7 +162,7 @@ class FollowRuleController {
       RuleOutlook.Forecast forecast,
       List<String> errors,
       FollowRuleMapper.Counts counts) {
-    RuleAct act = doing.act(rule);
+    Act act = doing.act(rule);
     return new RuleView(
         rule.id(),
         rule.place(),
@@ -173,7 +174,7 @@ class FollowRuleController {
         parts.read(rule.exceptParts()).stream()
             .map(p -> new ExceptPart(p.name(), p.filter(), parts.words(p)))
             .toList(),
-        act,
+        RuleAct.of(act),
         rule.sendsId() == null ? "" : texts.body(rule.sendsId()),
         RuleWords.of(rule, act, after),
         errors,

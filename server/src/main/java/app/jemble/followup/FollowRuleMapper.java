@@ -48,6 +48,7 @@ interface FollowRuleMapper {
                   #{r.sendsId})
           returning id
           """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long add(@Param("r") FollowRule rule);
 
   @Update(

@@ -4,6 +4,7 @@ import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceParts;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.act.Act;
 import app.jemble.core.followup.After;
 import app.jemble.core.followup.Sign;
 import app.jemble.core.followup.Whom;
@@ -133,7 +134,7 @@ class FollowRules implements WithRelease {
 
   private long keep(
       Cause mailing, int place, Wanted want, FollowRule before, List<Long> ids, List<Wanted> all) {
-    RuleAct act = reading.act(want);
+    Act act = reading.act(want);
     Long sends = sends(mailing, want, act, before);
     FollowRule rule =
         new FollowRule(
@@ -148,7 +149,7 @@ class FollowRules implements WithRelease {
                 ? want.on().kinds().stream().map(ResponseKind::name).sorted().toList()
                 : List.of(),
             parts.write(want.except() == null ? List.of() : want.except()),
-            json.writeValueAsString(act),
+            json.writeValueAsString(RuleAct.of(act)),
             sends,
             null);
     if (before != null) {
@@ -167,8 +168,8 @@ class FollowRules implements WithRelease {
     return "follow-up " + place;
   }
 
-  private Long sends(Cause mailing, Wanted want, RuleAct act, FollowRule before) {
-    if (act.kind() != RuleAct.Kind.SEND) {
+  private Long sends(Cause mailing, Wanted want, Act act, FollowRule before) {
+    if (!(act instanceof Act.Send)) {
       return null;
     }
     if (before != null && before.sendsId() != null) {

@@ -1,9 +1,10 @@
 package app.jemble.followup;
 
+import app.jemble.core.act.Act;
 import io.swagger.v3.oas.annotations.media.Schema;
 
 /**
- * What a rule does.
+ * What a rule does, as it is sent and stored.
  *
  * @param taskKind of TASK: call, write or to do
  * @param title of TASK
@@ -33,5 +34,31 @@ record RuleAct(
     SET,
     /** a mail to the mailing's sender */
     TELL
+  }
+
+  static RuleAct of(Act act) {
+    if (act instanceof Act.MakeTask task) {
+      return new RuleAct(
+          Kind.TASK, task.kind(), task.title(), task.dueDays(), task.owner(), null, null, null);
+    }
+    if (act instanceof Act.AddTag add) {
+      return new RuleAct(Kind.TAG, null, null, null, null, add.tag(), null, null);
+    }
+    if (act instanceof Act.SetField set) {
+      return new RuleAct(Kind.SET, null, null, null, null, null, set.field(), set.value());
+    }
+    Kind kind = act instanceof Act.Send ? Kind.SEND : Kind.TELL;
+    return new RuleAct(kind, null, null, null, null, null, null, null);
+  }
+
+  /** What it says; whether that can be done is for others to ask. */
+  Act act() {
+    return switch (kind) {
+      case SEND -> new Act.Send();
+      case TASK -> new Act.MakeTask(taskKind, title, dueDays, owner);
+      case TAG -> new Act.AddTag(tag);
+      case SET -> new Act.SetField(field, value == null ? "" : value.strip());
+      case TELL -> new Act.Tell();
+    };
   }
 }

@@ -4,6 +4,8 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.access.Right;
+import app.jemble.core.act.Act;
 import app.jemble.core.followup.FollowUp.Judgement;
 import app.jemble.core.followup.FollowUp.Outcome;
 import app.jemble.followup.FollowActMapper.Candidate;
@@ -78,7 +80,7 @@ class RuleDecisions {
     List<Candidate> locked = lot.stream().filter(c -> mine.contains(c.message())).toList();
     Cause mailing = mailings.anybodys(rule.mailingId());
     Account sender = accounts.find(mailing.senderId());
-    if (locked.isEmpty() || !sender.role().mayWrite()) {
+    if (locked.isEmpty() || !sender.may(Right.WRITE)) {
       return List.of();
     }
     Map<Long, Judgement> judged = judge.judge(rule, sender, locked);
@@ -86,7 +88,7 @@ class RuleDecisions {
         locked.stream().filter(c -> judged.get(c.message()).outcome() == Outcome.ACT).toList();
     Map<Long, Done> done = doing.doFor(rule, mailing, sender, acted);
     keep(rule.id(), now, judged, done);
-    return doing.act(rule).kind() == RuleAct.Kind.TELL ? acted : List.of();
+    return doing.act(rule) instanceof Act.Tell ? acted : List.of();
   }
 
   private void keep(long ruleId, Instant now, Map<Long, Judgement> judged, Map<Long, Done> done) {

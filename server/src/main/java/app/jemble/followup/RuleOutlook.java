@@ -40,7 +40,7 @@ class RuleOutlook {
 
   private final FollowRuleMapper mapper;
   private final RuleExceptions exceptions;
-  private final RuleDoing doing;
+  private final ActChanges changes;
   private final Outlook outlook;
   private final RuleHours ruleHours;
   private final AccountService accounts;
@@ -48,13 +48,13 @@ class RuleOutlook {
   RuleOutlook(
       FollowRuleMapper mapper,
       RuleExceptions exceptions,
-      RuleDoing doing,
+      ActChanges changes,
       Outlook outlook,
       RuleHours ruleHours,
       AccountService accounts) {
     this.mapper = mapper;
     this.exceptions = exceptions;
-    this.doing = doing;
+    this.changes = changes;
     this.outlook = outlook;
     this.ruleHours = ruleHours;
     this.accounts = accounts;
@@ -75,7 +75,7 @@ class RuleOutlook {
   /** Nobody has done anything yet: as if it stayed so. */
   private Map<Long, Forecast> ofDraft(
       Outlook.Expected expected, Account sender, List<FollowRule> rules) {
-    WorkingDays days = doing.workingDays();
+    WorkingDays days = changes.workingDays();
     Map<Long, Forecast> forecasts = new HashMap<>();
     for (FollowRule rule : rules) {
       Forecast before = forecasts.get(rule.afterId());
@@ -97,7 +97,7 @@ class RuleOutlook {
   }
 
   private Map<Long, Forecast> ofReleased(Cause mailing, Account sender, List<FollowRule> rules) {
-    WorkingDays days = doing.workingDays();
+    WorkingDays days = changes.workingDays();
     List<Step> all = mapper.threads(mailing.id()).stream().map(RuleOutlook::step).toList();
     Map<Long, Map<Long, Decided>> decided = new HashMap<>();
     mapper

@@ -1,5 +1,6 @@
 package app.jemble.followup;
 
+import app.jemble.core.act.Act;
 import app.jemble.core.followup.After;
 import app.jemble.core.record.Field;
 import app.jemble.followup.FollowRules.Wanted;
@@ -47,16 +48,16 @@ class RuleReading {
   }
 
   /** What a rule does, once all of it is found sound. */
-  RuleAct act(Wanted want) {
-    RuleAct act = want.act();
-    if (act == null || act.kind() == null) {
+  Act act(Wanted want) {
+    if (want.act() == null || want.act().kind() == null) {
       throw Problem.wrong("act", "Say what is to be done.");
     }
+    Act act = want.act().act();
     if (want.whom() == null) {
       if (want.on() == null) {
         throw Problem.wrong("on", "Say at which response it is to be done.");
       }
-      if (act.kind() == RuleAct.Kind.SEND) {
+      if (act instanceof Act.Send) {
         throw Problem.wrong("act", "Another message is sent after a wait, not at once.");
       }
     } else if (want.waitUnit() == null
@@ -65,36 +66,30 @@ class RuleReading {
         || want.waitCount() > After.MOST) {
       throw Problem.wrong("waitCount", "Say how long to wait: 1 to 1,000 hours or days.");
     }
-    return switch (act.kind()) {
-      case SEND, TELL -> new RuleAct(act.kind(), null, null, null, null, null, null, null);
-      case TASK -> task(act);
-      case TAG ->
-          new RuleAct(act.kind(), null, null, null, null, WantedValues.tag(act.tag()), null, null);
-      case SET -> set(act);
-    };
+    return sound(act);
   }
 
-  private RuleAct task(RuleAct act) {
+  private Act sound(Act act) {
+    if (act instanceof Act.MakeTask task) {
+      return sound(task);
+    }
+    if (act instanceof Act.AddTag add) {
+      return new Act.AddTag(WantedValues.tag(add.tag()));
+    }
+    if (act instanceof Act.SetField set) {
+      Field field = wantedValues.field(set.field());
+      wantedValues.value(field, set.value());
+      return new Act.SetField(field.name(), set.value());
+    }
+    return act;
+  }
+
+  private Act.MakeTask sound(Act.MakeTask act) {
     if (act.dueDays() != null && (act.dueDays() < 0 || act.dueDays() > After.MOST)) {
       throw Problem.wrong("dueDays", "A task is due in 0 to 1,000 working days.");
     }
     TaskService.Draft task =
-        tasks.sound(new TaskService.Draft(act.taskKind(), act.title(), null, act.owner()));
-    return new RuleAct(
-        act.kind(), task.kind(), task.title(), act.dueDays(), task.owner(), null, null, null);
-  }
-
-  private RuleAct set(RuleAct act) {
-    Field field = wantedValues.field(act.field());
-    wantedValues.value(field, act.value());
-    return new RuleAct(
-        act.kind(),
-        null,
-        null,
-        null,
-        null,
-        null,
-        field.name(),
-        act.value() == null ? "" : act.value().strip());
+        tasks.sound(new TaskService.Draft(act.kind(), act.title(), null, act.owner()));
+    return new Act.MakeTask(task.kind(), task.title(), act.dueDays(), task.owner());
   }
 }

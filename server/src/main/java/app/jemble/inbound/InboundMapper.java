@@ -3,6 +3,7 @@ package app.jemble.inbound;
 import java.time.Instant;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -41,6 +42,7 @@ interface InboundMapper {
           on conflict (identity) do nothing
           returning id
           """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   Long add(NewMail mail);
 
   /** The message that a mail is about which a person still has to read. */

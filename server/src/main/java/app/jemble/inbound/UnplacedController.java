@@ -1,7 +1,7 @@
 package app.jemble.inbound;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import app.jemble.core.response.ResponseKind;
 import java.util.List;
 import org.springframework.http.ContentDisposition;

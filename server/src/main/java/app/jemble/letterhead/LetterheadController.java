@@ -1,7 +1,7 @@
 package app.jemble.letterhead;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import app.jemble.letterhead.LetterheadService.LetterheadDraft;
 import app.jemble.letterhead.LetterheadService.SavedLetterhead;
 import java.util.List;

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -42,6 +43,7 @@ interface LetterheadMapper {
                   #{d.typeface}, #{d.logoKey}, #{d.header}, #{d.footer}, #{at}, #{by})
           returning id
           """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long create(@Param("d") LetterheadDraft draft, @Param("at") Instant at, @Param("by") long by);
 
   @Update(

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -34,6 +35,7 @@ interface PersonListMapper {
           returning id
           """,
       affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long create(@Param("name") String name, @Param("at") Instant at, @Param("by") long by);
 
   @Update("update person_list set name = #{name} where id = #{id}")
@@ -51,6 +53,7 @@ interface PersonListMapper {
           returning person_id
           """,
       affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Long> add(@Param("list") long list, @Param("people") Long[] people);
 
   @Select(
@@ -61,5 +64,6 @@ interface PersonListMapper {
           returning person_id
           """,
       affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Long> remove(@Param("list") long list, @Param("people") Long[] people);
 }

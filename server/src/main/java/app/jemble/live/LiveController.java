@@ -1,8 +1,8 @@
 package app.jemble.live;
 
+import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.core.access.Right;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;

@@ -1,11 +1,11 @@
 package app.jemble.message;
 
+import app.jemble.access.Needs;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
 import app.jemble.audience.Audience;
 import app.jemble.audience.AudienceService;
+import app.jemble.core.access.Right;
 import app.jemble.core.message.LetterText.Looks;
 import app.jemble.core.message.Letterhead;
 import app.jemble.core.message.MailWording;

@@ -1,10 +1,10 @@
 package app.jemble.message;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.cause.Wordings;
+import app.jemble.core.access.Right;
 import app.jemble.core.message.MailWording;
 import app.jemble.message.OwnWordings.OwnWording;
 import app.jemble.template.TemplateService;

@@ -9,6 +9,7 @@ import org.apache.ibatis.annotations.ConstructorArgs;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -139,6 +140,7 @@ interface HandoverMapper {
   int giveAll(String worker);
 
   @Select(affectData = true, value = "select nextval(pg_get_serial_sequence('sent_copies', 'id'))")
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long nextCopies();
 
   /** Keeps messages as they will leave, one after another. */
@@ -213,6 +215,7 @@ interface HandoverMapper {
           )
           select count(*) from doubted
           """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   int doubtAbandoned(
       @Param("now") Instant now, @Param("state") String state, @Param("reason") String reason);
 

@@ -1,9 +1,9 @@
 package app.jemble.outbox;
 
+import app.jemble.access.Needs;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.core.access.Right;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.message.MessageState;
 import app.jemble.problem.Problem;

@@ -1,11 +1,9 @@
 package app.jemble.people;
 
-import app.jemble.account.AccountService;
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import app.jemble.exchange.CsvOut;
 import app.jemble.people.DoNotWriteMapper.Kept;
-import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -65,13 +63,10 @@ class DoNotWriteController {
 
   private final DoNotWriteMapper mapper;
   private final DoNotWriteService service;
-  private final AccountService accounts;
 
-  DoNotWriteController(
-      DoNotWriteMapper mapper, DoNotWriteService service, AccountService accounts) {
+  DoNotWriteController(DoNotWriteMapper mapper, DoNotWriteService service) {
     this.mapper = mapper;
     this.service = service;
-    this.accounts = accounts;
   }
 
   /** The latest first; the next page begins after an address and its instant. */
@@ -134,12 +129,9 @@ class DoNotWriteController {
   }
 
   /** The whole list as CSV (RFC 4180), with a head that the import knows. */
-  @Needs(Right.WRITE)
+  @Needs(Right.EXPORT)
   @GetMapping("/export")
   ResponseEntity<StreamingResponseBody> export() {
-    if (!accounts.current().role().mayExport()) {
-      throw Problem.forbidden("Readers do not export addresses. Ask an administrator.");
-    }
     StreamingResponseBody rows =
         out -> {
           try (CsvOut csv = new CsvOut(out)) {

@@ -2,6 +2,7 @@ package app.jemble.people;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.core.access.Right;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.exchange.SmallTable;
 import app.jemble.people.DoNotWriteMapper.Kept;
@@ -109,10 +110,7 @@ class DoNotWriteService {
   /** Takes an address off the list, for a reason that is kept. */
   @Transactional
   void lift(String address, String note) {
-    Account who = accounts.currentWriter();
-    if (who.role() != Account.Role.ADMINISTRATOR) {
-      throw Problem.forbidden("Only administrators take an address off the list; ask one.");
-    }
+    Account who = accounts.currentWith(Right.ADMINISTER);
     String key = address == null ? "" : EmailAddress.key(address);
     String reason = mapper.lockedReason(key);
     if (reason == null) {

@@ -5,6 +5,7 @@ import app.jemble.storage.SqlLanguage;
 import java.util.List;
 import org.apache.ibatis.annotations.Lang;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -18,6 +19,7 @@ interface MergeMapper {
   /** The keys of the rows that were moved; what the one who stays has already stays behind. */
   @Lang(SqlLanguage.class)
   @Select(value = SqlLanguage.GIVEN, affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Long> move(Sql move);
 
   @Lang(SqlLanguage.class)

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -19,6 +20,7 @@ interface OfficeMapper {
           returning id
           """,
       affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long begin(@Param("person") long person, @Param("o") OfficeService.Draft office);
 
   @Update("update office set until = #{until} where id = #{id} and person_id = #{person}")

@@ -1,7 +1,7 @@
 package app.jemble.people;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import app.jemble.core.filter.AsOf;
 import app.jemble.core.filter.FilterSentence;
 import app.jemble.core.reach.Reach;

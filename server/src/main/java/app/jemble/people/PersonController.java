@@ -1,7 +1,7 @@
 package app.jemble.people;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import io.swagger.v3.oas.annotations.media.Schema;

@@ -1,9 +1,9 @@
 package app.jemble.plan;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.access.Right;
 import app.jemble.outbox.OutboxService;
 import app.jemble.response.ReadingTimes;
 import app.jemble.workspace.WorkspaceService;

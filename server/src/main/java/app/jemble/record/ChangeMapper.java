@@ -9,6 +9,7 @@ import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Lang;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -41,6 +42,7 @@ interface ChangeMapper {
       value =
           "insert into change_batch (at, by_id, words) values (#{at}, #{by}, #{words}) returning id",
       affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long begin(@Param("at") Instant at, @Param("by") Long by, @Param("words") String words);
 
   @Update("update change_batch set words = #{words} where id = #{id}")
@@ -68,10 +70,12 @@ interface ChangeMapper {
   /** Carries out what {@link ChangeSql} says; answers how many changed. */
   @Lang(SqlLanguage.class)
   @Select(value = SqlLanguage.GIVEN, affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long change(Sql act);
 
   @Lang(SqlLanguage.class)
   @Select(value = SqlLanguage.GIVEN, affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Long> add(Sql act);
 
   @Lang(SqlLanguage.class)
@@ -159,6 +163,7 @@ interface ChangeMapper {
           returning person_id
           """,
       affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Long> beginMemberships(
       @Param("people") Long[] people,
       @Param("plan") String plan,

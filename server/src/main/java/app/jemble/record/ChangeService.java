@@ -2,6 +2,9 @@ package app.jemble.record;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.core.access.About;
+import app.jemble.core.access.Access;
+import app.jemble.core.access.Right;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldValue;
@@ -255,9 +258,9 @@ public class ChangeService {
     return new Undone(batch.words(), people);
   }
 
-  /** Who did it, or an administrator; what a person chose themself is nobody's else. */
+  /** What a person chose themself nobody takes back. */
   private static boolean mayUndo(Account me, Long doneBy) {
-    return doneBy != null && (doneBy == me.id() || me.role() == Account.Role.ADMINISTRATOR);
+    return Access.decide(me.asker(), Right.WRITE, new About.Done(doneBy)).isYes();
   }
 
   private void setBack(long batch, String field) {
@@ -296,7 +299,7 @@ public class ChangeService {
         change.by(),
         change.words(),
         change.undone(),
-        !change.undone() && me.role().mayWrite() && mayUndo(me, change.byId()));
+        !change.undone() && mayUndo(me, change.byId()));
   }
 
   /** The number of a person's last change. */

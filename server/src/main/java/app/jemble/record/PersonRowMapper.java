@@ -3,6 +3,7 @@ package app.jemble.record;
 import java.time.Instant;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -13,6 +14,7 @@ interface PersonRowMapper {
   @Select(
       value = "insert into person (kind, created_at) values (#{kind}, #{at}) returning id",
       affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long add(@Param("kind") String kind, @Param("at") Instant at);
 
   @Update("update person set picture_key = #{key} where id = #{id} and archived_at is null")

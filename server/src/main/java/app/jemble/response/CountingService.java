@@ -1,7 +1,7 @@
 package app.jemble.response;
 
-import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.core.access.Right;
 import app.jemble.core.response.AddressRange;
 import app.jemble.core.response.FetchRules;
 import app.jemble.problem.Problem;
@@ -62,9 +62,7 @@ public class CountingService {
 
   /** Holds for what is fetched from now on; what was counted stays as it was. */
   CountingRules change(CountingRules wanted) {
-    if (accounts.currentWriter().role() != Account.Role.ADMINISTRATOR) {
-      throw Problem.forbidden("Only administrators change how responses are counted; ask one.");
-    }
+    accounts.currentWith(Right.ADMINISTER);
     if (wanted.withinSeconds() < 0 || wanted.withinSeconds() > LONGEST_WITHIN) {
       throw Problem.wrong("withinSeconds", "Choose 0 to 600 seconds.");
     }

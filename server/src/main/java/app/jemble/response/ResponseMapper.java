@@ -7,6 +7,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -143,12 +144,14 @@ interface ResponseMapper {
   @Select(
       affectData = true,
       value = "delete from response where mail_id = #{mail} and unsure returning message_id")
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Long> dropUnsure(long mail);
 
   /** The same of all that came before an instant. */
   @Select(
       affectData = true,
       value = "delete from response where unsure and at < #{before} returning message_id")
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Long> dropUnsureBefore(Instant before);
 
   /** Which links of a message were followed since an instant, by whomever. */

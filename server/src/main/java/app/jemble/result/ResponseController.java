@@ -1,9 +1,9 @@
 package app.jemble.result;
 
+import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.access.Right;
 import app.jemble.core.response.Interval;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.Standing;

@@ -1,12 +1,10 @@
 package app.jemble.result;
 
-import app.jemble.account.AccountService;
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.access.Right;
 import app.jemble.exchange.CsvOut;
-import app.jemble.problem.Problem;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
@@ -28,12 +26,10 @@ class ResultController {
 
   private final ResultService results;
   private final OpenCauses mailings;
-  private final AccountService accounts;
 
-  ResultController(ResultService results, OpenCauses mailings, AccountService accounts) {
+  ResultController(ResultService results, OpenCauses mailings) {
     this.results = results;
     this.mailings = mailings;
-    this.accounts = accounts;
   }
 
   @Needs(Right.LOOK)
@@ -61,12 +57,9 @@ class ResultController {
   }
 
   /** Every message with what came of it, as CSV (RFC 4180). */
-  @Needs(Right.WRITE)
+  @Needs(Right.EXPORT)
   @GetMapping("/export")
   ResponseEntity<StreamingResponseBody> export(@PathVariable long mailing) {
-    if (!accounts.current().role().mayExport()) {
-      throw Problem.forbidden("Readers do not export responses. Ask an administrator.");
-    }
     Cause of = mailings.find(mailing);
     String name = of.name().replaceAll("[^\\p{L}\\p{N} .,-]", "") + ".csv";
     StreamingResponseBody rows =

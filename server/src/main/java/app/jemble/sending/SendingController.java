@@ -1,9 +1,9 @@
 package app.jemble.sending;
 
-import app.jemble.account.Account;
+import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.core.access.Right;
+import app.jemble.core.access.Role;
 import app.jemble.problem.Problem;
 import app.jemble.sending.SendingMapper.ColleagueCap;
 import app.jemble.sending.SendingMapper.RoleCap;
@@ -45,11 +45,10 @@ class SendingController {
       List<ColleagueLimit> colleagues) {}
 
   /** Messages a day of a colleague of a role; null for no limit. */
-  record RoleLimit(Account.Role role, @Schema(nullable = true) Integer most) {}
+  record RoleLimit(Role role, @Schema(nullable = true) Integer most) {}
 
   /** Messages a day of one colleague; null for what the role may. */
-  record ColleagueLimit(
-      long id, String name, Account.Role role, @Schema(nullable = true) Integer most) {}
+  record ColleagueLimit(long id, String name, Role role, @Schema(nullable = true) Integer most) {}
 
   private final SendingService sending;
   private final AccountService accounts;
@@ -115,14 +114,11 @@ class SendingController {
     return sending.importDaysOff(new String(file, StandardCharsets.UTF_8));
   }
 
-  private static Account.Role role(String stored) {
-    return Account.Role.valueOf(stored.toUpperCase(Locale.ROOT));
+  private static Role role(String stored) {
+    return Role.valueOf(stored.toUpperCase(Locale.ROOT));
   }
 
   private void administratorsOnly() {
-    Account who = accounts.currentWriter();
-    if (who.role() != Account.Role.ADMINISTRATOR) {
-      throw Problem.forbidden("Only administrators change when messages may leave; ask one.");
-    }
+    accounts.currentWith(Right.ADMINISTER);
   }
 }

@@ -1,7 +1,7 @@
 package app.jemble.task;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;

@@ -1,7 +1,7 @@
 package app.jemble.task;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import app.jemble.core.record.Related;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.ListService;

@@ -6,6 +6,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -29,6 +30,7 @@ interface TaskMapper {
           returning id, person_id
           """,
       affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<MadeRow> make(
       @Param("t") TaskService.Draft task,
       @Param("people") Long[] people,
@@ -86,6 +88,7 @@ interface TaskMapper {
           returning id
           """,
       affectData = true)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Long> setDone(@Param("tasks") Long[] tasks, @Param("at") Instant at);
 
   @Update("update task set due_on = #{day} where id = any(#{tasks})")

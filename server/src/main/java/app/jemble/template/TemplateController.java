@@ -1,7 +1,7 @@
 package app.jemble.template;
 
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
 import app.jemble.template.TemplateService.Template;
 import app.jemble.template.TemplateService.TemplateDraft;
 import app.jemble.template.TemplateService.TemplateVersion;

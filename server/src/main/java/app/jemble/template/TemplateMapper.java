@@ -8,6 +8,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -61,6 +62,7 @@ interface TemplateMapper {
                   #{t.topicId}, #{t.letterheadId}, #{t.promotional}, #{by}, #{by}, #{at})
           returning id
           """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long create(
       @Param("t") TemplateDraft draft,
       @Param("privateTo") Long privateTo,

@@ -71,6 +71,7 @@ public class TemplateService {
   private static final int LONGEST_LABEL = 60;
 
   private final TemplateMapper mapper;
+  private final OpenTemplates open;
   private final LetterheadService letterheads;
   private final WorkspaceService workspace;
   private final AccountService accounts;
@@ -78,11 +79,13 @@ public class TemplateService {
 
   TemplateService(
       TemplateMapper mapper,
+      OpenTemplates open,
       LetterheadService letterheads,
       WorkspaceService workspace,
       AccountService accounts,
       Clock clock) {
     this.mapper = mapper;
+    this.open = open;
     this.letterheads = letterheads;
     this.workspace = workspace;
     this.accounts = accounts;
@@ -94,22 +97,14 @@ public class TemplateService {
     return mapper.all(accounts.current().id());
   }
 
+  /** A template; a problem when there is none that the asker may see. */
   public Template find(long id) {
-    Template template = mapper.find(id);
-    if (template == null || isAnothers(template)) {
-      throw Problem.notFound("There is no such template any more.");
-    }
-    return template;
+    return open.find(id);
   }
 
   /** The name of a template; null when it is gone, or another's own. */
   public String nameOf(long id) {
-    Template template = mapper.find(id);
-    return template == null || isAnothers(template) ? null : template.name();
-  }
-
-  private boolean isAnothers(Template template) {
-    return template.privateTo() != null && template.privateTo() != accounts.current().id();
+    return open.nameOf(id);
   }
 
   @Transactional

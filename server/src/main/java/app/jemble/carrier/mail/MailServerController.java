@@ -1,10 +1,8 @@
 package app.jemble.carrier.mail;
 
-import app.jemble.account.Account;
+import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
-import app.jemble.account.Needs;
-import app.jemble.account.Right;
-import app.jemble.problem.Problem;
+import app.jemble.core.access.Right;
 import app.jemble.settings.JembleSettings;
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -50,9 +48,7 @@ class MailServerController {
   @Needs(Right.ADMINISTER)
   @PostMapping("/try")
   MailServerTried tryOut() {
-    if (accounts.currentWriter().role() != Account.Role.ADMINISTRATOR) {
-      throw Problem.forbidden("Only administrators test the mail server; ask one.");
-    }
+    accounts.currentWith(Right.ADMINISTER);
     MailServerCheck.Result result = check.check();
     return new MailServerTried(result.failed(), result.words());
   }

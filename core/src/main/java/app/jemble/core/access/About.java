@@ -1,0 +1,24 @@
+package app.jemble.core.access;
+
+/** What a right is asked for. */
+public sealed interface About {
+
+  /** The whole house, nobody's in particular. */
+  record House() implements About {}
+
+  /**
+   * Something that is somebody's.
+   *
+   * @param isPrivate to everybody else it is as if it did not exist
+   */
+  record Owned(long ownerId, boolean isPrivate) implements About {}
+
+  /**
+   * Something that was done, to be taken back: by whoever did it, or an administrator.
+   *
+   * @param byId null for what software did, which nobody takes back
+   */
+  record Done(Long byId) implements About {}
+
+  About HOUSE = new House();
+}

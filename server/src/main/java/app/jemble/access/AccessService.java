@@ -1,0 +1,37 @@
+package app.jemble.access;
+
+import app.jemble.core.access.About;
+import app.jemble.core.access.Access;
+import app.jemble.core.access.Asker;
+import app.jemble.core.access.Decision;
+import app.jemble.core.access.Right;
+import app.jemble.problem.Problem;
+import org.springframework.stereotype.Service;
+
+/** Asks core whether the colleague who is signed in may, and refuses where not. */
+@Service
+public class AccessService {
+
+  private final WhoAsks who;
+
+  AccessService(WhoAsks who) {
+    this.who = who;
+  }
+
+  /** A problem when the colleague who asks has no such right. */
+  public void must(Right right) {
+    must(who.asker(), right);
+  }
+
+  /** A problem when a colleague has no such right. */
+  public static void must(Asker asker, Right right) {
+    if (Access.decide(asker, right) instanceof Decision.No no) {
+      throw Problem.forbidden(no.sentence());
+    }
+  }
+
+  /** Whether something is there for the colleague who asks. */
+  public boolean isOpen(long ownerId, boolean isPrivate) {
+    return Access.decide(who.asker(), Right.LOOK, new About.Owned(ownerId, isPrivate)).isYes();
+  }
+}

@@ -1,0 +1,14 @@
+package app.jemble.access;
+
+import app.jemble.core.access.Right;
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+
+/** The right that an operation needs. An operation of the API that names none is not served. */
+@Target(ElementType.METHOD)
+@Retention(RetentionPolicy.RUNTIME)
+public @interface Needs {
+  Right value();
+}

@@ -1,0 +1,45 @@
+package app.jemble.access;
+
+import app.jemble.core.access.Right;
+import app.jemble.problem.Problem;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.stereotype.Component;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/**
+ * Asks for the right that an operation names before anything of the request is read. What is
+ * private to another is for the loaders to refuse.
+ */
+@Component
+class RightsGate implements HandlerInterceptor, WebMvcConfigurer {
+
+  private final AccessService access;
+
+  RightsGate(AccessService access) {
+    this.access = access;
+  }
+
+  @Override
+  public void addInterceptors(InterceptorRegistry interceptors) {
+    interceptors.addInterceptor(this).addPathPatterns("/api/**");
+  }
+
+  @Override
+  public boolean preHandle(
+      HttpServletRequest request, HttpServletResponse response, Object handler) {
+    if (handler instanceof HandlerMethod operation) {
+      Needs needs = operation.getMethodAnnotation(Needs.class);
+      if (needs == null) {
+        throw Problem.forbidden("This operation names no right that it needs, and is not served.");
+      }
+      if (needs.value() != Right.NONE) {
+        access.must(needs.value());
+      }
+    }
+    return true;
+  }
+}

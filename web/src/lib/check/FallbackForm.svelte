@@ -1,0 +1,37 @@
+<script lang="ts">
+  import type { Writing } from '$lib/draft/writing.svelte';
+  import { setFallback } from './mends';
+
+  interface Props {
+    bench: Writing;
+    /** The field that some lack. */
+    field: string;
+    onclose: () => void;
+  }
+
+  let { bench, field, onclose }: Props = $props();
+  let words = $state('');
+
+  function set(event: SubmitEvent) {
+    event.preventDefault();
+    if (!words.trim()) return;
+    setFallback(bench, field, words);
+    onclose();
+  }
+
+  function focusFirst(node: HTMLElement) {
+    node.querySelector('input')?.focus();
+  }
+</script>
+
+<form class="mt-1.5 flex flex-wrap items-center gap-2" onsubmit={set} {@attach focusFirst}>
+  <span>Where there is no {field.replace(/[_.]/g, ' ')}, write</span>
+  <input
+    class="w-44 rounded-md border-line bg-card px-2 py-0.5"
+    aria-label={`Fallback for ${field}`}
+    bind:value={words}
+    onkeydown={(e) => e.key === 'Escape' && onclose()}
+  />
+  <button type="submit" class="font-semibold text-kelp hover:underline">Set it</button>
+  <button type="button" class="text-soft hover:underline" onclick={onclose}>Not now</button>
+</form>

@@ -1,0 +1,60 @@
+import { answer, api } from '$lib/api/client';
+import type { FindingBody } from '$lib/api/types';
+import { undo } from '$lib/people/acts/doing';
+import { withFallback } from '$lib/editor/mergeText';
+import { notices } from '$lib/ui/notices.svelte';
+import type { QueryClient } from '@tanstack/svelte-query';
+import type { Writing } from '$lib/draft/writing.svelte';
+
+/** What mends a finding for all of its people. */
+export type Mend = 'fallback' | 'leave out' | 'names' | null;
+
+const naming: FindingBody['code'][] = ['NAME_CAPITALS', 'NAME_LOWER_CASE'];
+
+/** What can be done about a finding in one act. */
+export function mendsOf(finding: FindingBody): Mend[] {
+  if (finding.people === 0) return [];
+  if (finding.code === 'VALUE_MISSING') return ['fallback', 'leave out'];
+  if (naming.includes(finding.code)) return ['names', 'leave out'];
+  return finding.code === 'OWN_WORDING_OLD' || finding.code === 'LONG_SUBJECT' ? [] : ['leave out'];
+}
+
+/** Writes a fallback wherever the field stands without one. */
+export function setFallback(bench: Writing, field: string, fallback: string) {
+  bench.subject = withFallback(bench.subject, field, fallback, false);
+  bench.body = withFallback(bench.body, field, fallback, true);
+  bench.changed();
+}
+
+/** Leaves the people of a finding out; the notice takes them in again. */
+export async function leaveOut(bench: Writing, finding: FindingBody) {
+  await bench.save();
+  const before = bench.leftOut;
+  const left = await answer(
+    api.POST('/api/mailings/{id}/leave-out', {
+      params: { path: { id: bench.mailing.id } },
+      body: { code: finding.code, about: finding.about }
+    })
+  );
+  bench.mailing = { ...bench.mailing, version: left.version };
+  bench.leftOut = left.leftOut;
+  bench.refresh();
+  const more = left.leftOut.length - before.length;
+  notices.say(`${more} more left out.`, () => bench.set('leftOut', before));
+}
+
+/** Gives people the names that were looked at, as one act that can be taken back. */
+export async function correctNames(
+  queries: QueryClient,
+  bench: Writing,
+  names: { personId: number; firstName: string }[]
+) {
+  const done = await answer(
+    api.POST('/api/mailings/{id}/names', {
+      params: { path: { id: bench.mailing.id } },
+      body: names
+    })
+  );
+  bench.refresh();
+  notices.say(`${done.words}.`, () => void undo(queries, done.act).then(() => bench.refresh()));
+}

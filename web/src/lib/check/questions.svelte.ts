@@ -1,0 +1,105 @@
+import { answer, api } from '$lib/api/client';
+import type { AudiencePerson } from '$lib/api/types';
+import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/svelte-query';
+import type { Writing } from '$lib/draft/writing.svelte';
+import type { Which } from './lookParts';
+import { watchLook } from './watchLook';
+
+/** A message of the audience: its person, and the record it is about (0 for none). */
+export interface Chosen {
+  id: number;
+  recordId: number;
+}
+
+/** Whether a row of the list is this message. */
+export function isChosen(row: Chosen, chosen: Chosen | null): boolean {
+  return row.id === chosen?.id && row.recordId === chosen.recordId;
+}
+
+const PAGE = 500;
+/** A look that is done sooner shows no bar. */
+const PATIENCE = 700;
+
+/** What the bench asks of the server, anew after every save: the check, the list, one proof. */
+export function benchQuestions(
+  bench: Writing,
+  listed: () => { which: Which | null; name: string },
+  chosen: () => Chosen | null
+) {
+  let progress = $state.raw<{ looked: number; of: number } | null>(null);
+  const id = $derived(bench.mailing.id);
+  const path = $derived({ path: { id } });
+
+  const look = createQuery(() => ({
+    queryKey: ['look', id, bench.revision],
+    queryFn: async ({ signal }) => {
+      const since = Date.now();
+      try {
+        return await watchLook(id, signal, (looked, of) => {
+          if (Date.now() - since > PATIENCE) progress = { looked, of };
+        });
+      } finally {
+        progress = null;
+      }
+    },
+    placeholderData: keepPreviousData
+  }));
+
+  // The list is a page of the last look, and so waits for it.
+  const audience = createInfiniteQuery(() => ({
+    queryKey: ['audience', id, look.dataUpdatedAt, listed().which, listed().name.trim()],
+    queryFn: ({ pageParam, signal }) => {
+      const { which, name } = listed();
+      const query = {
+        part: which?.part,
+        reach: which?.reach,
+        finding: which?.finding,
+        about: which?.about,
+        ownWords: which?.ownWords,
+        name: name.trim() || undefined,
+        after: pageParam?.id,
+        afterRecord: pageParam?.recordId
+      };
+      return answer(api.GET('/api/mailings/{id}/audience', { params: { ...path, query }, signal }));
+    },
+    initialPageParam: undefined as Chosen | undefined,
+    getNextPageParam: (last: AudiencePerson[]) =>
+      last.length === PAGE ? last[PAGE - 1] : undefined,
+    enabled: look.isSuccess,
+    placeholderData: keepPreviousData
+  }));
+  const list = $derived(audience.data?.pages.flat() ?? []);
+  const current = $derived<Chosen | null>(chosen() ?? list[0] ?? null);
+
+  const proof = createQuery(() => ({
+    queryKey: ['proof', id, bench.revision, current?.id, current?.recordId],
+    queryFn: ({ signal }) =>
+      answer(
+        api.GET('/api/mailings/{id}/proofs/{personId}', {
+          params: {
+            path: { id, personId: current?.id ?? 0 },
+            query: { record: current?.recordId ?? 0 }
+          },
+          signal
+        })
+      ),
+    enabled: current !== null,
+    placeholderData: keepPreviousData
+  }));
+
+  return {
+    look,
+    audience,
+    proof,
+    get list() {
+      return list;
+    },
+    get current() {
+      return current;
+    },
+    /** How far a long look has come; null when none is under way. */
+    get progress() {
+      return progress;
+    }
+  };
+}

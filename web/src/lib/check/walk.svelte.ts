@@ -1,0 +1,69 @@
+import type { Writing } from '$lib/draft/writing.svelte';
+import type { Which } from './lookParts';
+import { benchQuestions, isChosen, type Chosen } from './questions.svelte';
+
+/** So near the end of the list the next page is asked for. */
+const NEAR_THE_END = 20;
+
+/** Going through the messages of a bench, one after another: which are listed, which one is shown. */
+export function walk(bench: Writing, onchoose: (row: Chosen) => void) {
+  let which = $state.raw<Which | null>(null);
+  let name = $state('');
+  let chosen = $state.raw<Chosen | null>(null);
+  const asked = benchQuestions(
+    bench,
+    () => ({ which, name }),
+    () => chosen
+  );
+  const { look, audience } = asked;
+  const place = $derived(asked.list.findIndex((p) => isChosen(p, asked.current)) + 1);
+  const of = $derived(which || name ? asked.list.length : (look.data?.total ?? asked.list.length));
+
+  function choose(row: Chosen) {
+    chosen = { id: row.id, recordId: row.recordId };
+    onchoose(row);
+  }
+
+  function more() {
+    if (audience.hasNextPage && !audience.isFetching) void audience.fetchNextPage();
+  }
+
+  return {
+    asked,
+    choose,
+    more,
+    get which() {
+      return which;
+    },
+    get name() {
+      return name;
+    },
+    /** The place of the one that is shown, from 1; 0 for none. */
+    get place() {
+      return place;
+    },
+    /** How many there are to go through. */
+    get of() {
+      return of;
+    },
+    /** Lists some of them; null lists all. */
+    show(wanted: Which | null) {
+      which = wanted;
+      chosen = null;
+    },
+    named(wanted: string) {
+      name = wanted;
+      chosen = null;
+    },
+    step(by: number) {
+      const { list } = asked;
+      const next = list[Math.max(0, Math.min(list.length - 1, place - 1 + by))];
+      if (!next) return;
+      choose(next);
+      document
+        .getElementById(`who-${next.id}-${next.recordId}`)
+        ?.scrollIntoView({ block: 'nearest' });
+      if (place > list.length - NEAR_THE_END) more();
+    }
+  };
+}

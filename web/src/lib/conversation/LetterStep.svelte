@@ -1,0 +1,90 @@
+<script lang="ts">
+  import type { ConversationStep } from '$lib/api/types';
+  import { lately } from '$lib/format/dates';
+  import { held } from '$lib/release/held.svelte';
+  import { states } from '$lib/outbox/states';
+  import { session } from '$lib/session/session.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import LetterMark from '$lib/ui/LetterMark.svelte';
+  import { readings, unclear, writer, type Reading } from './conversation';
+  import { letterOf } from '$lib/response/kinds';
+
+  interface Props {
+    step: ConversationStep;
+    onread: (mailId: number, what: Reading) => void;
+    ontakeback: (mailingId: number) => void;
+  }
+
+  let { step, onread, ontakeback }: Props = $props();
+
+  const ours = $derived(step.ours);
+  const theirs = $derived(step.theirs);
+  const waits = $derived(ours !== null && ours.state !== 'sent');
+  const seconds = $derived(waits ? held.secondsUntil(step.at) : 0);
+  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+</script>
+
+<article class={`border-b border-line-soft px-4 py-3 ${theirs ? 'bg-kelp-pale' : ''}`}>
+  <header class="flex flex-wrap items-baseline gap-x-2">
+    <LetterMark
+      letter={theirs
+        ? theirs.kind
+          ? letterOf(theirs.kind)
+          : 'returned'
+        : waits
+          ? (states[ours?.state ?? '']?.letter ?? 'waiting')
+          : 'sent'}
+    />
+    <h3 class="text-[1rem] font-semibold">{theirs ? writer(theirs.from) : ours?.writer}</h3>
+    <span class="min-w-0 text-[0.93rem] break-words text-soft"
+      >{theirs?.subject ?? ours?.subject}</span
+    >
+    <span class="ms-auto text-[0.85rem] text-soft">{lately(step.at, session.zone)}</span>
+  </header>
+  {#if ours}
+    <div class="mt-1 max-w-[44rem] break-words whitespace-pre-wrap">
+      {#if ours.text !== null}{ours.text}{:else}
+        <span class="text-soft">
+          {seconds > 0
+            ? `Leaves in ${seconds} s.`
+            : `In the outbox: ${states[ours.state]?.words ?? ours.state}.`}
+        </span>
+        {#if ours.answer && seconds > 0 && mayWrite}
+          <Act look="quiet" onclick={() => ontakeback(ours.mailingId)}>Take back</Act>
+        {/if}
+      {/if}
+    </div>
+  {:else if theirs}
+    {#if unclear(theirs)}
+      <p class="mt-2 rounded-lg bg-ochre-pale px-3 py-1.5">{unclear(theirs)}</p>
+    {/if}
+    <div class="mt-1 max-w-[44rem] break-words whitespace-pre-wrap">
+      {theirs.words || 'Nothing but what it quotes.'}
+    </div>
+    {#if theirs.quoted}
+      <details class="mt-1 text-[0.93rem] text-soft">
+        <summary class="cursor-pointer">What it quotes</summary>
+        <div class="mt-1 max-w-[44rem] break-words whitespace-pre-wrap">{theirs.quoted}</div>
+      </details>
+    {/if}
+    {#if theirs.authentication}
+      <p class="mt-2 text-[0.87rem] text-soft">
+        Our mail server on its sender: {theirs.authentication}
+      </p>
+    {/if}
+    {#if mayWrite && theirs.kind}
+      <p class="mt-2 flex flex-wrap gap-x-3 text-[0.87rem] text-soft">
+        <span>This is</span>
+        {#each readings as reading (reading.what)}
+          {#if reading.kind === theirs.kind && !theirs.unsure}
+            <b class="text-ink">{reading.words}</b>
+          {:else}
+            <Act look="quiet" onclick={() => onread(theirs.mailId, reading.what)}
+              >{reading.words}</Act
+            >
+          {/if}
+        {/each}
+      </p>
+    {/if}
+  {/if}
+</article>

@@ -1,0 +1,70 @@
+// @vitest-environment happy-dom
+import { api } from '$lib/api/client';
+import type { Bench } from '$lib/api/types';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { forget, keepAside, keptAside } from './aside';
+import { Writing } from './writing.svelte';
+
+const mailing = {
+  id: 5,
+  name: 'Spring',
+  subject: 'Saved',
+  body: '<p>Saved</p>',
+  state: 'DRAFT',
+  version: 3,
+  parts: [],
+  leaveParts: [],
+  picks: [],
+  leftOut: []
+} as unknown as Bench;
+
+afterEach(() => {
+  localStorage.clear();
+  vi.restoreAllMocks();
+  vi.useRealTimers();
+});
+
+describe('words that are not saved yet', () => {
+  it('are kept by mailing until they are forgotten', () => {
+    keepAside(5, 3, 'Mine', '<p>x</p>');
+    expect(keptAside(5)).toEqual({ version: 3, subject: 'Mine', body: '<p>x</p>' });
+    expect(keptAside(6)).toBeNull();
+    forget(5);
+    expect(keptAside(5)).toBeNull();
+  });
+  it('come back when the page was lost, and are saved', async () => {
+    vi.useFakeTimers();
+    const put = vi.spyOn(api, 'PUT').mockImplementation((() =>
+      Promise.resolve({
+        data: { ...mailing, subject: 'Lost', version: 4 },
+        response: new Response()
+      })) as never);
+    localStorage.setItem(
+      'jemble.unsaved.5',
+      JSON.stringify({ version: 3, subject: 'Lost', body: '<p>Lost</p>' })
+    );
+    const bench = new Writing(mailing);
+    expect(bench.subject).toBe('Lost');
+    await vi.advanceTimersByTimeAsync(700);
+    expect(put).toHaveBeenCalledTimes(1);
+    expect(keptAside(5)).toBeNull();
+  });
+  it('never take the place of what somebody saved since', () => {
+    localStorage.setItem(
+      'jemble.unsaved.5',
+      JSON.stringify({ version: 2, subject: 'Old', body: '<p>Old</p>' })
+    );
+    const bench = new Writing(mailing);
+    expect(bench.subject).toBe('Saved');
+    expect(bench.kept?.subject).toBe('Old');
+    vi.useFakeTimers();
+    bench.putKeptIn();
+    expect([bench.subject, bench.kept]).toEqual(['Old', null]);
+    bench.forgetKept();
+    expect(keptAside(5)).toBeNull();
+  });
+  it('that cannot be read are as if they were not there', () => {
+    localStorage.setItem('jemble.unsaved.5', '{');
+    expect(keptAside(5)).toBeNull();
+  });
+});

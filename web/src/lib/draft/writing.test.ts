@@ -1,0 +1,170 @@
+import { api } from '$lib/api/client';
+import type { Bench } from '$lib/api/types';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Writing } from './writing.svelte';
+
+const mailing: Bench = {
+  id: 5,
+  name: 'Spring',
+  subject: 'Hello',
+  body: '<p>Hello</p>',
+  templateId: null,
+  templateName: null,
+  templateVersion: null,
+  topicId: 1,
+  senderId: 1,
+  senderName: 'Orla Finch',
+  letterheadId: 1,
+  promotional: true,
+  voice: 'SENDER',
+  repliesTo: 'SENDER',
+  replyColleague: null,
+  private: false,
+  followsId: null,
+  followsName: null,
+  byRule: false,
+  audienceWords: 'members',
+  recordKind: null,
+  records: 0,
+  recordEach: false,
+  parts: [],
+  leaveParts: [],
+  picks: [1],
+  files: [],
+  leftOut: [],
+  plan: {
+    startWall: null,
+    startOwn: false,
+    wavePeople: null,
+    waveGapSeconds: 900,
+    hours: null,
+    ownClock: false,
+    doneBy: null
+  },
+  countOpens: true,
+  countClicks: true,
+  state: 'DRAFT',
+  held: false,
+  heldUntil: null,
+  dueAt: null,
+  paused: false,
+  writing: null,
+  version: 3
+};
+
+interface Sent {
+  version: number;
+  subject: string;
+}
+
+interface Reply {
+  data?: unknown;
+  error?: unknown;
+  response: Response;
+}
+
+let sent: Sent[];
+let answers: (() => Reply)[];
+
+function saved(body: Sent): Reply {
+  const data = { ...mailing, ...body, version: body.version + 1 };
+  return { data, response: new Response(null, { status: 200 }) };
+}
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  sent = [];
+  answers = [];
+  vi.spyOn(api, 'PUT').mockImplementation((async (_: string, call: { body: Sent }) => {
+    sent.push(call.body);
+    return answers.shift()?.() ?? saved(call.body);
+  }) as never);
+});
+
+afterEach(() => {
+  vi.useRealTimers();
+  vi.restoreAllMocks();
+});
+
+describe('the bench', () => {
+  it('saves by itself, a moment after the last key', async () => {
+    const bench = new Writing(mailing);
+    bench.subject = 'Hello y';
+    bench.changed();
+    await vi.advanceTimersByTimeAsync(300);
+    bench.subject = 'Hello you';
+    bench.changed();
+    await vi.advanceTimersByTimeAsync(300);
+    expect(sent).toHaveLength(0);
+    expect(bench.saving).toBe('changed');
+    await vi.advanceTimersByTimeAsync(300);
+    await bench.save();
+    expect(sent.map((s) => [s.version, s.subject])).toEqual([[3, 'Hello you']]);
+    expect(bench.saving).toBe('saved');
+    expect(bench.mailing.version).toBe(4);
+  });
+
+  it('asks for check and proofs anew after each save, and not before', async () => {
+    const bench = new Writing(mailing);
+    const before = bench.revision;
+    bench.changed();
+    expect(bench.revision).toBe(before);
+    await bench.save();
+    expect(bench.revision).toBe(before + 1);
+  });
+
+  it('saves again what was changed while it was saving, with the new version', async () => {
+    const bench = new Writing(mailing);
+    bench.subject = 'One';
+    bench.changed();
+    const first = bench.save();
+    bench.subject = 'Two';
+    bench.changed();
+    await first;
+    await bench.save();
+    expect(sent.map((s) => [s.version, s.subject])).toEqual([
+      [3, 'One'],
+      [4, 'Two']
+    ]);
+  });
+
+  it('keeps what is written when another tab was first, and says so', async () => {
+    const sentence = 'This mailing was changed elsewhere in the meantime.';
+    answers.push(() => ({
+      error: { detail: sentence, field: '' },
+      response: new Response(null, { status: 409 })
+    }));
+    const bench = new Writing(mailing);
+    bench.subject = 'Mine';
+    bench.changed();
+    await bench.save();
+    expect(bench.saving).toBe('failed');
+    expect(bench.trouble).toBe(sentence);
+    expect(bench.subject).toBe('Mine');
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect(sent).toHaveLength(1);
+  });
+
+  it('sends again by itself when the connection was lost', async () => {
+    answers.push(() => {
+      throw new TypeError('fetch failed');
+    });
+    const bench = new Writing(mailing);
+    bench.subject = 'On the train';
+    bench.changed();
+    await bench.save();
+    expect(bench.saving).toBe('failed');
+    await vi.advanceTimersByTimeAsync(4500);
+    await bench.save();
+    expect(bench.saving).toBe('saved');
+    expect(sent.at(-1)?.subject).toBe('On the train');
+  });
+
+  it('shows what the server has when it is told to', () => {
+    const bench = new Writing(mailing);
+    bench.take({ ...mailing, subject: 'Theirs', version: 9, state: 'RELEASED' });
+    expect(bench.subject).toBe('Theirs');
+    expect(bench.isDraft).toBe(false);
+    expect(bench.trouble).toBeNull();
+  });
+});

@@ -1,0 +1,39 @@
+import type { Condition } from '$lib/api/types';
+import type { FilterDraft } from './draft';
+
+/** Whose tasks, and of which kind, are looked at with one click. */
+export interface Side {
+  name: string;
+  conditions: Condition[];
+}
+
+const open: Condition = { field: 'done', operator: 'NO', values: [] };
+const mine: Condition = { field: 'owner', operator: 'IS_ME', values: [] };
+const kind = (word: string): Condition => ({ field: 'kind', operator: 'ANY_OF', values: [word] });
+
+export const SIDES: Side[] = [
+  { name: 'Mine', conditions: [mine, open] },
+  { name: 'My calls', conditions: [mine, open, kind('call')] },
+  { name: 'To write', conditions: [mine, open, kind('write')] },
+  { name: 'To do', conditions: [mine, open, kind('to do')] },
+  { name: 'Everybody’s', conditions: [open] },
+  { name: 'All there are', conditions: [] }
+];
+
+/** What is looked for on a side. */
+export function draftOf(side: Side): FilterDraft {
+  const parts = side.conditions.map((condition) => ({ is: 'condition' as const, condition }));
+  return { kinds: [], match: 'ALL', parts };
+}
+
+/** The side that this is; null when somebody has asked for something else. */
+export function sideOf(draft: FilterDraft): Side | null {
+  const conditions = draft.parts.flatMap((p) => (p.is === 'condition' ? [p.condition] : []));
+  if (draft.kinds.length || conditions.length !== draft.parts.length) return null;
+  const key = (all: Condition[]) =>
+    all
+      .map((c) => `${c.field} ${c.operator} ${c.values.join(',')}`)
+      .sort()
+      .join(';');
+  return SIDES.find((side) => key(side.conditions) === key(conditions)) ?? null;
+}

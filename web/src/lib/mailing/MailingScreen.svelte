@@ -1,0 +1,213 @@
+<script lang="ts">
+  import { fieldsQuery, topicsQuery } from '$lib/api/queries';
+  import FollowPanel from '$lib/followup/FollowPanel.svelte';
+  import type { AudiencePerson, Bench } from '$lib/api/types';
+  import { planQuestion } from '$lib/plan/planQuestion.svelte';
+  import { keys } from '$lib/keys/keys.svelte';
+  import { session } from '$lib/session/session.svelte';
+  import { notices } from '$lib/ui/notices.svelte';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { onMount } from 'svelte';
+  import { BenchActs } from '$lib/release/acts.svelte';
+  import { audienceWords } from '$lib/audience/audience';
+  import AudienceDialog from '$lib/audience/AudienceDialog.svelte';
+  import { Writing } from '$lib/draft/writing.svelte';
+  import BenchHead from './MailingHead.svelte';
+  import BenchTroubles from './MailingTroubles.svelte';
+  import { whichOf } from '$lib/check/lookParts';
+  import MessagePane from './MessagePane.svelte';
+  import OptionsDialog from './OptionsDialog.svelte';
+  import { OwnWriting } from '$lib/message/own.svelte';
+  import ProofPane from '$lib/message/ProofPane.svelte';
+  import ReleaseDialog from '$lib/release/ReleaseDialog.svelte';
+  import RunSheet from './RunSheet.svelte';
+  import UnderWay from '$lib/release/UnderWay.svelte';
+  import { walk } from '$lib/check/walk.svelte';
+  import WhoPane from '$lib/check/WhoPane.svelte';
+
+  interface Props {
+    mailing: Bench;
+  }
+
+  let { mailing }: Props = $props();
+
+  const queries = useQueryClient();
+  // The bench begins with what the server has and then saves what is changed here.
+  // svelte-ignore state_referenced_locally
+  const bench = new Writing(mailing);
+  const own = new OwnWriting(bench);
+  const acts = new BenchActs(bench, queries);
+  const editable = $derived(bench.isDraft && (session.colleague?.mayWrite ?? false));
+  let open = $state<'release' | 'audience' | 'options' | null>(null);
+
+  const fields = createQuery(fieldsQuery);
+  const topics = createQuery(topicsQuery);
+  // What is written for one person is put away when another is looked at.
+  const going = walk(bench, (row) => {
+    if (own.person && own.person.id !== row.id) void own.close();
+  });
+  const { asked } = going;
+  const { look, proof } = asked;
+  const sheet = planQuestion(() => ({
+    id: mailing.id,
+    plan: bench.plan,
+    since: look.dataUpdatedAt,
+    enabled: bench.isDraft && look.isSuccess
+  }));
+  const current = $derived(asked.current);
+  const hints = $derived({
+    samples: proof.data?.samples,
+    lacks: look.data?.lacks,
+    of: look.data?.ready
+  });
+
+  function leaveOut(person: AudiencePerson) {
+    bench.set('leftOut', [...bench.leftOut, person.id]);
+    notices.say(`${person.name} is left out.`, () => takeIn(person));
+  }
+
+  function takeIn(person: AudiencePerson) {
+    bench.set(
+      'leftOut',
+      bench.leftOut.filter((p) => p !== person.id)
+    );
+  }
+
+  function copy(colleague: number | null = null) {
+    if (current !== null) void acts.sendCopy(current, proof.data?.toName ?? '', colleague);
+  }
+
+  function writeOwn() {
+    if (!proof.data) return;
+    own.open(proof.data.personId, proof.data.toName).catch((error: unknown) => notices.fail(error));
+  }
+
+  async function release() {
+    await acts.release();
+    open = null;
+  }
+
+  async function openRelease() {
+    if (!editable) return;
+    await own.close();
+    await bench.save();
+    await look.refetch();
+    if (bench.saving !== 'failed') open = 'release';
+  }
+
+  onMount(() =>
+    keys.use({
+      j: () => going.step(1),
+      k: () => going.step(-1),
+      c: () => editable && copy(),
+      r: () => void openRelease()
+    })
+  );
+</script>
+
+<svelte:head><title>{bench.name} · Jemble</title></svelte:head>
+<svelte:window
+  onbeforeunload={(event) => {
+    if (bench.saving !== 'saved' || own.saving !== 'saved') event.preventDefault();
+  }}
+/>
+
+<BenchHead
+  {bench}
+  look={look.data}
+  progress={asked.progress}
+  chosen={going.which?.part ?? going.which?.reach ?? null}
+  {editable}
+  busy={acts.busy}
+  mayCopy={current !== null}
+  onchoose={(key) => going.show(look.data ? whichOf(key, look.data) : null)}
+  oncopy={copy}
+  onrelease={openRelease}
+/>
+<BenchTroubles {bench} onreload={() => acts.reload()} />
+<div
+  class="grid min-h-0 flex-1 grid-cols-[minmax(0,262fr)_minmax(0,566fr)_minmax(0,388fr)] gap-3 max-lg:flex-none max-lg:grid-cols-1"
+>
+  <WhoPane
+    words={audienceWords(bench.parts, bench.picks.length, bench.leaveParts)}
+    total={look.data?.total}
+    listed={asked.audience.isSuccess}
+    ownWords={look.data?.ownWords ?? 0}
+    list={asked.list}
+    which={going.which}
+    {current}
+    {editable}
+    name={going.name}
+    onname={going.named}
+    onchoose={going.choose}
+    onchange={() => (open = 'audience')}
+    onown={() => going.show({ ownWords: true, words: 'with own wording' })}
+    onall={() => going.show(null)}
+    onleaveout={leaveOut}
+    ontakein={takeIn}
+    onend={going.more}
+  />
+  {#if fields.data}
+    <MessagePane
+      {bench}
+      {own}
+      fields={fields.data.merge}
+      {hints}
+      look={look.data}
+      {editable}
+      onshow={going.show}
+      onoptions={() => (open = 'options')}
+      onsavetemplate={(as) => acts.saveTemplate(as)}
+    />
+  {/if}
+  <ProofPane
+    proof={proof.data}
+    error={proof.error}
+    place={going.place}
+    of={going.of}
+    {editable}
+    onstep={going.step}
+    onmended={() => bench.refresh()}
+    onown={writeOwn}
+    ondropown={() => proof.data && own.drop(proof.data.personId, proof.data.toName)}
+  />
+</div>
+{#if bench.isDraft}
+  <RunSheet
+    {bench}
+    sheet={sheet.data}
+    looked={look.dataUpdatedAt}
+    {editable}
+    ondiscard={() => acts.discard()}
+  />
+{:else}
+  <UnderWay mailing={bench.mailing} {acts} />
+  {#if !bench.mailing.byRule}
+    <section class="panel flex-none px-4 py-3" aria-label="After it is out">
+      <FollowPanel
+        mailingId={bench.mailing.id}
+        editable={session.colleague?.mayWrite ?? false}
+        released
+      />
+    </section>
+  {/if}
+{/if}
+<AudienceDialog
+  bind:open={() => open === 'audience', (is) => (open = is ? 'audience' : null)}
+  {bench}
+/>
+<OptionsDialog
+  bind:open={() => open === 'options', (is) => (open = is ? 'options' : null)}
+  {bench}
+  topics={topics.data ?? []}
+/>
+{#if look.data}
+  <ReleaseDialog
+    bind:open={() => open === 'release', (is) => (open = is ? 'release' : null)}
+    look={look.data}
+    sheet={sheet.data}
+    plan={bench.plan}
+    busy={acts.busy}
+    onrelease={release}
+  />
+{/if}

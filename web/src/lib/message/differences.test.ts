@@ -1,0 +1,19 @@
+// @vitest-environment happy-dom
+import { describe, expect, it } from 'vitest';
+import { darkened } from './darkened';
+import { differences, wordsOf } from './differences';
+
+describe('comparing', () => {
+  it('goes word by word, a line for each paragraph', () => {
+    const before = wordsOf('<p>Come by.</p><ul><li><p>one</p></li></ul>');
+    expect(before).toBe('Come by.\none');
+    const parts = differences(before, wordsOf('<p>Come by soon.</p><ul><li><p>one</p></li></ul>'));
+    expect(parts.filter((p) => p.added).map((p) => p.value.trim())).toEqual(['soon']);
+  });
+});
+
+it('shows what is said for the dark', () => {
+  expect(darkened('<style>@media (prefers-color-scheme: dark){p{}}</style>')).toBe(
+    '<style>@media all{p{}}</style>'
+  );
+});

@@ -1,0 +1,84 @@
+import { api } from '$lib/api/client';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Writing } from '$lib/draft/writing.svelte';
+import { OwnWriting } from './own.svelte';
+
+const ok = (data: unknown) => ({ data, response: new Response(null, { status: 200 }) });
+const bench = {
+  mailing: { id: 5 },
+  subject: 'Shared',
+  body: '<p>Shared</p>',
+  save: vi.fn(() => Promise.resolve()),
+  refresh: vi.fn()
+};
+let own: OwnWriting;
+let kept: unknown[];
+let put: ReturnType<typeof vi.spyOn>;
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  kept = [];
+  vi.spyOn(api, 'GET').mockImplementation((() => Promise.resolve(ok(kept))) as never);
+  put = vi.spyOn(api, 'PUT').mockImplementation((() => Promise.resolve(ok(undefined))) as never);
+  vi.spyOn(api, 'DELETE').mockImplementation((() => Promise.resolve(ok(undefined))) as never);
+  own = new OwnWriting(bench as unknown as Writing);
+});
+
+afterEach(() => {
+  vi.useRealTimers();
+  vi.restoreAllMocks();
+  vi.clearAllMocks();
+});
+
+describe('words for one person alone', () => {
+  it('begin with the shared ones, once those are saved', async () => {
+    await own.open(7, 'Bea Okonjo');
+    expect(bench.save).toHaveBeenCalled();
+    expect(own.person).toEqual({ id: 7, name: 'Bea Okonjo' });
+    expect([own.subject, own.body]).toEqual(['Shared', '<p>Shared</p>']);
+    expect(own.shared.body).toBe('<p>Shared</p>');
+  });
+  it('go on where they were left, beside the shared ones of then', async () => {
+    kept = [
+      { personId: 7, subject: 'Own', body: '<p>Own</p>', sharedSubject: 'Then', sharedBody: '' }
+    ];
+    await own.open(7, 'Bea Okonjo');
+    expect([own.subject, own.shared.subject]).toEqual(['Own', 'Then']);
+  });
+  it('are saved a moment after the last key, once', async () => {
+    await own.open(7, 'Bea Okonjo');
+    own.body = '<p>One</p>';
+    own.changed();
+    own.body = '<p>Two</p>';
+    own.changed();
+    await vi.advanceTimersByTimeAsync(600);
+    expect(put).toHaveBeenCalledTimes(1);
+    expect(put.mock.calls[0]?.[1]).toMatchObject({
+      params: { path: { id: 5, personId: 7 } },
+      body: { body: '<p>Two</p>' }
+    });
+    expect(own.saving).toBe('saved');
+    expect(bench.refresh).toHaveBeenCalled();
+  });
+  it('are not given up while they cannot be saved', async () => {
+    await own.open(7, 'Bea Okonjo');
+    put.mockImplementation((() =>
+      Promise.resolve({
+        error: { detail: 'No.' },
+        response: new Response(null, { status: 422 })
+      })) as never);
+    own.changed();
+    await own.close();
+    expect(own.saving).toBe('failed');
+    expect(own.person?.id).toBe(7);
+  });
+  it('are dropped in one act, for one or for all', async () => {
+    await own.open(7, 'Bea Okonjo');
+    await own.drop(7, 'Bea Okonjo');
+    expect(own.person).toBeNull();
+    await own.open(7, 'Bea Okonjo');
+    await own.dropAll();
+    expect(own.person).toBeNull();
+    expect(bench.refresh).toHaveBeenCalledTimes(2);
+  });
+});

@@ -1,0 +1,71 @@
+<script lang="ts">
+  import type { Look, PlanView, SendPlan } from '$lib/api/types';
+  import { dayAndTime, zoneCity } from '$lib/format/dates';
+  import { count, messages, people } from '$lib/format/numbers';
+  import { session } from '$lib/session/session.svelte';
+  import Act from '$lib/ui/Act.svelte';
+  import Ask from '$lib/ui/Ask.svelte';
+  import { blockers, notices } from '$lib/check/lookParts';
+
+  interface Props {
+    open: boolean;
+    look: Look;
+    sheet: PlanView | undefined;
+    plan: SendPlan;
+    busy: boolean;
+    onrelease: () => void;
+  }
+
+  let { open = $bindable(), look, sheet, plan, busy, onrelease }: Props = $props();
+  const stop = $derived(blockers(look));
+  const when = $derived.by(() => {
+    if (!sheet?.first || !sheet.last) return '';
+    if (!plan.startWall && sheet.waves === 1)
+      return 'They leave as soon as they are no longer held.';
+    const first = dayAndTime(sheet.first, session.zone);
+    const city = zoneCity(session.zone);
+    if (sheet.waves === 1) return `They leave ${first}, ${city} time.`;
+    const last = dayAndTime(sheet.last, session.zone);
+    return `They leave from ${first} to ${last}, in ${count(sheet.waves)} waves, ${city} time.`;
+  });
+  const cannot = $derived(look.cannot.reduce((sum, c) => sum + c.people, 0));
+</script>
+
+<Ask
+  bind:open
+  title={stop.length ? 'Not ready to be released' : `Release ${messages(look.ready)}?`}
+>
+  {#if stop.length}
+    <ul class="list-disc ps-5">
+      {#each stop as finding (finding.sentence)}<li>{finding.sentence}</li>{/each}
+    </ul>
+  {:else}
+    <ul class="flex flex-col gap-1">
+      <li>
+        {when}
+      </li>
+      {#if look.needLook}
+        <li class="text-ochre">
+          {people(look.needLook)} of them need a look; {notices(look).length === 1
+            ? 'the notice says'
+            : 'the notices say'} why. They will be written to as it stands.
+        </li>
+      {/if}
+      {#if cannot}
+        <li>
+          {people(cannot)} cannot be written to: {look.cannot
+            .map((c) => `${count(c.people)} ${c.words}`)
+            .join(', ')}.
+        </li>
+      {/if}
+    </ul>
+  {/if}
+  {#snippet actions()}
+    <Act onclick={() => (open = false)}>{stop.length ? 'Close' : 'Not yet'}</Act>
+    {#if !stop.length}
+      <Act look="main" disabled={busy} onclick={onrelease} first>
+        {busy ? 'Releasing…' : `Release ${count(look.ready)}`}
+      </Act>
+    {/if}
+  {/snippet}
+</Ask>

@@ -1,0 +1,132 @@
+import { goto } from '$app/navigation';
+import { answer, api } from '$lib/api/client';
+import type { SendPlan } from '$lib/api/types';
+import { count, messages } from '$lib/format/numbers';
+import { notices } from '$lib/ui/notices.svelte';
+import type { QueryClient } from '@tanstack/svelte-query';
+import type { Writing } from '$lib/draft/writing.svelte';
+import type { Chosen } from '$lib/check/questions.svelte';
+
+/** What is done with a mailing at the server, each once everything written is saved. */
+export class BenchActs {
+  busy = $state(false);
+
+  constructor(
+    private readonly bench: Writing,
+    private readonly queries: QueryClient
+  ) {}
+
+  /** Sends one person's message to a colleague, or with null to oneself. */
+  sendCopy(whose: Chosen, name: string, colleagueId: number | null = null) {
+    return this.#act(async (params) => {
+      const body = { personId: whose.id, recordId: whose.recordId, colleagueId };
+      const sent = await answer(api.POST('/api/mailings/{id}/copy', { params, body }));
+      notices.say(`A copy of ${name}’s message is on its way to ${sent.address}.`);
+    });
+  }
+
+  release() {
+    return this.#act(async (params) => {
+      const body = { version: this.bench.mailing.version };
+      const released = api.POST('/api/mailings/{id}/release', { params, body });
+      this.bench.take(await answer(released));
+      void this.queries.invalidateQueries({ queryKey: ['counts'] });
+    });
+  }
+
+  takeBack() {
+    return this.#act(async (params) => {
+      this.bench.take(await answer(api.POST('/api/mailings/{id}/take-back', { params })));
+      notices.say('Taken back: nothing has left, and it is a draft again.');
+    });
+  }
+
+  withdraw() {
+    return this.#act(async (params) => {
+      const done = await answer(api.POST('/api/mailings/{id}/withdraw', { params }));
+      notices.say(`${count(done.messages)} withdrawn; what has left stays left.`);
+      await this.reload();
+    });
+  }
+
+  /** Holds back what has not left. */
+  pause() {
+    return this.#act(async (params) => {
+      const done = await answer(api.POST('/api/mailings/{id}/pause', { params }));
+      notices.say(`${messages(done.messages)} held back.`, () => void this.resume());
+      await this.#moved();
+    });
+  }
+
+  /** What was held back goes on by its plan. */
+  resume() {
+    return this.#act(async (params) => {
+      const done = await answer(api.POST('/api/mailings/{id}/resume', { params }));
+      notices.say(`${messages(done.messages)} go on by the plan.`);
+      await this.#moved();
+    });
+  }
+
+  /** What has not left leaves by another plan. */
+  replan(plan: SendPlan) {
+    return this.#act(async (params) => {
+      const done = await answer(api.PUT('/api/mailings/{id}/rest', { params, body: plan }));
+      notices.say(`${messages(done.messages)} leave by the new plan.`);
+      await this.#moved();
+    });
+  }
+
+  async #moved() {
+    await this.reload();
+    await this.queries.invalidateQueries();
+  }
+
+  /** Keeps the words as a template: back to the one they began from, or with a name as a new one. */
+  saveTemplate(name: string | null) {
+    return this.#act(async (params) => {
+      const saved = await answer(
+        api.POST('/api/mailings/{id}/template', { params, body: { name } })
+      );
+      void this.queries.invalidateQueries({ queryKey: ['templates'] });
+      notices.say(`The template “${saved.name}” now says what this message says.`);
+    });
+  }
+
+  /** Puts the draft away at once; the notice takes it back. */
+  discard() {
+    return this.#act(async (params) => {
+      await answer(api.DELETE('/api/mailings/{id}', { params }));
+      void this.queries.invalidateQueries();
+      await goto('/mailings');
+      notices.say(`“${this.bench.name}” is discarded.`, () => void this.#restore(params.path.id));
+    });
+  }
+
+  /** Shows what the server has; what could not be saved is given up. */
+  async reload() {
+    const params = { path: { id: this.bench.mailing.id } };
+    this.bench.take(await answer(api.GET('/api/mailings/{id}', { params })));
+  }
+
+  async #restore(id: number) {
+    try {
+      await answer(api.POST('/api/mailings/{id}/restore', { params: { path: { id } } }));
+      void this.queries.invalidateQueries();
+      await goto(`/mailings/${id}`);
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  async #act(what: (params: { path: { id: number } }) => Promise<void>) {
+    this.busy = true;
+    try {
+      await this.bench.save();
+      if (this.bench.saving !== 'failed') await what({ path: { id: this.bench.mailing.id } });
+    } catch (error) {
+      notices.fail(error);
+    } finally {
+      this.busy = false;
+    }
+  }
+}
