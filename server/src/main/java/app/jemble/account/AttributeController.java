@@ -2,9 +2,7 @@ package app.jemble.account;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
-import app.jemble.core.access.Role;
 import app.jemble.core.record.FieldType;
-import app.jemble.problem.Problem;
 import app.jemble.workspace.AttributeService;
 import app.jemble.workspace.WorkspaceService;
 import java.util.List;
@@ -78,8 +76,6 @@ class AttributeController {
   }
 
   private void administratorsOnly() {
-    if (accounts.current().role() != Role.ADMINISTRATOR) {
-      throw Problem.forbidden("Only an administrator changes the fields of the workspace.");
-    }
+    accounts.currentWith(Right.ADMINISTER);
   }
 }
