@@ -70,8 +70,7 @@ public class ArchitectureTest {
   public void onlyTheCarrierOfMailSpeaksSmtpAndOnlyWhatComesInReadsMail() {
     noClasses()
         .that()
-        .resideOutsideOfPackages(
-            "app.jemble.carrier.mail..", "app.jemble.inbound..", "app.jemble.outbox..")
+        .resideOutsideOfPackages("app.jemble.carrier.mail..", "app.jemble.inbound..")
         .should()
         .dependOnClassesThat()
         .resideInAnyPackage("jakarta.mail..", "org.eclipse.angus..")
@@ -79,13 +78,14 @@ public class ArchitectureTest {
   }
 
   @Test
-  public void theOutboxKnowsNoMailing() {
+  public void theOutboxKnowsNoMailingAndNoMailServer() {
     noClasses()
         .that()
         .resideInAPackage("app.jemble.outbox..")
         .should()
         .dependOnClassesThat()
         .resideInAnyPackage(
+            "app.jemble.carrier.mail..",
             "app.jemble.cause..",
             "app.jemble.mailing..",
             "app.jemble.people..",

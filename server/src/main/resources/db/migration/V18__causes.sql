@@ -120,6 +120,9 @@ drop view offered.mailing, offered.message, offered.response;
 
 alter table message drop constraint message_mailing_id_fkey;
 alter table message rename column mailing_id to cause_id;
+-- The way it goes, of which its address is.
+alter table message
+  add column channel text not null default 'EMAIL' check (channel in ('EMAIL', 'TEXT', 'APP', 'POST'));
 alter table message add foreign key (cause_id) references cause;
 alter table message
   rename constraint message_mailing_id_person_id_record_id_key to message_cause_id_person_id_record_id_key;
@@ -144,6 +147,21 @@ alter table follow_rule
   add foreign key (sends_id) references cause;
 
 drop table mailing;
+
+-- How each carrier was found when it was last tried.
+create table carrier_state (
+  channel  text primary key check (channel in ('EMAIL', 'TEXT', 'APP', 'POST')),
+  -- What went wrong, in words; empty when it went well.
+  trouble  text not null,
+  since    timestamptz not null,
+  tried_at timestamptz not null
+);
+
+insert into carrier_state (channel, trouble, since, tried_at)
+select 'EMAIL', trouble, since, tried_at from mail_server where since is not null;
+
+drop view offered.mail_server;
+drop table mail_server;
 
 create or replace function follow_at_once() returns trigger language plpgsql as $$
 begin
@@ -192,7 +210,7 @@ create view offered.answer as
 select id, mail_id from public.answer;
 
 create view offered.message as
-select id, cause_id, person_id, address, recipient, token, state, frozen, follows_id, in_reply_to,
+select id, cause_id, person_id, channel, address, recipient, token, state, frozen, follows_id, in_reply_to,
        reference_ids, due_at, in_hands_of, tries, first_try_at, sent_at, reason, subject, links,
        standing, opened, clicked, replied, returned, has_left, record_id, planned_at, shown_state,
        thread_id, copy_place,
@@ -210,6 +228,9 @@ select id, cause_id, person_id, address, recipient, token, state, frozen, follow
        standing in ('CLICKED', 'OPENED', 'REPLIED') as was_read,
        state = 'sent' and standing in ('NOTHING', 'MACHINE_OPENED') as is_quiet
 from public.message;
+
+create view offered.carrier_state as
+select channel, trouble, since, tried_at from public.carrier_state;
 
 create view offered.response as
 select id, message_id, cause_id, person_id, kind, at, detail, mail_id, away_until, unsure

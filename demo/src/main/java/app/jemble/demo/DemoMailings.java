@@ -4,16 +4,15 @@ import static app.jemble.core.response.ResponseKind.RETURNED_HARD;
 import static app.jemble.core.response.ResponseKind.RETURNED_SOFT;
 import static app.jemble.demo.DemoWords.any;
 
-import app.jemble.carrier.mail.Handover;
-import app.jemble.core.message.Mailbox;
-import app.jemble.core.message.MessageComposer;
+import app.jemble.carrier.mail.MailCarrier;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.PublicToken;
 import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.reach.Address;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.Standing;
 import app.jemble.outbox.NewMessage;
-import app.jemble.outbox.SharedTexts;
+import app.jemble.outbox.OutgoingTexts;
 import app.jemble.storage.CopyIn;
 import app.jemble.workspace.WorkspaceService;
 import java.security.SecureRandom;
@@ -47,14 +46,14 @@ class DemoMailings {
   /** One response. */
   private record Answer(ResponseKind kind, Duration after, String detail) {}
 
-  private final SharedTexts texts;
-  private final Handover handover;
+  private final OutgoingTexts texts;
+  private final MailCarrier handover;
   private final WorkspaceService workspace;
   private final ObjectMapper json;
   private final SecureRandom secure = new SecureRandom();
 
   DemoMailings(
-      SharedTexts texts, Handover handover, WorkspaceService workspace, ObjectMapper json) {
+      OutgoingTexts texts, MailCarrier handover, WorkspaceService workspace, ObjectMapper json) {
     this.texts = texts;
     this.handover = handover;
     this.workspace = workspace;
@@ -89,17 +88,17 @@ class DemoMailings {
   }
 
   private OutgoingMessage mail(long mailing, Reader reader, Instant at, String token) {
-    SharedTexts.Ready ready = texts.ready(mailing, reader.id(), frozen(reader));
-    return MessageComposer.compose(
-            ready.shared(),
-            new MessageComposer.Own(
-                new Mailbox(reader.name(), reader.email()),
-                ready.values(),
-                ready.language(),
-                at,
+    return (OutgoingMessage)
+        texts.write(
+            new OutgoingTexts.ToWrite(
+                mailing,
+                reader.id(),
+                new Address.Email(reader.email()),
+                reader.name(),
                 token,
-                ThreadPlace.NEW))
-        .message();
+                frozen(reader),
+                ThreadPlace.NEW),
+            at);
   }
 
   /** A message that waits in the outbox; its token is a real secret, since it will really leave. */
@@ -108,7 +107,7 @@ class DemoMailings {
     secure.nextBytes(octets);
     return new NewMessage(
         reader.id(),
-        reader.email(),
+        new Address.Email(reader.email()),
         reader.name(),
         PublicToken.of(octets, workspace.current().secret()),
         frozen(reader),

@@ -1,7 +1,6 @@
 package app.jemble.cause;
 
 import app.jemble.core.message.MailWording;
-import app.jemble.core.reach.Channel;
 import org.springframework.stereotype.Service;
 
 /** What causes say to those they write to. */
@@ -25,7 +24,7 @@ public class Wordings {
   }
 
   long add(MailWording wording) {
-    return mapper.addMail(Channel.EMAIL, wording);
+    return mapper.addMail(wording.channel(), wording);
   }
 
   void write(long id, MailWording wording) {

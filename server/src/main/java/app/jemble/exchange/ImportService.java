@@ -1,6 +1,5 @@
 package app.jemble.exchange;
 
-import app.jemble.account.AccountService;
 import app.jemble.core.exchange.ColumnMatch;
 import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.FieldCatalogue;
@@ -40,7 +39,6 @@ class ImportService {
   private final ImportRunner runner;
   private final ChangeService changes;
   private final WorkspaceService workspace;
-  private final AccountService accounts;
   private final ObjectMapper json;
   private final Clock clock;
   private final TransactionTemplate whole;
@@ -54,7 +52,6 @@ class ImportService {
       ImportRunner runner,
       ChangeService changes,
       WorkspaceService workspace,
-      AccountService accounts,
       ObjectMapper json,
       Clock clock,
       PlatformTransactionManager transactions) {
@@ -64,7 +61,6 @@ class ImportService {
     this.runner = runner;
     this.changes = changes;
     this.workspace = workspace;
-    this.accounts = accounts;
     this.json = json;
     this.clock = clock;
     this.whole = new TransactionTemplate(transactions);
@@ -79,7 +75,6 @@ class ImportService {
 
   /** One's own import; a problem when there is none. */
   ImportRun find(long id) {
-    accounts.currentWriter();
     return open.find(id);
   }
 

@@ -1,6 +1,7 @@
 package app.jemble.exchange;
 
 import app.jemble.access.AccessService;
+import app.jemble.core.access.Right;
 import app.jemble.problem.Problem;
 import org.springframework.stereotype.Component;
 
@@ -18,6 +19,7 @@ class OpenImports {
 
   /** One's own import; a problem when there is none. */
   ImportRun find(long id) {
+    access.must(Right.WRITE);
     ImportRun run = mapper.find(id);
     if (run == null || !access.isOpen(run.byId(), true)) {
       throw Problem.notFound("There is no such import any more.");

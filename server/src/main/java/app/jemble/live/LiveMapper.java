@@ -21,7 +21,8 @@ interface LiveMapper {
              || coalesce((select string_agg(state || ' ' || messages, ', ' order by state)
                           from (select state, count(*) as messages
                                 from offered.message where has_not_left group by state) s), '')
-             || (select trouble from offered.mail_server) as outbox,
+             || coalesce((select string_agg(trouble, ' ' order by channel)
+                          from offered.carrier_state), '') as outbox,
              coalesce((select max(id)::text from offered.response), '') || ' '
              || coalesce((select max(id)::text from offered.inbound_mail), '') || ' '
              || (select count(*) from offered.inbound_mail where placed_at is null) as responses,

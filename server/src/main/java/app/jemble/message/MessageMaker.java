@@ -2,6 +2,7 @@ package app.jemble.message;
 
 import app.jemble.audience.AudienceService.Reader;
 import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.reach.Address;
 import app.jemble.outbox.NewMessage;
 import app.jemble.outbox.OutboxService.ThreadEnd;
 import app.jemble.people.PersonRecord;
@@ -27,7 +28,7 @@ public class MessageMaker {
     PersonRecord person = reader.person();
     return new NewMessage(
         person.id(),
-        address,
+        new Address.Email(address),
         person.name(),
         workspace.newToken(),
         frozen.freeze(person, letter.fields(person.id()), reader.values()),
@@ -52,7 +53,7 @@ public class MessageMaker {
                 "<" + after.token() + "@" + returnDomain + ">", after.referenceIds());
     return new NewMessage(
         person.id(),
-        person.email().strip(),
+        new Address.Email(person.email().strip()),
         person.name(),
         workspace.newToken(),
         frozen.freeze(person, letter.fields(person.id()), reader.values()),

@@ -3,8 +3,8 @@ package app.jemble.message;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceService;
-import app.jemble.carrier.mail.Handover;
-import app.jemble.carrier.mail.HandoverResult;
+import app.jemble.carrier.HandoverResult;
+import app.jemble.carrier.mail.MailCarrier;
 import app.jemble.cause.Cause;
 import app.jemble.core.message.InlinePicture;
 import app.jemble.core.message.Mailbox;
@@ -34,7 +34,7 @@ public class ProofService {
   private final LetterService letters;
   private final Samples samples;
   private final AccountService accounts;
-  private final Handover handover;
+  private final MailCarrier handover;
   private final Clock clock;
 
   ProofService(
@@ -42,7 +42,7 @@ public class ProofService {
       LetterService letters,
       Samples samples,
       AccountService accounts,
-      Handover handover,
+      MailCarrier handover,
       Clock clock) {
     this.audience = audience;
     this.letters = letters;

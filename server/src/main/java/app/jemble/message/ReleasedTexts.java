@@ -1,34 +1,38 @@
 package app.jemble.message;
 
 import app.jemble.cause.OpenCauses;
-import app.jemble.outbox.SharedTexts;
+import app.jemble.core.message.Mailbox;
+import app.jemble.core.message.MessageComposer;
+import app.jemble.core.message.Outgoing;
+import app.jemble.outbox.OutgoingTexts;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Service;
 
 /**
- * The texts of released mailings, kept parsed while their messages leave. They do not change once a
+ * The texts of released causes, kept parsed while their messages leave. They do not change once a
  * message can leave; sender and house may, and are read anew after a moment.
  */
 @Service
-class ReleasedTexts implements SharedTexts {
+class ReleasedTexts implements OutgoingTexts {
 
   private static final int MOST_KEPT = 50;
   private static final Duration FRESH = Duration.ofSeconds(2);
 
   private final LetterService letters;
   private final FrozenValues frozen;
-  private final OpenCauses mailings;
+  private final OpenCauses causes;
 
   private final Cache<Long, Letter> kept;
 
-  ReleasedTexts(LetterService letters, FrozenValues frozen, OpenCauses mailings, Clock clock) {
+  ReleasedTexts(LetterService letters, FrozenValues frozen, OpenCauses causes, Clock clock) {
     this.letters = letters;
     this.frozen = frozen;
-    this.mailings = mailings;
+    this.causes = causes;
     this.kept =
         Caffeine.newBuilder()
             .maximumSize(MOST_KEPT)
@@ -38,12 +42,19 @@ class ReleasedTexts implements SharedTexts {
   }
 
   @Override
-  public Ready ready(long mailingId, long personId, String text) {
-    Letter letter = kept.get(mailingId, id -> letters.of(mailings.anybodys(id)));
-    FrozenValues.Thawed thawed = frozen.thaw(text);
-    return new Ready(
-        letter.shared(personId, letter.voices(thawed.ownerName(), thawed.ownerEmail())),
-        thawed.language(),
-        letter.values(thawed.values()));
+  public Outgoing write(ToWrite message, Instant now) {
+    Letter letter = kept.get(message.causeId(), id -> letters.of(causes.anybodys(id)));
+    FrozenValues.Thawed thawed = frozen.thaw(message.frozen());
+    return MessageComposer.compose(
+            letter.shared(
+                message.personId(), letter.voices(thawed.ownerName(), thawed.ownerEmail())),
+            new MessageComposer.Own(
+                new Mailbox(message.recipient(), message.to().stored()),
+                letter.values(thawed.values()),
+                thawed.language(),
+                now,
+                message.token(),
+                message.thread()))
+        .message();
   }
 }

@@ -1,14 +1,11 @@
 package app.jemble.outbox;
 
-import app.jemble.carrier.mail.Envelope;
-import app.jemble.carrier.mail.MimeWriter;
-import app.jemble.carrier.mail.OctetBuffer;
-import app.jemble.core.message.Mailbox;
-import app.jemble.core.message.MessageComposer;
+import app.jemble.carrier.Carrier;
+import app.jemble.carrier.OctetBuffer;
+import app.jemble.carrier.Parcel;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.message.MessageState;
-import app.jemble.core.message.OutgoingMessage;
-import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.message.Outgoing;
 import app.jemble.settings.JembleSettings;
 import java.time.Clock;
 import java.time.Instant;
@@ -37,10 +34,9 @@ class Departures {
   private static final int MOST_OCTETS = 16 << 20;
 
   /** A message ready to be given away. */
-  record Ready(HandoverMapper.Claimed message, byte[] mime, OutgoingMessage outgoing) {
-
-    Envelope envelope() {
-      return new Envelope(outgoing.returnAddress(), message.address());
+  record Ready(HandoverMapper.Claimed message, Outgoing outgoing, Parcel parcel) {
+    byte[] octets() {
+      return parcel.octets();
     }
   }
 
@@ -48,23 +44,17 @@ class Departures {
   private final DueQueue due;
   private final CapGuard caps;
   private final StayGuard stays;
-  private final SharedTexts texts;
+  private final OutgoingTexts texts;
   private final AfterRefusal refusals;
   private final JembleSettings settings;
   private final Clock clock;
-
-  /** What was last wrong with the mail server; null when that is not known. */
-  private volatile String lastTrouble;
-
-  private boolean anyDue;
-  private long askedAt = Long.MIN_VALUE / 2;
 
   Departures(
       HandoverMapper mapper,
       DueQueue due,
       CapGuard caps,
       StayGuard stays,
-      SharedTexts texts,
+      OutgoingTexts texts,
       AfterRefusal refusals,
       JembleSettings settings,
       Clock clock) {
@@ -78,51 +68,24 @@ class Departures {
     this.clock = clock;
   }
 
-  /** One worker asks for all of this process: while much is written it costs the database time. */
-  synchronized boolean anyDue() {
-    long now = System.nanoTime();
-    if (now - askedAt >= settings.outbox().pollEvery().toNanos()) {
-      anyDue = mapper.anyDue(clock.instant());
-      askedAt = now;
-    }
-    return anyDue;
-  }
-
-  /** It takes messages, or says what is wrong with one. */
-  void serverAnswers() {
-    if (!"".equals(lastTrouble)) {
-      lastTrouble = "";
-      mapper.noteServer("", clock.instant());
-    }
-  }
-
-  /** The mail server cannot be reached, or does not let us in. */
-  void serverFails(String said) {
-    String words = settings.smtp().host() + ":" + settings.smtp().port() + ": " + said;
-    if (!words.equals(lastTrouble)) {
-      LOG.warn("The mail server cannot be used: {}", words);
-      lastTrouble = words;
-    }
-    mapper.noteServer(words, clock.instant());
-  }
-
   /**
    * Notes how a worker's hand-overs ended and begins the next: due messages are written, kept, and
    * marked as being handed over. Those that must not leave any more, or cannot, are not among them.
    */
   @Transactional
-  List<Ready> step(String worker, List<Ended> ends, int most) {
+  List<Ready> step(Carrier carrier, String worker, List<Ended> ends, int most) {
     end(worker, ends);
     Instant now = clock.instant();
     List<Ready> ready = new ArrayList<>();
     int octets = 0;
-    List<HandoverMapper.Claimed> claimed = withinCaps(withoutStopped(due.claim(now, most)), now);
+    List<HandoverMapper.Claimed> claimed =
+        withinCaps(withoutStopped(due.claim(carrier.channel(), now, most)), now);
     for (HandoverMapper.Claimed message : claimed) {
       if (octets < MOST_OCTETS) {
-        Ready written = write(message, now);
+        Ready written = write(carrier, message, now);
         if (written != null) {
           ready.add(written);
-          octets += written.mime().length;
+          octets += written.octets().length;
         }
       }
     }
@@ -205,7 +168,7 @@ class Departures {
       return;
     }
     Long[] ids = ready.stream().map(r -> r.message().id()).toArray(Long[]::new);
-    Copies copies = new Copies(ready.stream().mapToInt(r -> r.mime().length).sum());
+    Copies copies = new Copies(ready.stream().mapToInt(r -> r.octets().length).sum());
     Long[] places = ready.stream().map(copies::add).toArray(Long[]::new);
     long copiesId = mapper.nextCopies();
     if (!copies.isEmpty()) {
@@ -237,7 +200,7 @@ class Departures {
       if (ready.message().isKept()) {
         return 0;
       }
-      octets.add(ready.mime());
+      octets.add(ready.octets());
       ends.add((long) octets.length());
       return ends.size();
     }
@@ -256,12 +219,11 @@ class Departures {
   }
 
   /** Null when it cannot be written: then it is refused, and no other has to wait for it. */
-  private Ready write(HandoverMapper.Claimed message, Instant now) {
+  private Ready write(Carrier carrier, HandoverMapper.Claimed message, Instant now) {
     try {
-      OutgoingMessage outgoing = compose(message, now);
-      byte[] mime =
-          message.isKept() ? mapper.kept(message.id()).mime() : MimeWriter.write(outgoing);
-      return new Ready(message, mime, outgoing);
+      Outgoing outgoing = compose(message, now);
+      byte[] octets = message.isKept() ? mapper.kept(message.id()).mime() : carrier.write(outgoing);
+      return new Ready(message, outgoing, carrier.parcel(outgoing, octets));
     } catch (RuntimeException broken) {
       LOG.error("Message {} cannot be written.", message.id(), broken);
       mapper.move(
@@ -272,19 +234,17 @@ class Departures {
     }
   }
 
-  private OutgoingMessage compose(HandoverMapper.Claimed message, Instant now) {
-    SharedTexts.Ready ready = texts.ready(message.causeId(), message.personId(), message.frozen());
-    ThreadPlace place = new ThreadPlace(message.inReplyTo(), message.referenceIds());
-    return MessageComposer.compose(
-            ready.shared(),
-            new MessageComposer.Own(
-                new Mailbox(message.recipient(), message.address()),
-                ready.values(),
-                ready.language(),
-                now,
-                message.token(),
-                place))
-        .message();
+  private Outgoing compose(HandoverMapper.Claimed message, Instant now) {
+    return texts.write(
+        new OutgoingTexts.ToWrite(
+            message.causeId(),
+            message.personId(),
+            message.to(),
+            message.recipient(),
+            message.token(),
+            message.frozen(),
+            message.place()),
+        now);
   }
 
   private static <T, R> List<R> column(List<T> rows, Function<T, R> value) {

@@ -1,6 +1,6 @@
 package app.jemble.outbox;
 
-import app.jemble.carrier.mail.HandoverResult;
+import app.jemble.carrier.HandoverResult;
 import app.jemble.core.message.MessageState;
 import app.jemble.core.pace.Retry;
 import java.time.Instant;

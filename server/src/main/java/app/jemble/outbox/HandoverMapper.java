@@ -2,6 +2,9 @@ package app.jemble.outbox;
 
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.message.MessageState;
+import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.reach.Address;
+import app.jemble.core.reach.Channel;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Arg;
@@ -14,7 +17,7 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
-/** Messages on their way from the outbox into the hands of the mail server. */
+/** Messages on their way from the outbox into the hands of a carrier. */
 @Mapper
 interface HandoverMapper {
 
@@ -27,6 +30,7 @@ interface HandoverMapper {
       long id,
       long causeId,
       long personId,
+      Channel channel,
       String address,
       String recipient,
       String token,
@@ -38,6 +42,14 @@ interface HandoverMapper {
       Instant firstTryAt,
       int copyPlace,
       Instant dueAt) {
+
+    Address to() {
+      return Address.of(channel, address);
+    }
+
+    ThreadPlace place() {
+      return new ThreadPlace(inReplyTo, referenceIds);
+    }
 
     /** It goes into the thread of a message before. */
     boolean isFollowUp() {
@@ -58,6 +70,7 @@ interface HandoverMapper {
     @Arg(column = "id", name = "id", javaType = long.class),
     @Arg(column = "cause_id", name = "causeId", javaType = long.class),
     @Arg(column = "person_id", name = "personId", javaType = long.class),
+    @Arg(column = "channel", name = "channel", javaType = Channel.class),
     @Arg(column = "address", name = "address", javaType = String.class),
     @Arg(column = "recipient", name = "recipient", javaType = String.class),
     @Arg(column = "token", name = "token", javaType = String.class),
@@ -72,11 +85,12 @@ interface HandoverMapper {
   })
   @Select(
       """
-      select s.id, s.cause_id, s.person_id, s.address, s.recipient, s.token,
+      select s.id, s.cause_id, s.person_id, s.channel, s.address, s.recipient, s.token,
              s.frozen::text as frozen, s.follows_id, s.in_reply_to, s.reference_ids,
              s.tries, s.first_try_at, coalesce(s.copy_place, 0) as copy_place, s.due_at
       from offered.message s
-      where s.to_leave and s.due_at <= #{now} and s.in_hands_of is null
+      where s.to_leave and s.channel = #{channel} and s.due_at <= #{now}
+        and s.in_hands_of is null
         and (s.due_at, s.id) > (#{after.due}, #{after.id})
         and s.cause_id <> all(array(select mailing_id from offered.mailing_release))
       order by s.due_at, s.id
@@ -84,7 +98,10 @@ interface HandoverMapper {
       for update skip locked
       """)
   List<Claimed> claim(
-      @Param("now") Instant now, @Param("most") int most, @Param("after") DuePlace after);
+      @Param("channel") Channel channel,
+      @Param("now") Instant now,
+      @Param("most") int most,
+      @Param("after") DuePlace after);
 
   @Select(
       """
@@ -92,23 +109,29 @@ interface HandoverMapper {
       from (
         select due_at
         from offered.message
-        where to_leave and in_hands_of is null
+        where to_leave and channel = #{channel} and in_hands_of is null
         order by due_at, id
         limit 1) next
       union all
       select false
       limit 1
       """)
-  boolean anyDue(Instant now);
+  boolean anyDue(@Param("channel") Channel channel, @Param("now") Instant now);
 
-  /** How the mail server was found at the last attempt; empty trouble is none. */
+  /** How a carrier was found at the last attempt; empty trouble is none. */
   @Update(
       """
-      update mail_server
-      set trouble = #{trouble}, tried_at = #{now},
-          since = case when trouble = '' or #{trouble} = '' then #{now} else since end
+      insert into carrier_state as s (channel, trouble, since, tried_at)
+      values (#{channel}, #{trouble}, #{now}, #{now})
+      on conflict (channel) do update
+      set trouble = excluded.trouble, tried_at = excluded.tried_at,
+          since = case when s.trouble = '' or excluded.trouble = '' then excluded.since
+                       else s.since end
       """)
-  int noteServer(@Param("trouble") String trouble, @Param("now") Instant now);
+  int noteCarrier(
+      @Param("channel") Channel channel,
+      @Param("trouble") String trouble,
+      @Param("now") Instant now);
 
   /** Hand-overs that begin, a column each; their copies are kept under one number. */
   record Beginnings(

@@ -1,6 +1,7 @@
 package app.jemble.outbox;
 
 import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.reach.Address;
 import java.time.Instant;
 
 /**
@@ -15,7 +16,7 @@ import java.time.Instant;
  */
 public record NewMessage(
     long personId,
-    String address,
+    Address address,
     String recipient,
     String token,
     String frozen,

@@ -24,14 +24,15 @@ class NewMessages {
     try (CopyIn copy =
         new CopyIn(
             connection,
-            "message (cause_id, person_id, address, recipient, token, frozen, "
+            "message (cause_id, person_id, channel, address, recipient, token, frozen, "
                 + "follows_id, thread_id, in_reply_to, reference_ids, record_id, due_at, "
                 + "planned_at)")) {
       for (NewMessage m : messages) {
         copy.row(
             causeId,
             m.personId(),
-            m.address(),
+            m.address().channel(),
+            m.address().stored(),
             m.recipient(),
             m.token(),
             m.frozen(),

@@ -75,11 +75,11 @@ class OutboxController {
   @Needs(Right.LOOK)
   @GetMapping("/outbox/tally")
   OutboxTally tally(@RequestParam(required = false) Long mailingId) {
-    OutboxListMapper.MailServerState server = mapper.mailServer();
     ServerTrouble trouble =
-        server.trouble().isEmpty()
-            ? null
-            : new ServerTrouble(server.trouble(), server.since(), server.triedAt());
+        mapper.troubles().stream()
+            .findFirst()
+            .map(s -> new ServerTrouble(s.trouble(), s.since(), s.triedAt()))
+            .orElse(null);
     return new OutboxTally(mapper.tally(mailingId, accounts.current().id()), trouble);
   }
 

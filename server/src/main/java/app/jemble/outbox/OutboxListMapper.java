@@ -70,14 +70,21 @@ interface OutboxListMapper {
       @Param("limit") int limit);
 
   /**
-   * How the mail server was found when a connection to it was last tried.
+   * How a carrier was found when it was last tried.
    *
    * @param trouble empty when all was well
    */
-  record MailServerState(String trouble, Instant since, Instant triedAt) {}
+  record CarrierState(String trouble, Instant since, Instant triedAt) {}
 
-  @Select("select trouble, since, tried_at from mail_server")
-  MailServerState mailServer();
+  /** Those that cannot be used, the longest first. */
+  @Select(
+      """
+      select trouble, since, tried_at
+      from carrier_state
+      where trouble <> ''
+      order by since, channel
+      """)
+  List<CarrierState> troubles();
 
   /** Moves one message that nobody has in hand. */
   @Update(

@@ -1,12 +1,15 @@
 package app.jemble.outbox;
 
-import app.jemble.carrier.mail.MailConnections;
+import app.jemble.carrier.Carrier;
+import app.jemble.carrier.Carriers;
+import app.jemble.carrier.Lines;
 import app.jemble.settings.JembleSettings;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -14,8 +17,8 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * Keeps the outbox going: workers that take turns with the mail connections, and one that looks
- * after hand-overs whose process is gone. Any number of processes share the outbox.
+ * Keeps the outbox going: for each carrier workers that take turns with its lines, and one that
+ * looks after hand-overs whose process is gone. Any number of processes share the outbox.
  */
 @Component
 class OutboxPump {
@@ -23,36 +26,54 @@ class OutboxPump {
   private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(2);
 
   /** While one hands over, another prepares. */
-  private static final int WORKERS_A_CONNECTION = 4;
+  private static final int WORKERS_A_LINE = 4;
 
+  private final Carriers carriers;
   private final Departures departures;
+  private final DueQueue due;
+  private final CarrierHealth health;
   private final AbandonedHandovers abandoned;
   private final JournalFolder journals;
-  private final JembleSettings settings;
+  private final JembleSettings.Outbox settings;
   private final Clock clock;
   private final CountDownLatch stopping = new CountDownLatch(1);
-  private MailConnections connections;
+  private final List<Lines> lines = new ArrayList<>();
   private final List<Thread> threads = new ArrayList<>();
 
   OutboxPump(
+      Carriers carriers,
       Departures departures,
+      DueQueue due,
+      CarrierHealth health,
       AbandonedHandovers abandoned,
       JournalFolder journals,
       JembleSettings settings,
       Clock clock) {
+    this.carriers = carriers;
     this.departures = departures;
+    this.due = due;
+    this.health = health;
     this.abandoned = abandoned;
     this.journals = journals;
-    this.settings = settings;
+    this.settings = settings.outbox();
     this.clock = clock;
   }
 
   @EventListener(ApplicationReadyEvent.class)
   void start() {
-    connections = new MailConnections(settings.smtp());
     start("outbox-abandoned", this::lookAfterAbandoned);
-    for (int i = 0; i < WORKERS_A_CONNECTION * settings.smtp().connections(); i++) {
-      start("outbox-" + i, this::work);
+    carriers.all().forEach(this::start);
+  }
+
+  private void start(Carrier carrier) {
+    Lines ofCarrier = carrier.lines();
+    lines.add(ofCarrier);
+    OutboxWorker.Tools tools =
+        new OutboxWorker.Tools(
+            carrier, ofCarrier, departures, due, health, settings, journals.folder(), clock);
+    String name = "outbox-" + carrier.channel().name().toLowerCase(Locale.ROOT) + "-";
+    for (int i = 0; i < WORKERS_A_LINE * carrier.lineCount(); i++) {
+      start(name + i, () -> work(tools));
     }
   }
 
@@ -68,20 +89,11 @@ class OutboxPump {
     for (Thread thread : threads) {
       thread.join(TimeUnit.SECONDS.toMillis(20));
     }
-    if (connections != null) {
-      connections.close();
-    }
+    lines.forEach(Lines::close);
   }
 
-  private void work() {
-    try (OutboxWorker worker =
-        new OutboxWorker(
-            departures,
-            connections,
-            settings.outbox(),
-            journals.folder(),
-            clock,
-            () -> stopping.getCount() == 0)) {
+  private void work(OutboxWorker.Tools tools) {
+    try (OutboxWorker worker = new OutboxWorker(tools, () -> stopping.getCount() == 0)) {
       boolean goingOn = true;
       while (goingOn) {
         goingOn = !pauses(worker.turn());

@@ -1,11 +1,12 @@
 package app.jemble.outbox;
 
-import app.jemble.carrier.mail.HandoverResult;
-import app.jemble.carrier.mail.MailConnection;
-import app.jemble.carrier.mail.MailConnections;
+import app.jemble.carrier.Carrier;
+import app.jemble.carrier.HandoverResult;
+import app.jemble.carrier.Line;
+import app.jemble.carrier.Lines;
+import app.jemble.carrier.UnreachableException;
 import app.jemble.core.pace.BatchSize;
 import app.jemble.settings.JembleSettings;
-import jakarta.mail.MessagingException;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -31,8 +32,11 @@ final class OutboxWorker implements AutoCloseable {
   private static final Duration AFTER_BREAK = Duration.ofSeconds(30);
 
   private final String name = UUID.randomUUID().toString();
+  private final Carrier carrier;
+  private final Lines lines;
   private final Departures departures;
-  private final MailConnections connections;
+  private final DueQueue due;
+  private final CarrierHealth health;
   private final JembleSettings.Outbox settings;
   private final Clock clock;
   private final BooleanSupplier stopping;
@@ -45,20 +49,32 @@ final class OutboxWorker implements AutoCloseable {
   /** The last act may or may not be in the database. */
   private boolean unsure;
 
-  OutboxWorker(
+  /**
+   * What a worker works with.
+   *
+   * @param lines those of this process to the carrier
+   */
+  record Tools(
+      Carrier carrier,
+      Lines lines,
       Departures departures,
-      MailConnections connections,
+      DueQueue due,
+      CarrierHealth health,
       JembleSettings.Outbox settings,
       Optional<Path> journals,
-      Clock clock,
-      BooleanSupplier stopping) {
-    this.departures = departures;
-    this.connections = connections;
-    this.settings = settings;
-    this.clock = clock;
+      Clock clock) {}
+
+  OutboxWorker(Tools tools, BooleanSupplier stopping) {
+    this.carrier = tools.carrier();
+    this.lines = tools.lines();
+    this.departures = tools.departures();
+    this.due = tools.due();
+    this.health = tools.health();
+    this.settings = tools.settings();
+    this.clock = tools.clock();
     this.stopping = stopping;
     this.size = new BatchSize(settings.batch());
-    this.journal = journals.map(this::journal).orElse(null);
+    this.journal = tools.journals().map(this::journal).orElse(null);
   }
 
   private HandoverJournal journal(Path folder) {
@@ -74,14 +90,14 @@ final class OutboxWorker implements AutoCloseable {
   Duration turn() {
     try {
       settle();
-      if (!connections.isOpen()) {
+      if (!lines.isOpen()) {
         Duration wait = connectIfNeeded();
         if (!wait.isZero()) {
           return wait;
         }
       }
       unsure = true;
-      List<Departures.Ready> batch = departures.step(name, List.copyOf(ends), size.next());
+      List<Departures.Ready> batch = departures.step(carrier, name, List.copyOf(ends), size.next());
       unsure = false;
       forgetEnds();
       return batch.isEmpty() ? rest() : leave(batch);
@@ -93,29 +109,29 @@ final class OutboxWorker implements AutoCloseable {
     }
   }
 
-  /** Nothing is taken up before the way to the mail server is open; zero when it is. */
+  /** Nothing is taken up before the way to the carrier is open; zero when it is. */
   private Duration connectIfNeeded() {
-    if (!departures.anyDue()) {
+    if (!due.anyDue(carrier.channel())) {
       return settings.pollEvery();
     }
     try {
-      connections.open();
+      lines.open();
       return Duration.ZERO;
-    } catch (MessagingException unreachable) {
-      departures.serverFails(MailConnection.words(unreachable));
+    } catch (UnreachableException unreachable) {
+      health.fails(carrier, unreachable.getMessage());
       return AFTER_TROUBLE;
     }
   }
 
   /** Nothing is due. */
   private Duration rest() {
-    connections.closeUnused();
+    lines.closeUnused();
     return settings.pollEvery();
   }
 
   /** Before anything that may take long; else ends are noted with the next beginnings. */
   private void settle() {
-    if (unsure || (!connections.isOpen() && !ends.isEmpty())) {
+    if (unsure || (!lines.isOpen() && !ends.isEmpty())) {
       departures.settle(name, List.copyOf(ends));
       unsure = false;
       forgetEnds();
@@ -130,15 +146,15 @@ final class OutboxWorker implements AutoCloseable {
   }
 
   private Duration leave(List<Departures.Ready> batch) {
-    MailConnection connection = connections.take();
+    Line line = lines.take();
     try {
-      return leave(batch, connection);
+      return leave(batch, line);
     } finally {
-      connections.putBack(connection);
+      lines.putBack(line);
     }
   }
 
-  private Duration leave(List<Departures.Ready> batch, MailConnection connection) {
+  private Duration leave(List<Departures.Ready> batch, Line line) {
     long began = System.nanoTime();
     // A worker never holds a message longer than others leave it alone.
     Instant latest = clock.instant().plus(settings.lease().dividedBy(2));
@@ -151,17 +167,17 @@ final class OutboxWorker implements AutoCloseable {
         ends.add(Ended.stopped(batch.get(i).message(), stopped.get()));
         continue;
       }
-      HandoverResult result = goesOn ? handOver(batch.get(i), next, connection) : null;
+      HandoverResult result = goesOn ? handOver(batch.get(i), next, line) : null;
       if (result == null || result instanceof HandoverResult.Unreachable) {
         batch.subList(i, batch.size()).forEach(this::notBegun);
         if (result != null) {
-          departures.serverFails(result.words());
+          health.fails(carrier, result.words());
           size.failed();
           return AFTER_TROUBLE;
         }
         break;
       }
-      departures.serverAnswers();
+      health.answers(carrier);
     }
     size.took(batch.size(), Duration.ofNanos(System.nanoTime() - began));
     return Duration.ZERO;
@@ -171,17 +187,13 @@ final class OutboxWorker implements AutoCloseable {
     ends.add(Ended.notBegun(ready.message(), "", null));
   }
 
-  private HandoverResult handOver(
-      Departures.Ready ready, Departures.Ready next, MailConnection connection) {
+  private HandoverResult handOver(Departures.Ready ready, Departures.Ready next, Line line) {
     HandoverMapper.Claimed message = ready.message();
     int attempt = message.tries() + 1;
     boolean surelyNext = next != null && !next.message().isFollowUp();
     HandoverResult result =
-        connection.send(
-            ready.mime(),
-            ready.envelope(),
-            surelyNext ? next.envelope() : null,
-            () -> begun(message.id(), attempt));
+        line.send(
+            ready.parcel(), surelyNext ? next.parcel() : null, () -> begun(message.id(), attempt));
     if (result instanceof HandoverResult.Unreachable) {
       return result;
     }

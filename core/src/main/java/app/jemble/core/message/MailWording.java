@@ -1,5 +1,7 @@
 package app.jemble.core.message;
 
+import app.jemble.core.reach.Channel;
+
 /**
  * What a mail says, and how it comes.
  *
@@ -24,6 +26,11 @@ public record MailWording(
     boolean countOpens,
     boolean countClicks)
     implements Wording {
+
+  @Override
+  public Channel channel() {
+    return Channel.EMAIL;
+  }
 
   /** Said by the sender, replies to the sender, and counted. */
   public static MailWording by(

@@ -1,11 +1,12 @@
 package app.jemble.core.message;
 
+import app.jemble.core.reach.Channel;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * One person's message, ready to be written as MIME.
+ * One person's mail, ready to be written as MIME.
  *
  * @param messageId with angle brackets, the same at every try
  * @param date when it leaves
@@ -35,10 +36,16 @@ public record OutgoingMessage(
     List<String> links,
     Optional<String> leaveAddress,
     String returnAddress,
-    boolean automatic) {
+    boolean automatic)
+    implements Outgoing {
   public OutgoingMessage {
     pictures = List.copyOf(pictures);
     files = List.copyOf(files);
     links = List.copyOf(links);
+  }
+
+  @Override
+  public Channel channel() {
+    return Channel.EMAIL;
   }
 }

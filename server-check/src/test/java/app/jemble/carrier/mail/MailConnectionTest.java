@@ -3,6 +3,7 @@ package app.jemble.carrier.mail;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.HouseCertificate;
+import app.jemble.carrier.HandoverResult;
 import app.jemble.settings.JembleSettings.Security;
 import app.jemble.settings.JembleSettings.Smtp;
 import java.io.IOException;

@@ -2,6 +2,7 @@ package app.jemble.carrier.mail;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.carrier.OctetBuffer;
 import jakarta.mail.internet.MimeUtility;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;

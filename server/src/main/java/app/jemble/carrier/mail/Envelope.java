@@ -7,7 +7,7 @@ import java.nio.charset.StandardCharsets;
  * Between whom a message passes, apart from what it says (RFC 5321 section 2.3.1). A domain in
  * another alphabet goes by its ASCII form (RFC 5891).
  */
-public record Envelope(String from, String to) {
+record Envelope(String from, String to) {
 
   public Envelope {
     from = withAsciiDomain(from);

@@ -1,5 +1,6 @@
 package app.jemble.carrier.mail;
 
+import app.jemble.carrier.HandoverResult;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.ThreadPlace;
@@ -25,12 +26,13 @@ public class HouseMails {
    */
   public record Words(String text, String link, String path) {}
 
-  private final Handover handover;
+  private final MailCarrier handover;
   private final WorkspaceService workspace;
   private final JembleSettings settings;
   private final Clock clock;
 
-  HouseMails(Handover handover, WorkspaceService workspace, JembleSettings settings, Clock clock) {
+  HouseMails(
+      MailCarrier handover, WorkspaceService workspace, JembleSettings settings, Clock clock) {
     this.handover = handover;
     this.workspace = workspace;
     this.settings = settings;

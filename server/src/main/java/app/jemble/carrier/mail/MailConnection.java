@@ -1,5 +1,8 @@
 package app.jemble.carrier.mail;
 
+import app.jemble.carrier.HandoverResult;
+import app.jemble.carrier.Line;
+import app.jemble.carrier.Parcel;
 import app.jemble.carrier.mail.SmtpTalk.Answer;
 import app.jemble.settings.JembleSettings;
 import jakarta.mail.MessagingException;
@@ -12,7 +15,7 @@ import java.time.Duration;
  * <p>Where the server allows it (RFC 2920), sender, recipient and DATA go out together, and those
  * of the next message together with the end of this one: one round trip a message.
  */
-public final class MailConnection implements AutoCloseable {
+final class MailConnection implements Line, AutoCloseable {
 
   private final JembleSettings.Smtp settings;
   private volatile SmtpTalk talk;
@@ -33,6 +36,15 @@ public final class MailConnection implements AutoCloseable {
     return send(mime, envelope, null, () -> {});
   }
 
+  @Override
+  public HandoverResult send(Parcel parcel, Parcel next, Runnable begin) {
+    return send(parcel.octets(), envelope(parcel), next == null ? null : envelope(next), begin);
+  }
+
+  private static Envelope envelope(Parcel parcel) {
+    return new Envelope(parcel.from(), parcel.to());
+  }
+
   /**
    * Hands a message over, connecting first where needed. A kept connection that the server closed
    * in the meantime is opened anew once.
@@ -40,7 +52,7 @@ public final class MailConnection implements AutoCloseable {
    * @param next whose message is handed over next and without fail, or null
    * @param begin told right before the first octet of the message leaves; what it throws stops that
    */
-  public HandoverResult send(byte[] mime, Envelope envelope, Envelope next, Runnable begin) {
+  HandoverResult send(byte[] mime, Envelope envelope, Envelope next, Runnable begin) {
     boolean kept = talk != null;
     lastUsed = System.nanoTime();
     HandoverResult result = sendOnce(mime, envelope, next, begin);

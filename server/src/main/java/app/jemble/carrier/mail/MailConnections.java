@@ -1,5 +1,8 @@
 package app.jemble.carrier.mail;
 
+import app.jemble.carrier.Line;
+import app.jemble.carrier.Lines;
+import app.jemble.carrier.UnreachableException;
 import app.jemble.settings.JembleSettings;
 import jakarta.mail.MessagingException;
 import java.time.Duration;
@@ -11,21 +14,21 @@ import java.util.concurrent.atomic.AtomicInteger;
  * The connections of this process to the mail server: as many as the settings allow and no more.
  * Workers take turns with them, so that while one hands over another prepares.
  */
-public final class MailConnections implements AutoCloseable {
+final class MailConnections implements Lines {
 
   private static final Duration KEPT_OPEN = Duration.ofSeconds(60);
 
   private final BlockingQueue<MailConnection> free;
   private final AtomicInteger inUse = new AtomicInteger();
 
-  public MailConnections(JembleSettings.Smtp settings) {
+  MailConnections(JembleSettings.Smtp settings) {
     free = new ArrayBlockingQueue<>(settings.connections());
     for (int i = 0; i < settings.connections(); i++) {
       free.add(new MailConnection(settings));
     }
   }
 
-  /** Waits for one that nobody else has; it is to be put back. */
+  @Override
   public MailConnection take() {
     try {
       MailConnection connection = free.take();
@@ -37,13 +40,14 @@ public final class MailConnections implements AutoCloseable {
     }
   }
 
-  public void putBack(MailConnection connection) {
+  @Override
+  public void putBack(Line line) {
     inUse.decrementAndGet();
-    free.add(connection);
+    free.add((MailConnection) line);
   }
 
-  /** Makes sure that at least one is open, or in use; one attempt at a time. */
-  public synchronized void open() throws MessagingException {
+  @Override
+  public synchronized void open() throws UnreachableException {
     if (isOpen()) {
       return;
     }
@@ -51,18 +55,20 @@ public final class MailConnections implements AutoCloseable {
     if (connection != null) {
       try {
         connection.connect();
+      } catch (MessagingException unreachable) {
+        throw new UnreachableException(MailConnection.words(unreachable));
       } finally {
         free.add(connection);
       }
     }
   }
 
-  /** Whether one is open, or in use. */
+  @Override
   public boolean isOpen() {
     return inUse.get() > 0 || free.stream().anyMatch(MailConnection::isOpen);
   }
 
-  /** Closes those that nobody has used for a while. */
+  @Override
   public void closeUnused() {
     for (int i = free.size(); i > 0; i--) {
       MailConnection one = free.poll();

@@ -1,5 +1,6 @@
 package app.jemble.carrier.mail;
 
+import app.jemble.carrier.OctetBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.List;

@@ -1,5 +1,6 @@
 package app.jemble.carrier.mail;
 
+import app.jemble.carrier.OctetBuffer;
 import app.jemble.core.message.AttachedFile;
 import app.jemble.core.message.InlinePicture;
 import app.jemble.core.message.Mailbox;
@@ -19,7 +20,7 @@ import java.util.Locale;
  * names as RFC 2231 says. Plain octets: general writers of mail take longer, and keep neither to
  * these lengths nor to what a header may hold (docs/decisions.md).
  */
-public final class MimeWriter {
+final class MimeWriter {
 
   /** RFC 5322 section 3.3. */
   private static final DateTimeFormatter DATE =

@@ -1,5 +1,6 @@
 package app.jemble.carrier.mail;
 
+import app.jemble.carrier.OctetBuffer;
 import java.nio.charset.StandardCharsets;
 
 /** Text that can go as it is (7bit, RFC 2045 section 6.2): ASCII in short lines. */

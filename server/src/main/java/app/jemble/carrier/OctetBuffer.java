@@ -1,4 +1,4 @@
-package app.jemble.carrier.mail;
+package app.jemble.carrier;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
@@ -20,12 +20,12 @@ public final class OctetBuffer {
   }
 
   /** For one who has written into {@link #withRoom} up to there. */
-  void setLength(int length) {
+  public void setLength(int length) {
     this.length = length;
   }
 
   /** All octets, with room for so many more after those written. */
-  byte[] withRoom(int more) {
+  public byte[] withRoom(int more) {
     if (octets.length - length < more) {
       octets = Arrays.copyOf(octets, Math.max(octets.length * 2, length + more));
     }
@@ -38,7 +38,7 @@ public final class OctetBuffer {
   }
 
   /** One line of a header, its end added. ASCII, or an address in another alphabet (RFC 6532). */
-  void addLine(String line) {
+  public void addLine(String line) {
     add(line.getBytes(StandardCharsets.UTF_8));
     add(LINE_END);
   }

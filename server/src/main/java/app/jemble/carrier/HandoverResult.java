@@ -1,4 +1,4 @@
-package app.jemble.carrier.mail;
+package app.jemble.carrier;
 
 /** What the mail server made of a message. */
 public sealed interface HandoverResult {

@@ -1,0 +1,52 @@
+package app.jemble.core.reach;
+
+/** Where a message goes, on one channel. */
+public sealed interface Address {
+
+  Channel channel();
+
+  /** As it is stored beside its channel. */
+  String stored();
+
+  /** A mailbox (RFC 5321 section 4.1.2). */
+  record Email(String stored) implements Address {
+    @Override
+    public Channel channel() {
+      return Channel.EMAIL;
+    }
+  }
+
+  /** A telephone (E.164). */
+  record Phone(String stored) implements Address {
+    @Override
+    public Channel channel() {
+      return Channel.TEXT;
+    }
+  }
+
+  /** The app on somebody's device, by the address that its push service gave it (RFC 8030). */
+  record Device(String stored) implements Address {
+    @Override
+    public Channel channel() {
+      return Channel.APP;
+    }
+  }
+
+  /** A postal address, a line each. */
+  record Postal(String stored) implements Address {
+    @Override
+    public Channel channel() {
+      return Channel.POST;
+    }
+  }
+
+  /** Reads what is stored beside a channel. */
+  static Address of(Channel channel, String stored) {
+    return switch (channel) {
+      case EMAIL -> new Email(stored);
+      case TEXT -> new Phone(stored);
+      case APP -> new Device(stored);
+      case POST -> new Postal(stored);
+    };
+  }
+}

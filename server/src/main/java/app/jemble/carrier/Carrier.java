@@ -1,0 +1,25 @@
+package app.jemble.carrier;
+
+import app.jemble.core.message.Outgoing;
+import app.jemble.core.reach.Channel;
+
+/** What takes messages of one channel out of the house. */
+public interface Carrier {
+
+  Channel channel();
+
+  /** Where it takes them, for people: such as {@code mail.quay.example:587}. */
+  String where();
+
+  /** How many lines of this process lead there. */
+  int lineCount();
+
+  /** The lines of this process; the caller closes them. */
+  Lines lines();
+
+  /** A message exactly as it will leave. */
+  byte[] write(Outgoing message);
+
+  /** What is handed over: octets that {@link #write} made, now or before, of a message. */
+  Parcel parcel(Outgoing message, byte[] octets);
+}

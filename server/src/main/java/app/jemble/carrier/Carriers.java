@@ -1,0 +1,27 @@
+package app.jemble.carrier;
+
+import app.jemble.core.reach.Channel;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+
+/** The carriers of the house, one a channel. */
+@Component
+public class Carriers {
+
+  private final Map<Channel, Carrier> byChannel = new EnumMap<>(Channel.class);
+
+  Carriers(List<Carrier> carriers) {
+    for (Carrier carrier : carriers) {
+      if (byChannel.put(carrier.channel(), carrier) != null) {
+        throw new IllegalStateException("two carriers of " + carrier.channel());
+      }
+    }
+  }
+
+  public Collection<Carrier> all() {
+    return byChannel.values();
+  }
+}

@@ -1,0 +1,34 @@
+package app.jemble.outbox;
+
+import app.jemble.core.message.Outgoing;
+import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.reach.Address;
+import java.time.Instant;
+
+/**
+ * Writes messages as they leave. The side of those who know what is said implements it, so that the
+ * outbox leans on no other subject.
+ */
+public interface OutgoingTexts {
+
+  /**
+   * A message to be written.
+   *
+   * @param recipient the name beside the address
+   * @param token its public token
+   * @param frozen what its texts ask for, as it was at release
+   */
+  record ToWrite(
+      long causeId,
+      long personId,
+      Address to,
+      String recipient,
+      String token,
+      String frozen,
+      ThreadPlace thread) {}
+
+  /**
+   * @param now when it leaves
+   */
+  Outgoing write(ToWrite message, Instant now);
+}
