@@ -11,7 +11,7 @@
   import { session } from '$lib/session/session.svelte';
   import Notices from '$lib/ui/Notices.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
-  import '$lib/ui/look.svelte';
+  import '$lib/ui/appearance.svelte';
   import { theme } from '$lib/ui/theme';
   import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query';
   import { ThemeProvider } from 'flowbite-svelte';

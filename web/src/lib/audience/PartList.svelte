@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { BenchPart } from '$lib/api/types';
+  import type { ShownPart } from '$lib/api/types';
 
   interface Props {
-    parts: BenchPart[];
-    onremove: (part: BenchPart) => void;
+    parts: ShownPart[];
+    onremove: (part: ShownPart) => void;
   }
 
   let { parts, onremove }: Props = $props();

@@ -1,4 +1,4 @@
-import type { BenchPart, Filter } from '$lib/api/types';
+import type { ShownPart, Filter } from '$lib/api/types';
 
 /** The people of a list, as a filter. */
 export function listFilter(name: string): Filter {
@@ -11,7 +11,7 @@ export function listFilter(name: string): Filter {
 }
 
 /** The audience in words: "Members not seen lately, and 3 picked by hand, without Committee". */
-export function audienceWords(parts: BenchPart[], picks: number, without: BenchPart[]): string {
+export function audienceWords(parts: ShownPart[], picks: number, without: ShownPart[]): string {
   const who = parts.map((p) => p.words);
   if (picks) who.push(`${picks.toLocaleString('en-GB')} picked by hand`);
   const left = without.map((p) => p.words).join(' and ');

@@ -3,19 +3,19 @@
   import { setFallback } from './mends';
 
   interface Props {
-    bench: Writing;
+    writing: Writing;
     /** The field that some lack. */
     field: string;
     onclose: () => void;
   }
 
-  let { bench, field, onclose }: Props = $props();
+  let { writing, field, onclose }: Props = $props();
   let words = $state('');
 
   function set(event: SubmitEvent) {
     event.preventDefault();
     if (!words.trim()) return;
-    setFallback(bench, field, words);
+    setFallback(writing, field, words);
     onclose();
   }
 

@@ -1,21 +1,21 @@
 <script lang="ts">
-  import type { FindingBody, Look } from '$lib/api/types';
+  import type { FindingBody, CheckResult } from '$lib/api/types';
   import { notices as foot } from '$lib/ui/notices.svelte';
   import type { Writing } from '$lib/draft/writing.svelte';
   import FallbackForm from './FallbackForm.svelte';
-  import { blockers, notices, type Which } from './lookParts';
+  import { blockers, notices, type Which } from './checkParts';
   import { leaveOut, mendsOf } from './mends';
   import NamesDialog from './NamesDialog.svelte';
 
   interface Props {
-    bench: Writing;
-    look: Look;
+    writing: Writing;
+    check: CheckResult;
     onshow: (which: Which) => void;
   }
 
-  let { bench, look, onshow }: Props = $props();
-  const stop = $derived(blockers(look));
-  const mind = $derived(notices(look));
+  let { writing, check, onshow }: Props = $props();
+  const stop = $derived(blockers(check));
+  const mind = $derived(notices(check));
   let filling = $state<string | null>(null);
   let naming = $state<FindingBody['code'] | null>(null);
 
@@ -30,7 +30,7 @@
   }
 
   function leave(finding: FindingBody) {
-    leaveOut(bench, finding).catch((error: unknown) => foot.fail(error));
+    leaveOut(writing, finding).catch((error: unknown) => foot.fail(error));
   }
 
   const quiet = 'font-semibold whitespace-nowrap text-ochre hover:underline';
@@ -74,10 +74,10 @@
           </span>
         </div>
         {#if filling === finding.about && mends.includes('fallback')}
-          <FallbackForm {bench} field={finding.about} onclose={() => (filling = null)} />
+          <FallbackForm {writing} field={finding.about} onclose={() => (filling = null)} />
         {/if}
       </li>
     {/each}
   </ul>
 {/if}
-<NamesDialog {bench} bind:code={naming} />
+<NamesDialog {writing} bind:code={naming} />

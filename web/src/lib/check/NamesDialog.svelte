@@ -1,7 +1,7 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import type { FindingBody, NameMend } from '$lib/api/types';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
@@ -10,12 +10,12 @@
   import { correctNames } from './mends';
 
   interface Props {
-    bench: Writing;
+    writing: Writing;
     /** Which names are looked at; null closes it. */
     code: FindingBody['code'] | null;
   }
 
-  let { bench, code = $bindable() }: Props = $props();
+  let { writing, code = $bindable() }: Props = $props();
   const queries = useQueryClient();
   let names = $state<(NameMend & { wanted: boolean })[]>([]);
   let busy = $state(false);
@@ -27,7 +27,7 @@
 
   async function load(which: FindingBody['code']) {
     names = [];
-    const params = { path: { id: bench.mailing.id }, query: { code: which } };
+    const params = { path: { id: writing.mailing.id }, query: { code: which } };
     try {
       const proposed = await answer(api.GET('/api/mailings/{id}/names', { params }));
       names = proposed.map((n) => ({ ...n, wanted: true }));
@@ -40,7 +40,7 @@
     busy = true;
     try {
       const all = wanted.map((n) => ({ personId: n.personId, firstName: n.after.trim() }));
-      await correctNames(queries, bench, all);
+      await correctNames(queries, writing, all);
       code = null;
     } catch (error) {
       notices.fail(error);
@@ -70,9 +70,9 @@
     {/each}
   </ul>
   {#snippet actions()}
-    <Act onclick={() => (code = null)}>Not now</Act>
-    <Act look="main" disabled={busy || !wanted.length} onclick={correct}>
+    <HouseButton onclick={() => (code = null)}>Not now</HouseButton>
+    <HouseButton weight="main" disabled={busy || !wanted.length} onclick={correct}>
       Correct {wanted.length}
-    </Act>
+    </HouseButton>
   {/snippet}
 </Ask>

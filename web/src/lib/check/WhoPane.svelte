@@ -3,7 +3,7 @@
   import type { AudiencePerson } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
   import Panel from '$lib/ui/Panel.svelte';
-  import type { Which } from './lookParts';
+  import type { Which } from './checkParts';
   import { isChosen, type Chosen } from './questions.svelte';
 
   interface Props {
@@ -11,7 +11,7 @@
     words: string;
     /** How many have words of their own. */
     ownWords: number;
-    /** How many; not known before the first look. */
+    /** How many; not known before the first check. */
     total: number | undefined;
     /** Whether the list is what it is, and not only on its way. */
     listed: boolean;

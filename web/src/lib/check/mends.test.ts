@@ -14,7 +14,7 @@ const finding = (code: FindingBody['code'], people = 3, about = ''): FindingBody
 });
 const ok = (data: unknown) => Promise.resolve({ data, response: new Response() });
 
-function benchWith(subject: string, body: string) {
+function writingWith(subject: string, body: string) {
   return {
     mailing: { id: 5, version: 3 },
     subject,
@@ -41,34 +41,34 @@ describe('what mends a finding', () => {
     expect(mendsOf(finding('PICTURE_WITHOUT_TEXT', 0))).toEqual([]);
   });
   it('is a fallback wherever the field stands without one', () => {
-    const bench = benchWith('{{plan}}?', '<p>{{plan}} {{plan or "a"}}</p>');
-    setFallback(bench as unknown as Writing, 'plan', 'a < b');
-    expect(bench.subject).toBe('{{plan or "a < b"}}?');
-    expect(bench.body).toBe('<p>{{plan or "a &lt; b"}} {{plan or "a"}}</p>');
-    expect(bench.changed).toHaveBeenCalled();
+    const writing = writingWith('{{plan}}?', '<p>{{plan}} {{plan or "a"}}</p>');
+    setFallback(writing as unknown as Writing, 'plan', 'a < b');
+    expect(writing.subject).toBe('{{plan or "a < b"}}?');
+    expect(writing.body).toBe('<p>{{plan or "a &lt; b"}} {{plan or "a"}}</p>');
+    expect(writing.changed).toHaveBeenCalled();
   });
   it('is leaving its people out, which can be taken back', async () => {
-    const bench = benchWith('', '');
+    const writing = writingWith('', '');
     vi.spyOn(api, 'POST').mockImplementation((() =>
       ok({ leftOut: [1, 2, 3], version: 4 })) as never);
-    await leaveOut(bench as unknown as Writing, finding('VALUE_MISSING', 2, 'plan'));
-    expect(bench.leftOut).toEqual([1, 2, 3]);
-    expect(bench.mailing.version).toBe(4);
+    await leaveOut(writing as unknown as Writing, finding('VALUE_MISSING', 2, 'plan'));
+    expect(writing.leftOut).toEqual([1, 2, 3]);
+    expect(writing.mailing.version).toBe(4);
     expect(notices.list[0]?.words).toBe('2 more left out.');
     notices.list[0]?.undo?.();
-    expect(bench.set).toHaveBeenCalledWith('leftOut', [1]);
+    expect(writing.set).toHaveBeenCalledWith('leftOut', [1]);
   });
   it('is other names, as one act', async () => {
-    const bench = benchWith('', '');
+    const writing = writingWith('', '');
     const post = vi
       .spyOn(api, 'POST')
       .mockImplementation((() =>
         ok({ act: 9, words: 'Corrected the first name of 1 person', changed: 1 })) as never);
-    await correctNames({} as never, bench as unknown as Writing, [
+    await correctNames({} as never, writing as unknown as Writing, [
       { personId: 1, firstName: 'Carmen' }
     ]);
     expect(post.mock.calls[0]?.[1]).toMatchObject({ body: [{ personId: 1, firstName: 'Carmen' }] });
     expect(notices.list[0]?.words).toBe('Corrected the first name of 1 person.');
-    expect(bench.refresh).toHaveBeenCalled();
+    expect(writing.refresh).toHaveBeenCalled();
   });
 });

@@ -1,6 +1,6 @@
 import { answer, api } from '$lib/api/client';
 import type { FindingBody } from '$lib/api/types';
-import { undo } from '$lib/people/acts/doing';
+import { undo } from '$lib/people/bulk/doing';
 import { withFallback } from '$lib/editor/mergeText';
 import { notices } from '$lib/ui/notices.svelte';
 import type { QueryClient } from '@tanstack/svelte-query';
@@ -20,41 +20,41 @@ export function mendsOf(finding: FindingBody): Mend[] {
 }
 
 /** Writes a fallback wherever the field stands without one. */
-export function setFallback(bench: Writing, field: string, fallback: string) {
-  bench.subject = withFallback(bench.subject, field, fallback, false);
-  bench.body = withFallback(bench.body, field, fallback, true);
-  bench.changed();
+export function setFallback(writing: Writing, field: string, fallback: string) {
+  writing.subject = withFallback(writing.subject, field, fallback, false);
+  writing.body = withFallback(writing.body, field, fallback, true);
+  writing.changed();
 }
 
 /** Leaves the people of a finding out; the notice takes them in again. */
-export async function leaveOut(bench: Writing, finding: FindingBody) {
-  await bench.save();
-  const before = bench.leftOut;
+export async function leaveOut(writing: Writing, finding: FindingBody) {
+  await writing.save();
+  const before = writing.leftOut;
   const left = await answer(
     api.POST('/api/mailings/{id}/leave-out', {
-      params: { path: { id: bench.mailing.id } },
+      params: { path: { id: writing.mailing.id } },
       body: { code: finding.code, about: finding.about }
     })
   );
-  bench.mailing = { ...bench.mailing, version: left.version };
-  bench.leftOut = left.leftOut;
-  bench.refresh();
+  writing.mailing = { ...writing.mailing, version: left.version };
+  writing.leftOut = left.leftOut;
+  writing.refresh();
   const more = left.leftOut.length - before.length;
-  notices.say(`${more} more left out.`, () => bench.set('leftOut', before));
+  notices.say(`${more} more left out.`, () => writing.set('leftOut', before));
 }
 
 /** Gives people the names that were looked at, as one act that can be taken back. */
 export async function correctNames(
   queries: QueryClient,
-  bench: Writing,
+  writing: Writing,
   names: { personId: number; firstName: string }[]
 ) {
   const done = await answer(
     api.POST('/api/mailings/{id}/names', {
-      params: { path: { id: bench.mailing.id } },
+      params: { path: { id: writing.mailing.id } },
       body: names
     })
   );
-  bench.refresh();
-  notices.say(`${done.words}.`, () => void undo(queries, done.act).then(() => bench.refresh()));
+  writing.refresh();
+  notices.say(`${done.words}.`, () => void undo(queries, done.act).then(() => writing.refresh()));
 }

@@ -2,8 +2,8 @@ import { answer, api } from '$lib/api/client';
 import type { AudiencePerson } from '$lib/api/types';
 import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/svelte-query';
 import type { Writing } from '$lib/draft/writing.svelte';
-import type { Which } from './lookParts';
-import { watchLook } from './watchLook';
+import type { Which } from './checkParts';
+import { watchCheck } from './watchCheck';
 
 /** A message of the audience: its person, and the record it is about (0 for none). */
 export interface Chosen {
@@ -20,23 +20,23 @@ const PAGE = 500;
 /** A look that is done sooner shows no bar. */
 const PATIENCE = 700;
 
-/** What the bench asks of the server, anew after every save: the check, the list, one proof. */
-export function benchQuestions(
-  bench: Writing,
+/** What the mailing's screen asks of the server, anew after every save: the check, the list, one proof. */
+export function mailingQuestions(
+  writing: Writing,
   listed: () => { which: Which | null; name: string },
   chosen: () => Chosen | null
 ) {
-  let progress = $state.raw<{ looked: number; of: number } | null>(null);
-  const id = $derived(bench.mailing.id);
+  let progress = $state.raw<{ checked: number; of: number } | null>(null);
+  const id = $derived(writing.mailing.id);
   const path = $derived({ path: { id } });
 
-  const look = createQuery(() => ({
-    queryKey: ['look', id, bench.revision],
+  const check = createQuery(() => ({
+    queryKey: ['check', id, writing.revision],
     queryFn: async ({ signal }) => {
       const since = Date.now();
       try {
-        return await watchLook(id, signal, (looked, of) => {
-          if (Date.now() - since > PATIENCE) progress = { looked, of };
+        return await watchCheck(id, signal, (checked, of) => {
+          if (Date.now() - since > PATIENCE) progress = { checked, of };
         });
       } finally {
         progress = null;
@@ -45,9 +45,9 @@ export function benchQuestions(
     placeholderData: keepPreviousData
   }));
 
-  // The list is a page of the last look, and so waits for it.
+  // The list is a page of the last check, and so waits for it.
   const audience = createInfiniteQuery(() => ({
-    queryKey: ['audience', id, look.dataUpdatedAt, listed().which, listed().name.trim()],
+    queryKey: ['audience', id, check.dataUpdatedAt, listed().which, listed().name.trim()],
     queryFn: ({ pageParam, signal }) => {
       const { which, name } = listed();
       const query = {
@@ -65,14 +65,14 @@ export function benchQuestions(
     initialPageParam: undefined as Chosen | undefined,
     getNextPageParam: (last: AudiencePerson[]) =>
       last.length === PAGE ? last[PAGE - 1] : undefined,
-    enabled: look.isSuccess,
+    enabled: check.isSuccess,
     placeholderData: keepPreviousData
   }));
   const list = $derived(audience.data?.pages.flat() ?? []);
   const current = $derived<Chosen | null>(chosen() ?? list[0] ?? null);
 
   const proof = createQuery(() => ({
-    queryKey: ['proof', id, bench.revision, current?.id, current?.recordId],
+    queryKey: ['proof', id, writing.revision, current?.id, current?.recordId],
     queryFn: ({ signal }) =>
       answer(
         api.GET('/api/mailings/{id}/proofs/{personId}', {
@@ -88,7 +88,7 @@ export function benchQuestions(
   }));
 
   return {
-    look,
+    check,
     audience,
     proof,
     get list() {

@@ -1,23 +1,23 @@
 import type { Writing } from '$lib/draft/writing.svelte';
-import type { Which } from './lookParts';
-import { benchQuestions, isChosen, type Chosen } from './questions.svelte';
+import type { Which } from './checkParts';
+import { mailingQuestions, isChosen, type Chosen } from './questions.svelte';
 
 /** So near the end of the list the next page is asked for. */
 const NEAR_THE_END = 20;
 
-/** Going through the messages of a bench, one after another: which are listed, which one is shown. */
-export function walk(bench: Writing, onchoose: (row: Chosen) => void) {
+/** Going through the messages of a mailing, one after another: which are listed, which one is shown. */
+export function walk(writing: Writing, onchoose: (row: Chosen) => void) {
   let which = $state.raw<Which | null>(null);
   let name = $state('');
   let chosen = $state.raw<Chosen | null>(null);
-  const asked = benchQuestions(
-    bench,
+  const asked = mailingQuestions(
+    writing,
     () => ({ which, name }),
     () => chosen
   );
-  const { look, audience } = asked;
+  const { check, audience } = asked;
   const place = $derived(asked.list.findIndex((p) => isChosen(p, asked.current)) + 1);
-  const of = $derived(which || name ? asked.list.length : (look.data?.total ?? asked.list.length));
+  const of = $derived(which || name ? asked.list.length : (check.data?.total ?? asked.list.length));
 
   function choose(row: Chosen) {
     chosen = { id: row.id, recordId: row.recordId };

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import type { AnswersTo, TheirMail } from '$lib/api/types';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { writer } from './conversation';
 
@@ -63,7 +63,7 @@
     </p>
   {/if}
   <p class="flex flex-wrap items-center gap-3 text-[0.87rem] text-soft">
-    <Act look="main" type="submit" disabled={busy || !text.trim()}>Answer</Act>
+    <HouseButton weight="main" type="submit" disabled={busy || !text.trim()}>Answer</HouseButton>
     <span>It goes into the same thread, and can be taken back for a moment. Ctrl Enter sends.</span>
   </p>
 </form>

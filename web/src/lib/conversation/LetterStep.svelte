@@ -4,7 +4,7 @@
   import { held } from '$lib/release/held.svelte';
   import { states } from '$lib/outbox/states';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import LetterMark from '$lib/ui/LetterMark.svelte';
   import { readings, unclear, writer, type Reading } from './conversation';
   import { letterOf } from '$lib/response/kinds';
@@ -50,7 +50,9 @@
             : `In the outbox: ${states[ours.state]?.words ?? ours.state}.`}
         </span>
         {#if ours.answer && seconds > 0 && mayWrite}
-          <Act look="quiet" onclick={() => ontakeback(ours.mailingId)}>Take back</Act>
+          <HouseButton weight="quiet" onclick={() => ontakeback(ours.mailingId)}
+            >Take back</HouseButton
+          >
         {/if}
       {/if}
     </div>
@@ -79,8 +81,8 @@
           {#if reading.kind === theirs.kind && !theirs.unsure}
             <b class="text-ink">{reading.words}</b>
           {:else}
-            <Act look="quiet" onclick={() => onread(theirs.mailId, reading.what)}
-              >{reading.words}</Act
+            <HouseButton weight="quiet" onclick={() => onread(theirs.mailId, reading.what)}
+              >{reading.words}</HouseButton
             >
           {/if}
         {/each}

@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { api } from '$lib/api/client';
-import type { Bench } from '$lib/api/types';
+import type { WholeMailing } from '$lib/api/types';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { forget, keepAside, keptAside } from './aside';
 import { Writing } from './writing.svelte';
@@ -16,7 +16,7 @@ const mailing = {
   leaveParts: [],
   picks: [],
   leftOut: []
-} as unknown as Bench;
+} as unknown as WholeMailing;
 
 afterEach(() => {
   localStorage.clear();
@@ -43,8 +43,8 @@ describe('words that are not saved yet', () => {
       'jemble.unsaved.5',
       JSON.stringify({ version: 3, subject: 'Lost', body: '<p>Lost</p>' })
     );
-    const bench = new Writing(mailing);
-    expect(bench.subject).toBe('Lost');
+    const writing = new Writing(mailing);
+    expect(writing.subject).toBe('Lost');
     await vi.advanceTimersByTimeAsync(700);
     expect(put).toHaveBeenCalledTimes(1);
     expect(keptAside(5)).toBeNull();
@@ -54,13 +54,13 @@ describe('words that are not saved yet', () => {
       'jemble.unsaved.5',
       JSON.stringify({ version: 2, subject: 'Old', body: '<p>Old</p>' })
     );
-    const bench = new Writing(mailing);
-    expect(bench.subject).toBe('Saved');
-    expect(bench.kept?.subject).toBe('Old');
+    const writing = new Writing(mailing);
+    expect(writing.subject).toBe('Saved');
+    expect(writing.kept?.subject).toBe('Old');
     vi.useFakeTimers();
-    bench.putKeptIn();
-    expect([bench.subject, bench.kept]).toEqual(['Old', null]);
-    bench.forgetKept();
+    writing.putKeptIn();
+    expect([writing.subject, writing.kept]).toEqual(['Old', null]);
+    writing.forgetKept();
     expect(keptAside(5)).toBeNull();
   });
   it('that cannot be read are as if they were not there', () => {

@@ -1,20 +1,20 @@
-import type { Bench } from '$lib/api/types';
+import type { WholeMailing } from '$lib/api/types';
 
-export const voices: { value: Bench['voice']; name: string }[] = [
+export const voices: { value: WholeMailing['voice']; name: string }[] = [
   { value: 'SENDER', name: 'you' },
   { value: 'OWNER', name: 'each person’s owner' },
   { value: 'HOUSE', name: 'the house’s own address' }
 ];
 
-export const repliesTo: { value: Bench['repliesTo']; name: string }[] = [
+export const repliesTo: { value: WholeMailing['repliesTo']; name: string }[] = [
   { value: 'SENDER', name: 'you' },
   { value: 'OWNER', name: 'each person’s owner' },
   { value: 'COLLEAGUE', name: 'a colleague' }
 ];
 
 interface Sending {
-  voice: Bench['voice'];
-  repliesTo: Bench['repliesTo'];
+  voice: WholeMailing['voice'];
+  repliesTo: WholeMailing['repliesTo'];
   countOpens: boolean;
   countClicks: boolean;
 }

@@ -1,5 +1,5 @@
 import { ApiProblem, answer, api } from '$lib/api/client';
-import type { AudiencePart, Bench, BenchPart, ChangeBody, SendPlan } from '$lib/api/types';
+import type { AudiencePart, WholeMailing, ShownPart, ChangeBody, SendPlan } from '$lib/api/types';
 import { forget, keepAside, keptAside, type Aside } from './aside';
 
 const PAUSE = 500;
@@ -36,9 +36,9 @@ const AT_ONCE: SendPlan = {
   doneBy: null
 };
 
-/** One mailing on the bench: what is written is saved by itself, a moment after the last key. */
+/** One mailing on the mailing's screen: what is written is saved by itself, a moment after the last key. */
 export class Writing {
-  mailing = $state.raw<Bench>() as Bench;
+  mailing = $state.raw<WholeMailing>() as WholeMailing;
   /** saved, waiting to be saved, being saved, or not saved and why. */
   saving = $state<'saved' | 'changed' | 'saving' | 'failed'>('saved');
   /** Why the last save failed; a later version elsewhere cannot be saved over. */
@@ -54,13 +54,13 @@ export class Writing {
   topicId = $state(0);
   letterheadId = $state<number | null>(null);
   promotional = $state(true);
-  voice = $state<Bench['voice']>('SENDER');
-  repliesTo = $state<Bench['repliesTo']>('SENDER');
+  voice = $state<WholeMailing['voice']>('SENDER');
+  repliesTo = $state<WholeMailing['repliesTo']>('SENDER');
   replyColleague = $state<number | null>(null);
   private = $state(false);
   recordEach = $state<boolean | null>(false);
-  parts = $state.raw<BenchPart[]>([]);
-  leaveParts = $state.raw<BenchPart[]>([]);
+  parts = $state.raw<ShownPart[]>([]);
+  leaveParts = $state.raw<ShownPart[]>([]);
   picks = $state.raw<number[]>([]);
   leftOut = $state.raw<number[]>([]);
   plan = $state.raw<SendPlan>(AT_ONCE);
@@ -71,7 +71,7 @@ export class Writing {
   #running: Promise<void> | null = null;
   #changedSince = false;
 
-  constructor(mailing: Bench) {
+  constructor(mailing: WholeMailing) {
     this.#show(mailing);
     this.#takeWhatWasKept();
   }
@@ -81,12 +81,12 @@ export class Writing {
   }
 
   /** Shows a mailing as the server has it; what could not be saved is given up. */
-  take(mailing: Bench) {
+  take(mailing: WholeMailing) {
     this.#show(mailing);
     this.forgetKept();
   }
 
-  #show(mailing: Bench) {
+  #show(mailing: WholeMailing) {
     this.mailing = mailing;
     Object.assign(this, Object.fromEntries(WRITTEN.map((what) => [what, mailing[what]])));
     this.saving = 'saved';
@@ -191,6 +191,6 @@ export class Writing {
   }
 }
 
-function stored(part: BenchPart): AudiencePart {
+function stored(part: ShownPart): AudiencePart {
   return { name: part.name, filter: part.filter };
 }

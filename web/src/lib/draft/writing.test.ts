@@ -1,9 +1,9 @@
 import { api } from '$lib/api/client';
-import type { Bench } from '$lib/api/types';
+import type { WholeMailing } from '$lib/api/types';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Writing } from './writing.svelte';
 
-const mailing: Bench = {
+const mailing: WholeMailing = {
   id: 5,
   name: 'Spring',
   subject: 'Hello',
@@ -86,42 +86,42 @@ afterEach(() => {
   vi.restoreAllMocks();
 });
 
-describe('the bench', () => {
+describe('the writing', () => {
   it('saves by itself, a moment after the last key', async () => {
-    const bench = new Writing(mailing);
-    bench.subject = 'Hello y';
-    bench.changed();
+    const writing = new Writing(mailing);
+    writing.subject = 'Hello y';
+    writing.changed();
     await vi.advanceTimersByTimeAsync(300);
-    bench.subject = 'Hello you';
-    bench.changed();
+    writing.subject = 'Hello you';
+    writing.changed();
     await vi.advanceTimersByTimeAsync(300);
     expect(sent).toHaveLength(0);
-    expect(bench.saving).toBe('changed');
+    expect(writing.saving).toBe('changed');
     await vi.advanceTimersByTimeAsync(300);
-    await bench.save();
+    await writing.save();
     expect(sent.map((s) => [s.version, s.subject])).toEqual([[3, 'Hello you']]);
-    expect(bench.saving).toBe('saved');
-    expect(bench.mailing.version).toBe(4);
+    expect(writing.saving).toBe('saved');
+    expect(writing.mailing.version).toBe(4);
   });
 
   it('asks for check and proofs anew after each save, and not before', async () => {
-    const bench = new Writing(mailing);
-    const before = bench.revision;
-    bench.changed();
-    expect(bench.revision).toBe(before);
-    await bench.save();
-    expect(bench.revision).toBe(before + 1);
+    const writing = new Writing(mailing);
+    const before = writing.revision;
+    writing.changed();
+    expect(writing.revision).toBe(before);
+    await writing.save();
+    expect(writing.revision).toBe(before + 1);
   });
 
   it('saves again what was changed while it was saving, with the new version', async () => {
-    const bench = new Writing(mailing);
-    bench.subject = 'One';
-    bench.changed();
-    const first = bench.save();
-    bench.subject = 'Two';
-    bench.changed();
+    const writing = new Writing(mailing);
+    writing.subject = 'One';
+    writing.changed();
+    const first = writing.save();
+    writing.subject = 'Two';
+    writing.changed();
     await first;
-    await bench.save();
+    await writing.save();
     expect(sent.map((s) => [s.version, s.subject])).toEqual([
       [3, 'One'],
       [4, 'Two']
@@ -134,13 +134,13 @@ describe('the bench', () => {
       error: { detail: sentence, field: '' },
       response: new Response(null, { status: 409 })
     }));
-    const bench = new Writing(mailing);
-    bench.subject = 'Mine';
-    bench.changed();
-    await bench.save();
-    expect(bench.saving).toBe('failed');
-    expect(bench.trouble).toBe(sentence);
-    expect(bench.subject).toBe('Mine');
+    const writing = new Writing(mailing);
+    writing.subject = 'Mine';
+    writing.changed();
+    await writing.save();
+    expect(writing.saving).toBe('failed');
+    expect(writing.trouble).toBe(sentence);
+    expect(writing.subject).toBe('Mine');
     await vi.advanceTimersByTimeAsync(10_000);
     expect(sent).toHaveLength(1);
   });
@@ -149,22 +149,22 @@ describe('the bench', () => {
     answers.push(() => {
       throw new TypeError('fetch failed');
     });
-    const bench = new Writing(mailing);
-    bench.subject = 'On the train';
-    bench.changed();
-    await bench.save();
-    expect(bench.saving).toBe('failed');
+    const writing = new Writing(mailing);
+    writing.subject = 'On the train';
+    writing.changed();
+    await writing.save();
+    expect(writing.saving).toBe('failed');
     await vi.advanceTimersByTimeAsync(4500);
-    await bench.save();
-    expect(bench.saving).toBe('saved');
+    await writing.save();
+    expect(writing.saving).toBe('saved');
     expect(sent.at(-1)?.subject).toBe('On the train');
   });
 
   it('shows what the server has when it is told to', () => {
-    const bench = new Writing(mailing);
-    bench.take({ ...mailing, subject: 'Theirs', version: 9, state: 'RELEASED' });
-    expect(bench.subject).toBe('Theirs');
-    expect(bench.isDraft).toBe(false);
-    expect(bench.trouble).toBeNull();
+    const writing = new Writing(mailing);
+    writing.take({ ...mailing, subject: 'Theirs', version: 9, state: 'RELEASED' });
+    expect(writing.subject).toBe('Theirs');
+    expect(writing.isDraft).toBe(false);
+    expect(writing.trouble).toBeNull();
   });
 });

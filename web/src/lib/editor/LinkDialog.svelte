@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import type { Editor } from '@tiptap/core';
   import { Input, Label } from 'flowbite-svelte';
@@ -62,9 +62,9 @@
     </p>
   </form>
   {#snippet actions()}
-    <Act onclick={() => (kind = null)}>Not now</Act>
-    <Act look="main" type="submit" form="link">
+    <HouseButton onclick={() => (kind = null)}>Not now</HouseButton>
+    <HouseButton weight="main" type="submit" form="link">
       {kind === 'button' ? 'Make the button' : 'Set the link'}
-    </Act>
+    </HouseButton>
   {/snippet}
 </Ask>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Picture } from '$lib/api/types';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import type { Editor } from '@tiptap/core';
@@ -75,16 +75,19 @@
       onchange={() => chooser?.files?.[0] && take(chooser.files[0])}
     />
     <div class="flex flex-wrap gap-2 border-t border-line-soft pt-3">
-      <Act onclick={() => insert({ src: '{{picture}}', alt: '{{name}}', width: 120 })}>
+      <HouseButton onclick={() => insert({ src: '{{picture}}', alt: '{{name}}', width: 120 })}>
         Each person’s own picture
-      </Act>
-      <Act onclick={() => insert({ src: '{{sender.picture}}', alt: '{{sender.name}}', width: 96 })}>
+      </HouseButton>
+      <HouseButton
+        onclick={() => insert({ src: '{{sender.picture}}', alt: '{{sender.name}}', width: 96 })}
+      >
         The sender’s picture
-      </Act>
+      </HouseButton>
     </div>
   {/if}
   {#snippet actions()}
-    <Act onclick={() => ((open = false), (picture = null))}>Not now</Act>
-    {#if picture}<Act look="main" type="submit" form="picture">Put it in</Act>{/if}
+    <HouseButton onclick={() => ((open = false), (picture = null))}>Not now</HouseButton>
+    {#if picture}<HouseButton weight="main" type="submit" form="picture">Put it in</HouseButton
+      >{/if}
   {/snippet}
 </Ask>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import type { Filter, Kept, Layout } from '$lib/api/types';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import Popup from '$lib/ui/Popup.svelte';
@@ -97,7 +97,7 @@
 
 <Popup bind:open label="Kept filters" right>
   {#snippet trigger(toggle)}
-    <Act onclick={toggle}>{shown ?? 'Kept filters'} ▾</Act>
+    <HouseButton onclick={toggle}>{shown ?? 'Kept filters'} ▾</HouseButton>
   {/snippet}
   <div class="max-h-96 w-72 overflow-y-auto">
     {@render list('Yours', mine)}
@@ -107,7 +107,7 @@
     {/if}
   </div>
 </Popup>
-<Act onclick={begin}>Keep this filter</Act>
+<HouseButton onclick={begin}>Keep this filter</HouseButton>
 
 <Ask bind:open={keeping} title="Keep this filter">
   <form
@@ -128,7 +128,7 @@
     </p>
   </form>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (keeping = false)}>Not now</Act>
-    <Act look="main" type="submit" form="keep-filter">Keep</Act>
+    <HouseButton weight="quiet" onclick={() => (keeping = false)}>Not now</HouseButton>
+    <HouseButton weight="main" type="submit" form="keep-filter">Keep</HouseButton>
   {/snippet}
 </Ask>

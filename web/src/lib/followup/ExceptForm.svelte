@@ -1,13 +1,13 @@
 <script lang="ts">
   import { partChoices } from '$lib/audience/partChoices.svelte';
-  import type { AudiencePart, BenchPart, FollowRuleBody } from '$lib/api/types';
+  import type { AudiencePart, ShownPart, FollowRuleBody } from '$lib/api/types';
   import AddPart from '$lib/audience/AddPart.svelte';
   import PartList from '$lib/audience/PartList.svelte';
 
   interface Props {
     except: AudiencePart[];
     /** The same in words, as far as the server has them. */
-    words: BenchPart[];
+    words: ShownPart[];
     onchange: (part: Partial<FollowRuleBody>) => void;
   }
 

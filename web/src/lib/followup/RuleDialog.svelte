@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { FollowRule, FollowRuleBody } from '$lib/api/types';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import ActForm from './ActForm.svelte';
   import ExceptForm from './ExceptForm.svelte';
@@ -61,12 +61,16 @@
   </form>
   {#snippet actions()}
     {#if edited && !acted}
-      <Act look="grave" onclick={() => ontakeaway(edited)}>Take away</Act>
+      <HouseButton weight="grave" onclick={() => ontakeaway(edited)}>Take away</HouseButton>
     {/if}
     {#if edited && released}
-      <Act onclick={() => onturn(edited)}>{edited.stopped ? 'Go on' : 'Stop it'}</Act>
+      <HouseButton onclick={() => onturn(edited)}
+        >{edited.stopped ? 'Go on' : 'Stop it'}</HouseButton
+      >
     {/if}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
-    <Act look="main" type="submit" form="follow-rule">{edited ? 'Change it' : 'Add it'}</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton weight="main" type="submit" form="follow-rule"
+      >{edited ? 'Change it' : 'Add it'}</HouseButton
+    >
   {/snippet}
 </Ask>

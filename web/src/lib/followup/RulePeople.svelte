@@ -3,7 +3,7 @@
   import type { FollowRule } from '$lib/api/types';
   import { dayAndTime } from '$lib/format/dates';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
@@ -41,6 +41,6 @@
     {/each}
   </ul>
   {#snippet actions()}
-    <Act look="main" onclick={() => (open = false)}>Close</Act>
+    <HouseButton weight="main" onclick={() => (open = false)}>Close</HouseButton>
   {/snippet}
 </Ask>

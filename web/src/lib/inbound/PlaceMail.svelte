@@ -3,7 +3,7 @@
   import type { PlaceKind, UnplacedMail } from '$lib/api/types';
   import { dayAndTime } from '$lib/format/dates';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
@@ -117,8 +117,8 @@
         </fieldset>
         <div class="mt-3 flex flex-wrap gap-2">
           {#each kinds as { kind, words } (kind)}
-            <Act look={kind === 'REPLIED' ? 'main' : 'plain'} onclick={() => place(kind)}
-              >{words}</Act
+            <HouseButton weight={kind === 'REPLIED' ? 'main' : 'plain'} onclick={() => place(kind)}
+              >{words}</HouseButton
             >
           {/each}
         </div>
@@ -130,7 +130,7 @@
         </p>
       {/if}
       <p class="mt-3">
-        <Act look="quiet" onclick={putAside}>It answers nothing of ours</Act>
+        <HouseButton weight="quiet" onclick={putAside}>It answers nothing of ours</HouseButton>
       </p>
     </div>
   {/if}

@@ -7,7 +7,7 @@
   import PreviewPane from '$lib/message/PreviewPane.svelte';
   import { createPreview } from '$lib/message/preview.svelte';
   import TextEditor from '$lib/editor/TextEditor.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { Input, Label, Select } from 'flowbite-svelte';
@@ -85,8 +85,12 @@
   <h1 class="text-[1.4rem]">{letterhead ? 'Letterhead' : 'New letterhead'}</h1>
   {#if mayWrite}
     <div class="flex gap-2">
-      {#if letterhead?.used === 0}<Act look="grave" onclick={remove}>Take away</Act>{/if}
-      <Act look="main" onclick={save} disabled={busy}>{busy ? 'Saving…' : 'Save'}</Act>
+      {#if letterhead?.used === 0}<HouseButton weight="grave" onclick={remove}
+          >Take away</HouseButton
+        >{/if}
+      <HouseButton weight="main" onclick={save} disabled={busy}
+        >{busy ? 'Saving…' : 'Save'}</HouseButton
+      >
     </div>
   {/if}
 </div>

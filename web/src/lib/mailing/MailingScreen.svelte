@@ -1,20 +1,20 @@
 <script lang="ts">
   import { fieldsQuery, topicsQuery } from '$lib/api/queries';
   import FollowPanel from '$lib/followup/FollowPanel.svelte';
-  import type { AudiencePerson, Bench } from '$lib/api/types';
+  import type { AudiencePerson, WholeMailing } from '$lib/api/types';
   import { planQuestion } from '$lib/plan/planQuestion.svelte';
   import { keys } from '$lib/keys/keys.svelte';
   import { session } from '$lib/session/session.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
-  import { BenchActs } from '$lib/release/acts.svelte';
+  import { MailingActs } from '$lib/release/acts.svelte';
   import { audienceWords } from '$lib/audience/audience';
   import AudienceDialog from '$lib/audience/AudienceDialog.svelte';
   import { Writing } from '$lib/draft/writing.svelte';
-  import BenchHead from './MailingHead.svelte';
-  import BenchTroubles from './MailingTroubles.svelte';
-  import { whichOf } from '$lib/check/lookParts';
+  import MailingHead from './MailingHead.svelte';
+  import MailingTroubles from './MailingTroubles.svelte';
+  import { whichOf } from '$lib/check/checkParts';
   import MessagePane from './MessagePane.svelte';
   import OptionsDialog from './OptionsDialog.svelte';
   import { OwnWriting } from '$lib/message/own.svelte';
@@ -26,50 +26,50 @@
   import WhoPane from '$lib/check/WhoPane.svelte';
 
   interface Props {
-    mailing: Bench;
+    mailing: WholeMailing;
   }
 
   let { mailing }: Props = $props();
 
   const queries = useQueryClient();
-  // The bench begins with what the server has and then saves what is changed here.
+  // The mailing's screen begins with what the server has and then saves what is changed here.
   // svelte-ignore state_referenced_locally
-  const bench = new Writing(mailing);
-  const own = new OwnWriting(bench);
-  const acts = new BenchActs(bench, queries);
-  const editable = $derived(bench.isDraft && (session.colleague?.mayWrite ?? false));
+  const writing = new Writing(mailing);
+  const own = new OwnWriting(writing);
+  const acts = new MailingActs(writing, queries);
+  const editable = $derived(writing.isDraft && (session.colleague?.mayWrite ?? false));
   let open = $state<'release' | 'audience' | 'options' | null>(null);
 
   const fields = createQuery(fieldsQuery);
   const topics = createQuery(topicsQuery);
   // What is written for one person is put away when another is looked at.
-  const going = walk(bench, (row) => {
+  const going = walk(writing, (row) => {
     if (own.person && own.person.id !== row.id) void own.close();
   });
   const { asked } = going;
-  const { look, proof } = asked;
+  const { check, proof } = asked;
   const sheet = planQuestion(() => ({
     id: mailing.id,
-    plan: bench.plan,
-    since: look.dataUpdatedAt,
-    enabled: bench.isDraft && look.isSuccess
+    plan: writing.plan,
+    since: check.dataUpdatedAt,
+    enabled: writing.isDraft && check.isSuccess
   }));
   const current = $derived(asked.current);
   const hints = $derived({
     samples: proof.data?.samples,
-    lacks: look.data?.lacks,
-    of: look.data?.ready
+    lacks: check.data?.lacks,
+    of: check.data?.ready
   });
 
   function leaveOut(person: AudiencePerson) {
-    bench.set('leftOut', [...bench.leftOut, person.id]);
+    writing.set('leftOut', [...writing.leftOut, person.id]);
     notices.say(`${person.name} is left out.`, () => takeIn(person));
   }
 
   function takeIn(person: AudiencePerson) {
-    bench.set(
+    writing.set(
       'leftOut',
-      bench.leftOut.filter((p) => p !== person.id)
+      writing.leftOut.filter((p) => p !== person.id)
     );
   }
 
@@ -90,9 +90,9 @@
   async function openRelease() {
     if (!editable) return;
     await own.close();
-    await bench.save();
-    await look.refetch();
-    if (bench.saving !== 'failed') open = 'release';
+    await writing.save();
+    await check.refetch();
+    if (writing.saving !== 'failed') open = 'release';
   }
 
   onMount(() =>
@@ -105,34 +105,34 @@
   );
 </script>
 
-<svelte:head><title>{bench.name} · Jemble</title></svelte:head>
+<svelte:head><title>{writing.name} · Jemble</title></svelte:head>
 <svelte:window
   onbeforeunload={(event) => {
-    if (bench.saving !== 'saved' || own.saving !== 'saved') event.preventDefault();
+    if (writing.saving !== 'saved' || own.saving !== 'saved') event.preventDefault();
   }}
 />
 
-<BenchHead
-  {bench}
-  look={look.data}
+<MailingHead
+  {writing}
+  check={check.data}
   progress={asked.progress}
   chosen={going.which?.part ?? going.which?.reach ?? null}
   {editable}
   busy={acts.busy}
   mayCopy={current !== null}
-  onchoose={(key) => going.show(look.data ? whichOf(key, look.data) : null)}
+  onchoose={(key) => going.show(check.data ? whichOf(key, check.data) : null)}
   oncopy={copy}
   onrelease={openRelease}
 />
-<BenchTroubles {bench} onreload={() => acts.reload()} />
+<MailingTroubles {writing} onreload={() => acts.reload()} />
 <div
   class="grid min-h-0 flex-1 grid-cols-[minmax(0,262fr)_minmax(0,566fr)_minmax(0,388fr)] gap-3 max-lg:flex-none max-lg:grid-cols-1"
 >
   <WhoPane
-    words={audienceWords(bench.parts, bench.picks.length, bench.leaveParts)}
-    total={look.data?.total}
+    words={audienceWords(writing.parts, writing.picks.length, writing.leaveParts)}
+    total={check.data?.total}
     listed={asked.audience.isSuccess}
-    ownWords={look.data?.ownWords ?? 0}
+    ownWords={check.data?.ownWords ?? 0}
     list={asked.list}
     which={going.which}
     {current}
@@ -149,11 +149,11 @@
   />
   {#if fields.data}
     <MessagePane
-      {bench}
+      {writing}
       {own}
       fields={fields.data.merge}
       {hints}
-      look={look.data}
+      check={check.data}
       {editable}
       onshow={going.show}
       onoptions={() => (open = 'options')}
@@ -167,25 +167,25 @@
     of={going.of}
     {editable}
     onstep={going.step}
-    onmended={() => bench.refresh()}
+    onmended={() => writing.refresh()}
     onown={writeOwn}
     ondropown={() => proof.data && own.drop(proof.data.personId, proof.data.toName)}
   />
 </div>
-{#if bench.isDraft}
+{#if writing.isDraft}
   <RunSheet
-    {bench}
+    {writing}
     sheet={sheet.data}
-    looked={look.dataUpdatedAt}
+    looked={check.dataUpdatedAt}
     {editable}
     ondiscard={() => acts.discard()}
   />
 {:else}
-  <UnderWay mailing={bench.mailing} {acts} />
-  {#if !bench.mailing.byRule}
+  <UnderWay mailing={writing.mailing} {acts} />
+  {#if !writing.mailing.byRule}
     <section class="panel flex-none px-4 py-3" aria-label="After it is out">
       <FollowPanel
-        mailingId={bench.mailing.id}
+        mailingId={writing.mailing.id}
         editable={session.colleague?.mayWrite ?? false}
         released
       />
@@ -194,19 +194,19 @@
 {/if}
 <AudienceDialog
   bind:open={() => open === 'audience', (is) => (open = is ? 'audience' : null)}
-  {bench}
+  {writing}
 />
 <OptionsDialog
   bind:open={() => open === 'options', (is) => (open = is ? 'options' : null)}
-  {bench}
+  {writing}
   topics={topics.data ?? []}
 />
-{#if look.data}
+{#if check.data}
   <ReleaseDialog
     bind:open={() => open === 'release', (is) => (open = is ? 'release' : null)}
-    look={look.data}
+    check={check.data}
     sheet={sheet.data}
-    plan={bench.plan}
+    plan={writing.plan}
     busy={acts.busy}
     onrelease={release}
   />

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { letterheadsQuery } from '$lib/api/queries';
-  import type { Look, MergeFieldName } from '$lib/api/types';
+  import type { CheckResult, MergeFieldName } from '$lib/api/types';
   import type { Hints } from '$lib/editor/picking';
   import TextEditor from '$lib/editor/TextEditor.svelte';
   import Panel from '$lib/ui/Panel.svelte';
@@ -8,37 +8,37 @@
   import type { Writing } from '$lib/draft/writing.svelte';
   import FilesLine from '$lib/message/FilesLine.svelte';
   import FindingList from '$lib/check/FindingList.svelte';
-  import type { Which } from '$lib/check/lookParts';
+  import type { Which } from '$lib/check/checkParts';
   import OwnBand from '$lib/message/OwnBand.svelte';
   import type { OwnWriting } from '$lib/message/own.svelte';
   import { countingWords, voiceWords } from '$lib/draft/sending';
   import TemplateMenu from './TemplateMenu.svelte';
 
   interface Props {
-    bench: Writing;
+    writing: Writing;
     own: OwnWriting;
     fields: MergeFieldName[];
     hints: Hints;
-    look: Look | undefined;
+    check: CheckResult | undefined;
     editable: boolean;
     onshow: (which: Which) => void;
     onoptions: () => void;
     onsavetemplate: (name: string | null) => void;
   }
 
-  let { bench, own, fields, hints, look, editable, onshow, onoptions, onsavetemplate }: Props =
+  let { writing, own, fields, hints, check, editable, onshow, onoptions, onsavetemplate }: Props =
     $props();
   let body = $state<TextEditor>();
 
   const letterheads = createQuery(letterheadsQuery);
   const paper = $derived(
-    bench.letterheadId === null
+    writing.letterheadId === null
       ? 'without a letterhead'
-      : `on “${letterheads.data?.find((l) => l.id === bench.letterheadId)?.name ?? '…'}”`
+      : `on “${letterheads.data?.find((l) => l.id === writing.letterheadId)?.name ?? '…'}”`
   );
 
-  /** The words on the bench: everybody's, or one person's alone. */
-  const words = $derived(own.person ? own : bench);
+  /** The words on the mailing's screen: everybody's, or one person's alone. */
+  const words = $derived(own.person ? own : writing);
   const saved = $derived(
     {
       saved: editable ? 'saved' : 'released',
@@ -53,17 +53,17 @@
   {#snippet aside()}
     <span class="flex items-center justify-end gap-1.5">
       <span>
-        {#if bench.mailing.followsId}
+        {#if writing.mailing.followsId}
           in the thread of
-          <a class="text-kelp underline" href={`/responses/${bench.mailing.followsId}`}
-            >“{bench.mailing.followsName}”</a
+          <a class="text-kelp underline" href={`/responses/${writing.mailing.followsId}`}
+            >“{writing.mailing.followsName}”</a
           > ·
-        {:else if bench.mailing.templateName}
-          from template “{bench.mailing.templateName}” ·
+        {:else if writing.mailing.templateName}
+          from template “{writing.mailing.templateName}” ·
         {/if}
         <span data-saved>{saved}</span>
       </span>
-      {#if editable && !own.person}<TemplateMenu {bench} onsave={onsavetemplate} />{/if}
+      {#if editable && !own.person}<TemplateMenu {writing} onsave={onsavetemplate} />{/if}
     </span>
   {/snippet}
   <div class="flex h-full min-h-80 flex-col">
@@ -98,16 +98,16 @@
         words.changed();
       }}
     />
-    {#if look && editable && !own.person}<FindingList {bench} {look} {onshow} />{/if}
+    {#if check && editable && !own.person}<FindingList {writing} {check} {onshow} />{/if}
     <div
       class="flex flex-wrap gap-x-4 gap-y-0.5 border-t border-line px-3.5 py-1.5 text-[0.87rem] text-soft"
     >
-      <FilesLine {bench} {editable} />
+      <FilesLine {writing} {editable} />
       <button
         type="button"
         class="min-h-[24px] text-left enabled:hover:underline"
         disabled={!editable}
-        onclick={onoptions}>{countingWords(bench)} · {voiceWords(bench)} · {paper}</button
+        onclick={onoptions}>{countingWords(writing)} · {voiceWords(writing)} · {paper}</button
       >
     </div>
   </div>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { colleaguesQuery, letterheadsQuery } from '$lib/api/queries';
-  import type { Bench, Topic } from '$lib/api/types';
-  import Act from '$lib/ui/Act.svelte';
+  import type { WholeMailing, Topic } from '$lib/api/types';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { Checkbox, Label, Select } from 'flowbite-svelte';
@@ -10,11 +10,11 @@
 
   interface Props {
     open: boolean;
-    bench: Writing;
+    writing: Writing;
     topics: Topic[];
   }
 
-  let { open = $bindable(), bench, topics }: Props = $props();
+  let { open = $bindable(), writing, topics }: Props = $props();
 
   const letterheads = createQuery(() => ({ ...letterheadsQuery(), enabled: open }));
   const colleagues = createQuery(() => ({ ...colleaguesQuery(), enabled: open }));
@@ -25,11 +25,11 @@
   ]);
 
   function setReplies(value: string) {
-    bench.repliesTo = value as Bench['repliesTo'];
-    if (value === 'COLLEAGUE' && !bench.replyColleague) {
-      bench.replyColleague = colleagues.data?.[0]?.id ?? null;
+    writing.repliesTo = value as WholeMailing['repliesTo'];
+    if (value === 'COLLEAGUE' && !writing.replyColleague) {
+      writing.replyColleague = colleagues.data?.[0]?.id ?? null;
     }
-    bench.changed();
+    writing.changed();
   }
 </script>
 
@@ -41,9 +41,9 @@
         id="paper"
         placeholder=""
         items={papers}
-        value={String(bench.letterheadId ?? '')}
+        value={String(writing.letterheadId ?? '')}
         onchange={(e) =>
-          bench.set('letterheadId', e.currentTarget.value ? Number(e.currentTarget.value) : null)}
+          writing.set('letterheadId', e.currentTarget.value ? Number(e.currentTarget.value) : null)}
       />
     </div>
     <div>
@@ -52,8 +52,8 @@
         id="topic"
         placeholder=""
         items={topics.map((t) => ({ value: t.id, name: t.name }))}
-        value={bench.topicId}
-        onchange={(e) => bench.set('topicId', Number(e.currentTarget.value))}
+        value={writing.topicId}
+        onchange={(e) => writing.set('topicId', Number(e.currentTarget.value))}
       />
     </div>
     <div>
@@ -62,8 +62,8 @@
         id="voice"
         placeholder=""
         items={voices}
-        value={bench.voice}
-        onchange={(e) => bench.set('voice', e.currentTarget.value as Bench['voice'])}
+        value={writing.voice}
+        onchange={(e) => writing.set('voice', e.currentTarget.value as WholeMailing['voice'])}
       />
     </div>
     <div>
@@ -72,50 +72,50 @@
         id="replies"
         placeholder=""
         items={repliesTo}
-        value={bench.repliesTo}
+        value={writing.repliesTo}
         onchange={(e) => setReplies(e.currentTarget.value)}
       />
-      {#if bench.repliesTo === 'COLLEAGUE'}
+      {#if writing.repliesTo === 'COLLEAGUE'}
         <Select
           class="mt-1.5"
           placeholder=""
           aria-label="The colleague who gets the replies"
           items={(colleagues.data ?? []).map((c) => ({ value: c.id, name: c.name }))}
-          value={bench.replyColleague ?? 0}
-          onchange={(e) => bench.set('replyColleague', Number(e.currentTarget.value))}
+          value={writing.replyColleague ?? 0}
+          onchange={(e) => writing.set('replyColleague', Number(e.currentTarget.value))}
         />
       {/if}
     </div>
   </div>
   <div class="mt-4 flex flex-col gap-2">
     <Checkbox
-      checked={bench.countOpens}
-      onchange={(e) => bench.set('countOpens', e.currentTarget.checked)}>Count opens</Checkbox
+      checked={writing.countOpens}
+      onchange={(e) => writing.set('countOpens', e.currentTarget.checked)}>Count opens</Checkbox
     >
     <Checkbox
-      checked={bench.countClicks}
-      onchange={(e) => bench.set('countClicks', e.currentTarget.checked)}
+      checked={writing.countClicks}
+      onchange={(e) => writing.set('countClicks', e.currentTarget.checked)}
       >Count followed links</Checkbox
     >
     <Checkbox
-      checked={bench.promotional}
-      onchange={(e) => bench.set('promotional', e.currentTarget.checked)}
+      checked={writing.promotional}
+      onchange={(e) => writing.set('promotional', e.currentTarget.checked)}
       >Promotional: says how to leave the list, and who writes</Checkbox
     >
     <Checkbox
-      checked={bench.private}
-      onchange={(e) => bench.set('private', e.currentTarget.checked)}
+      checked={writing.private}
+      onchange={(e) => writing.set('private', e.currentTarget.checked)}
       >Private: colleagues do not see this mailing</Checkbox
     >
-    {#if bench.mailing.recordKind}
+    {#if writing.mailing.recordKind}
       <Checkbox
-        checked={bench.recordEach}
-        onchange={(e) => bench.set('recordEach', e.currentTarget.checked)}
-        >One message for each of the {bench.mailing.records} records, not only about the newest</Checkbox
+        checked={writing.recordEach}
+        onchange={(e) => writing.set('recordEach', e.currentTarget.checked)}
+        >One message for each of the {writing.mailing.records} records, not only about the newest</Checkbox
       >
     {/if}
   </div>
   {#snippet actions()}
-    <Act look="main" onclick={() => (open = false)}>Done</Act>
+    <HouseButton weight="main" onclick={() => (open = false)}>Done</HouseButton>
   {/snippet}
 </Ask>

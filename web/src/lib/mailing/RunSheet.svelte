@@ -7,7 +7,7 @@
   import type { Writing } from '$lib/draft/writing.svelte';
 
   interface Props {
-    bench: Writing;
+    writing: Writing;
     sheet: PlanView | undefined;
     /** When the audience was last looked at; 0 for never. */
     looked: number;
@@ -15,7 +15,7 @@
     ondiscard: () => void;
   }
 
-  let { bench, sheet, looked, editable, ondiscard }: Props = $props();
+  let { writing, sheet, looked, editable, ondiscard }: Props = $props();
 </script>
 
 <section
@@ -33,30 +33,30 @@
         >
       {/if}
     </div>
-    <PlanForm plan={bench.plan} {editable} onchange={(plan) => bench.set('plan', plan)} />
+    <PlanForm plan={writing.plan} {editable} onchange={(plan) => writing.set('plan', plan)} />
     {#if looked}
       <ReadingTime
-        id={bench.mailing.id}
+        id={writing.mailing.id}
         since={looked}
-        plan={bench.plan}
+        plan={writing.plan}
         {editable}
-        onchange={(plan) => bench.set('plan', plan)}
+        onchange={(plan) => writing.set('plan', plan)}
       />
     {/if}
   </div>
   <div class="min-w-0 self-center" aria-live="polite">
     {#if sheet}
       <PlanResult
-        plan={bench.plan}
+        plan={writing.plan}
         view={sheet}
         {editable}
-        onchange={(plan) => bench.set('plan', plan)}
+        onchange={(plan) => writing.set('plan', plan)}
       />
     {/if}
   </div>
   <FollowPanel
-    mailingId={bench.mailing.id}
-    since={bench.revision + looked}
+    mailingId={writing.mailing.id}
+    since={writing.revision + looked}
     {editable}
     released={false}
   />

@@ -4,12 +4,12 @@
   import type { Writing } from '$lib/draft/writing.svelte';
 
   interface Props {
-    bench: Writing;
+    writing: Writing;
     /** Null saves back to the template that the message began from. */
     onsave: (name: string | null) => void;
   }
 
-  let { bench, onsave }: Props = $props();
+  let { writing, onsave }: Props = $props();
   let open = $state(false);
   let name = $state('');
 
@@ -32,12 +32,12 @@
     <p class="text-soft">
       What is changed here stays with this mailing, unless you keep it as a template.
     </p>
-    {#if bench.mailing.templateId}
+    {#if writing.mailing.templateId}
       <button
         type="button"
         class="text-left font-semibold text-kelp hover:underline"
         onclick={() => ((open = false), onsave(null))}
-        >Save back to “{bench.mailing.templateName}”</button
+        >Save back to “{writing.mailing.templateName}”</button
       >
     {/if}
     <form class="flex items-center gap-2" onsubmit={save}>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { differences, wordsOf } from './differences';
 
@@ -35,6 +35,6 @@
     </p>
   {/each}
   {#snippet actions()}
-    <Act onclick={() => (open = false)} first>Close</Act>
+    <HouseButton onclick={() => (open = false)} first>Close</HouseButton>
   {/snippet}
 </Ask>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { colleaguesQuery } from '$lib/api/queries';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Popup from '$lib/ui/Popup.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
@@ -21,7 +21,7 @@
 </script>
 
 <span class="flex items-center">
-  <Act onclick={() => oncopy(null)} {disabled} shortcut="c">Send me a copy</Act>
+  <HouseButton onclick={() => oncopy(null)} {disabled} shortcut="c">Send me a copy</HouseButton>
   <Popup bind:open label="Send a copy to a colleague" right>
     {#snippet trigger(toggle)}
       <button

@@ -7,17 +7,17 @@
   import type { Writing } from '$lib/draft/writing.svelte';
 
   interface Props {
-    bench: Writing;
+    writing: Writing;
     editable: boolean;
   }
 
-  let { bench, editable }: Props = $props();
+  let { writing, editable }: Props = $props();
   let open = $state(false);
   let busy = $state(false);
   let chooser = $state<HTMLInputElement>();
 
-  const files = $derived(bench.mailing.files);
-  const path = $derived({ id: bench.mailing.id });
+  const files = $derived(writing.mailing.files);
+  const path = $derived({ id: writing.mailing.id });
   const words = $derived(
     files.length === 0
       ? 'No attachment'
@@ -29,8 +29,8 @@
   async function change(call: Promise<MailingFile[]>) {
     busy = true;
     try {
-      bench.mailing = { ...bench.mailing, files: await call };
-      bench.refresh();
+      writing.mailing = { ...writing.mailing, files: await call };
+      writing.refresh();
     } catch (error) {
       notices.fail(error);
     } finally {

@@ -7,7 +7,7 @@ const PAUSE = 500;
 
 /** The words of one person alone, while they are being written. */
 export class OwnWriting {
-  /** Whose words are on the bench; null when it is the shared ones. */
+  /** Whose words are on the mailing's screen; null when it is the shared ones. */
   person = $state.raw<{ id: number; name: string } | null>(null);
   subject = $state('');
   body = $state('');
@@ -16,22 +16,22 @@ export class OwnWriting {
   saving = $state<'saved' | 'changed' | 'failed'>('saved');
   #timer: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(private readonly bench: Writing) {}
+  constructor(private readonly writing: Writing) {}
 
   get #path() {
-    return { id: this.bench.mailing.id, personId: this.person?.id ?? 0 };
+    return { id: this.writing.mailing.id, personId: this.person?.id ?? 0 };
   }
 
-  /** Puts one person's words on the bench; those who have none begin with the shared ones. */
+  /** Puts one person's words on the mailing's screen; those who have none begin with the shared ones. */
   async open(id: number, name: string) {
-    await this.bench.save();
+    await this.writing.save();
     const all = await answer(
       api.GET('/api/mailings/{id}/own-words', {
-        params: { path: { id: this.bench.mailing.id } }
+        params: { path: { id: this.writing.mailing.id } }
       })
     );
     const own = all.find((w: OwnWords) => w.personId === id);
-    const now = { subject: this.bench.subject, body: this.bench.body };
+    const now = { subject: this.writing.subject, body: this.writing.body };
     this.subject = own?.subject ?? now.subject;
     this.body = own?.body ?? now.body;
     this.shared = own ? { subject: own.sharedSubject, body: own.sharedBody } : now;
@@ -53,14 +53,14 @@ export class OwnWriting {
       const params = { path: this.#path };
       await answer(api.PUT('/api/mailings/{id}/own-words/{personId}', { params, body }));
       this.saving = 'saved';
-      this.bench.refresh();
+      this.writing.refresh();
     } catch (error) {
       this.saving = 'failed';
       notices.fail(error);
     }
   }
 
-  /** Back to the shared words on the bench; this person's stay as they are. */
+  /** Back to the shared words on the mailing's screen; this person's stay as they are. */
   async close() {
     await this.save();
     if (this.saving !== 'failed') this.person = null;
@@ -70,11 +70,11 @@ export class OwnWriting {
   async drop(id: number, name: string) {
     clearTimeout(this.#timer);
     try {
-      const params = { path: { id: this.bench.mailing.id, personId: id } };
+      const params = { path: { id: this.writing.mailing.id, personId: id } };
       await answer(api.DELETE('/api/mailings/{id}/own-words/{personId}', { params }));
       this.person = null;
       this.saving = 'saved';
-      this.bench.refresh();
+      this.writing.refresh();
       notices.say(`${name} gets the shared words again.`);
     } catch (error) {
       notices.fail(error);
@@ -84,11 +84,11 @@ export class OwnWriting {
   /** Everybody gets the shared words again. */
   async dropAll() {
     try {
-      const params = { path: { id: this.bench.mailing.id } };
+      const params = { path: { id: this.writing.mailing.id } };
       await answer(api.DELETE('/api/mailings/{id}/own-words', { params }));
       this.person = null;
       this.saving = 'saved';
-      this.bench.refresh();
+      this.writing.refresh();
       notices.say('Everybody gets the shared words again.');
     } catch (error) {
       notices.fail(error);

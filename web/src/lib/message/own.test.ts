@@ -4,7 +4,7 @@ import type { Writing } from '$lib/draft/writing.svelte';
 import { OwnWriting } from './own.svelte';
 
 const ok = (data: unknown) => ({ data, response: new Response(null, { status: 200 }) });
-const bench = {
+const writing = {
   mailing: { id: 5 },
   subject: 'Shared',
   body: '<p>Shared</p>',
@@ -21,7 +21,7 @@ beforeEach(() => {
   vi.spyOn(api, 'GET').mockImplementation((() => Promise.resolve(ok(kept))) as never);
   put = vi.spyOn(api, 'PUT').mockImplementation((() => Promise.resolve(ok(undefined))) as never);
   vi.spyOn(api, 'DELETE').mockImplementation((() => Promise.resolve(ok(undefined))) as never);
-  own = new OwnWriting(bench as unknown as Writing);
+  own = new OwnWriting(writing as unknown as Writing);
 });
 
 afterEach(() => {
@@ -33,7 +33,7 @@ afterEach(() => {
 describe('words for one person alone', () => {
   it('begin with the shared ones, once those are saved', async () => {
     await own.open(7, 'Bea Okonjo');
-    expect(bench.save).toHaveBeenCalled();
+    expect(writing.save).toHaveBeenCalled();
     expect(own.person).toEqual({ id: 7, name: 'Bea Okonjo' });
     expect([own.subject, own.body]).toEqual(['Shared', '<p>Shared</p>']);
     expect(own.shared.body).toBe('<p>Shared</p>');
@@ -58,7 +58,7 @@ describe('words for one person alone', () => {
       body: { body: '<p>Two</p>' }
     });
     expect(own.saving).toBe('saved');
-    expect(bench.refresh).toHaveBeenCalled();
+    expect(writing.refresh).toHaveBeenCalled();
   });
   it('are not given up while they cannot be saved', async () => {
     await own.open(7, 'Bea Okonjo');
@@ -79,6 +79,6 @@ describe('words for one person alone', () => {
     await own.open(7, 'Bea Okonjo');
     await own.dropAll();
     expect(own.person).toBeNull();
-    expect(bench.refresh).toHaveBeenCalledTimes(2);
+    expect(writing.refresh).toHaveBeenCalledTimes(2);
   });
 });

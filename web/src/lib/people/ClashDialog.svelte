@@ -2,7 +2,7 @@
   import type { ChangeTold } from '$lib/api/types';
   import { lately } from '$lib/format/dates';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
 
   interface Props {
@@ -37,7 +37,7 @@
     <p class="mt-3 text-[0.93rem] text-soft">Nothing of yours is saved yet.</p>
   {/if}
   {#snippet actions()}
-    <Act onclick={ontheirs}>Leave theirs</Act>
-    <Act look="main" first onclick={onmine}>Put mine over it</Act>
+    <HouseButton onclick={ontheirs}>Leave theirs</HouseButton>
+    <HouseButton weight="main" first onclick={onmine}>Put mine over it</HouseButton>
   {/snippet}
 </Ask>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { PeopleTally } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Progress from '$lib/ui/Progress.svelte';
 
   interface Props {
@@ -20,5 +20,5 @@
     </span>
     <Progress label="People looked at" value={soFar.looked} of={soFar.of} />
   </div>
-  <Act onclick={onstop}>Stop</Act>
+  <HouseButton onclick={onstop}>Stop</HouseButton>
 </div>

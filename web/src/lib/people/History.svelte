@@ -3,11 +3,11 @@
   import type { ChangeTold, Person } from '$lib/api/types';
   import { dayAndTime } from '$lib/format/dates';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { undo } from './acts/doing';
+  import { undo } from './bulk/doing';
   import { offersTakingBack } from './person';
 
   interface Props {
@@ -80,7 +80,9 @@
     is.
   </p>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (asked = null)}>Not now</Act>
-    <Act look="main" first onclick={() => asked && takeBack(asked)}>Take it back</Act>
+    <HouseButton weight="quiet" onclick={() => (asked = null)}>Not now</HouseButton>
+    <HouseButton weight="main" first onclick={() => asked && takeBack(asked)}
+      >Take it back</HouseButton
+    >
   {/snippet}
 </Ask>

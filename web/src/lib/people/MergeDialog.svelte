@@ -4,11 +4,11 @@
   import type { Person } from '$lib/api/types';
   import { cellWords } from '$lib/list/cell';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { undo } from './acts/doing';
+  import { undo } from './bulk/doing';
   import { personQuery } from './person';
 
   interface Props {
@@ -100,7 +100,7 @@
     <p>The other record has no value that this one does not have.</p>
   {/if}
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
-    <Act look="main" onclick={merge} disabled={!them}>Make them one</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton weight="main" onclick={merge} disabled={!them}>Make them one</HouseButton>
   {/snippet}
 </Ask>

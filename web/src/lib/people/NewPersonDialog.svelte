@@ -2,7 +2,7 @@
   import { goto } from '$app/navigation';
   import { answer, api, ApiProblem } from '$lib/api/client';
   import type { FilterField } from '$lib/api/types';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
@@ -79,7 +79,7 @@
     {/each}
   </form>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
-    <Act look="main" type="submit" form="new-person">Add</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton weight="main" type="submit" form="new-person">Add</HouseButton>
   {/snippet}
 </Ask>

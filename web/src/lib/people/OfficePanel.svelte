@@ -3,13 +3,13 @@
   import type { Person } from '$lib/api/types';
   import { calendarDay } from '$lib/format/dates';
   import { now } from '$lib/format/now';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { Input } from 'flowbite-svelte';
-  import { undo } from './acts/doing';
+  import { undo } from './bulk/doing';
 
   interface Props {
     person: Person;
@@ -91,7 +91,7 @@
             </span>
           </span>
           {#if mayChange && !office.until}
-            <Act look="quiet" onclick={() => end(office.id)}>Ends today</Act>
+            <HouseButton weight="quiet" onclick={() => end(office.id)}>Ends today</HouseButton>
           {/if}
         </li>
       {:else}
@@ -127,7 +127,9 @@
     </label>
   </form>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
-    <Act look="main" type="submit" form="office-form" disabled={!name.trim()}>Give it</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton weight="main" type="submit" form="office-form" disabled={!name.trim()}
+      >Give it</HouseButton
+    >
   {/snippet}
 </Ask>

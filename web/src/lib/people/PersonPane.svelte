@@ -4,7 +4,7 @@
   import { zoneCity } from '$lib/format/dates';
   import { cellWords } from '$lib/list/cell';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import BetweenUs from './BetweenUs.svelte';
@@ -50,7 +50,7 @@
       {#if person.archivedAt}
         <p class="text-[0.93rem] text-soft">Archived.</p>
       {:else if mail?.reach === 'READY' && mayWrite}
-        <Act look="main" onclick={() => onwrite(person.id)}>Write</Act>
+        <HouseButton weight="main" onclick={() => onwrite(person.id)}>Write</HouseButton>
       {:else if !mayWrite}
         <p class="text-[0.93rem] text-soft">Readers do not write. Ask an administrator.</p>
       {:else}

@@ -3,12 +3,12 @@
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
-  import { act } from './acts/doing';
-  import ExportDialog from './acts/ExportDialog.svelte';
-  import ListDialog from './acts/ListDialog.svelte';
-  import SetDialog from './acts/SetDialog.svelte';
-  import TagDialog from './acts/TagDialog.svelte';
-  import TaskDialog from './acts/TaskDialog.svelte';
+  import { act } from './bulk/doing';
+  import ExportDialog from './bulk/ExportDialog.svelte';
+  import ListDialog from './bulk/ListDialog.svelte';
+  import SetDialog from './bulk/SetDialog.svelte';
+  import TagDialog from './bulk/TagDialog.svelte';
+  import TaskDialog from './bulk/TaskDialog.svelte';
 
   interface Props {
     picked: number;

@@ -2,7 +2,7 @@ import { answer, api, ApiProblem } from '$lib/api/client';
 import type { ChangeTold, Person } from '$lib/api/types';
 import { notices } from '$lib/ui/notices.svelte';
 import type { QueryClient } from '@tanstack/svelte-query';
-import { undo } from './acts/doing';
+import { undo } from './bulk/doing';
 
 /** What came of saving a field: saved, a sentence that says what is wrong, or a clash. */
 export type Saving = { wrong: string } | { clash: ChangeTold } | null;

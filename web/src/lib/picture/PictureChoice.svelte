@@ -1,6 +1,6 @@
 <script lang="ts">
   import { pathOf, upload } from './pictures';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
 
   interface Props {
@@ -44,7 +44,7 @@
     disabled={busy}
     onchange={(e) => choose(e.currentTarget)}
   />
-  <Act look="quiet" disabled={busy} onclick={() => chooser.click()}>
+  <HouseButton weight="quiet" disabled={busy} onclick={() => chooser.click()}>
     {busy ? 'Bringing it in…' : logoKey ? 'Choose another' : 'Choose a picture'}
-  </Act>
+  </HouseButton>
 </div>

@@ -92,9 +92,9 @@
   {/if}
   {#if view.colliding}
     <p class="text-[0.9rem]">
-      {people(view.colliding)} would get another mailing too, {view.restDays === 1
+      {people(view.colliding)} would get another mailing too, {view.spacingDays === 1
         ? 'one day'
-        : `${view.restDays} days`} apart or less.
+        : `${view.spacingDays} days`} apart or less.
     </p>
   {/if}
   <p class="text-[0.9rem] text-soft">

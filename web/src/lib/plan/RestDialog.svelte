@@ -1,16 +1,16 @@
 <script lang="ts">
-  import type { Bench, SendPlan } from '$lib/api/types';
+  import type { WholeMailing, SendPlan } from '$lib/api/types';
   import { now } from '$lib/format/now';
   import PlanForm from './PlanForm.svelte';
   import { planQuestion } from './planQuestion.svelte';
   import PlanResult from './PlanResult.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
 
   interface Props {
     open: boolean;
-    mailing: Bench;
+    mailing: WholeMailing;
     busy: boolean;
     onchange: (plan: SendPlan) => void;
   }
@@ -43,11 +43,11 @@
     </div>
   </div>
   {#snippet actions()}
-    <Act onclick={() => (open = false)}>Leave it as it is</Act>
-    <Act
-      look="main"
+    <HouseButton onclick={() => (open = false)}>Leave it as it is</HouseButton>
+    <HouseButton
+      weight="main"
       disabled={busy || !sheet.data || sheet.data.unplanned > 0}
-      onclick={() => onchange(plan)}>Let the rest leave so</Act
+      onclick={() => onchange(plan)}>Let the rest leave so</HouseButton
     >
   {/snippet}
 </Ask>

@@ -3,7 +3,7 @@
   import type { SelectionBody } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
   import ColleagueSelect from '$lib/session/ColleagueSelect.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import type { QueryClient } from '@tanstack/svelte-query';
@@ -57,7 +57,9 @@
     </label>
   </form>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
-    <Act look="main" type="submit" form="move-tasks" disabled={!dueOn && !owner}>Do it</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton weight="main" type="submit" form="move-tasks" disabled={!dueOn && !owner}
+      >Do it</HouseButton
+    >
   {/snippet}
 </Ask>

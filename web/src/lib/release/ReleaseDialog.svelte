@@ -1,23 +1,23 @@
 <script lang="ts">
-  import type { Look, PlanView, SendPlan } from '$lib/api/types';
+  import type { CheckResult, PlanView, SendPlan } from '$lib/api/types';
   import { dayAndTime, zoneCity } from '$lib/format/dates';
   import { count, messages, people } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
-  import { blockers, notices } from '$lib/check/lookParts';
+  import { blockers, notices } from '$lib/check/checkParts';
 
   interface Props {
     open: boolean;
-    look: Look;
+    check: CheckResult;
     sheet: PlanView | undefined;
     plan: SendPlan;
     busy: boolean;
     onrelease: () => void;
   }
 
-  let { open = $bindable(), look, sheet, plan, busy, onrelease }: Props = $props();
-  const stop = $derived(blockers(look));
+  let { open = $bindable(), check, sheet, plan, busy, onrelease }: Props = $props();
+  const stop = $derived(blockers(check));
   const when = $derived.by(() => {
     if (!sheet?.first || !sheet.last) return '';
     if (!plan.startWall && sheet.waves === 1)
@@ -28,12 +28,12 @@
     const last = dayAndTime(sheet.last, session.zone);
     return `They leave from ${first} to ${last}, in ${count(sheet.waves)} waves, ${city} time.`;
   });
-  const cannot = $derived(look.cannot.reduce((sum, c) => sum + c.people, 0));
+  const cannot = $derived(check.cannot.reduce((sum, c) => sum + c.people, 0));
 </script>
 
 <Ask
   bind:open
-  title={stop.length ? 'Not ready to be released' : `Release ${messages(look.ready)}?`}
+  title={stop.length ? 'Not ready to be released' : `Release ${messages(check.ready)}?`}
 >
   {#if stop.length}
     <ul class="list-disc ps-5">
@@ -44,16 +44,16 @@
       <li>
         {when}
       </li>
-      {#if look.needLook}
+      {#if check.needLook}
         <li class="text-ochre">
-          {people(look.needLook)} of them need a look; {notices(look).length === 1
+          {people(check.needLook)} of them need a look; {notices(check).length === 1
             ? 'the notice says'
             : 'the notices say'} why. They will be written to as it stands.
         </li>
       {/if}
       {#if cannot}
         <li>
-          {people(cannot)} cannot be written to: {look.cannot
+          {people(cannot)} cannot be written to: {check.cannot
             .map((c) => `${count(c.people)} ${c.words}`)
             .join(', ')}.
         </li>
@@ -61,11 +61,11 @@
     </ul>
   {/if}
   {#snippet actions()}
-    <Act onclick={() => (open = false)}>{stop.length ? 'Close' : 'Not yet'}</Act>
+    <HouseButton onclick={() => (open = false)}>{stop.length ? 'Close' : 'Not yet'}</HouseButton>
     {#if !stop.length}
-      <Act look="main" disabled={busy} onclick={onrelease} first>
-        {busy ? 'Releasing…' : `Release ${count(look.ready)}`}
-      </Act>
+      <HouseButton weight="main" disabled={busy} onclick={onrelease} first>
+        {busy ? 'Releasing…' : `Release ${count(check.ready)}`}
+      </HouseButton>
     {/if}
   {/snippet}
 </Ask>

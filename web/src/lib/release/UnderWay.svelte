@@ -1,21 +1,21 @@
 <script lang="ts">
   import { outboxTallyQuery, runQuery, summaryQuery } from '$lib/api/queries';
-  import type { Bench } from '$lib/api/types';
+  import type { WholeMailing } from '$lib/api/types';
   import { dayAndTime } from '$lib/format/dates';
   import { count, messages } from '$lib/format/numbers';
   import { runBars } from '$lib/plan/bars';
   import RunBars from '$lib/plan/RunBars.svelte';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Progress from '$lib/ui/Progress.svelte';
   import { createQuery } from '@tanstack/svelte-query';
-  import type { BenchActs } from './acts.svelte';
+  import type { MailingActs } from './acts.svelte';
   import { held } from './held.svelte';
   import RestDialog from '$lib/plan/RestDialog.svelte';
 
   interface Props {
-    mailing: Bench;
-    acts: BenchActs;
+    mailing: WholeMailing;
+    acts: MailingActs;
   }
 
   let { mailing, acts }: Props = $props();
@@ -74,15 +74,23 @@
       {/if}
     </p>
     {#if (seconds > 0 || writing) && released && mayWrite}
-      <Act look="main" disabled={acts.busy} onclick={() => acts.takeBack()}>Take back</Act>
+      <HouseButton weight="main" disabled={acts.busy} onclick={() => acts.takeBack()}
+        >Take back</HouseButton
+      >
     {:else if toLeave && released && mayWrite && !writing}
       {#if mailing.paused}
-        <Act look="main" disabled={acts.busy} onclick={() => acts.resume()}>Go on</Act>
+        <HouseButton weight="main" disabled={acts.busy} onclick={() => acts.resume()}
+          >Go on</HouseButton
+        >
       {:else}
-        <Act disabled={acts.busy} onclick={() => acts.pause()}>Pause</Act>
+        <HouseButton disabled={acts.busy} onclick={() => acts.pause()}>Pause</HouseButton>
       {/if}
-      <Act disabled={acts.busy} onclick={() => (changing = true)}>Change the rest</Act>
-      <Act look="grave" disabled={acts.busy} onclick={() => acts.withdraw()}>Withdraw the rest</Act>
+      <HouseButton disabled={acts.busy} onclick={() => (changing = true)}
+        >Change the rest</HouseButton
+      >
+      <HouseButton weight="grave" disabled={acts.busy} onclick={() => acts.withdraw()}
+        >Withdraw the rest</HouseButton
+      >
     {/if}
     <a class="font-semibold text-kelp hover:underline" href={`/outbox?mailing=${mailing.id}`}
       >Outbox</a

@@ -8,11 +8,11 @@ import type { Writing } from '$lib/draft/writing.svelte';
 import type { Chosen } from '$lib/check/questions.svelte';
 
 /** What is done with a mailing at the server, each once everything written is saved. */
-export class BenchActs {
+export class MailingActs {
   busy = $state(false);
 
   constructor(
-    private readonly bench: Writing,
+    private readonly writing: Writing,
     private readonly queries: QueryClient
   ) {}
 
@@ -27,16 +27,16 @@ export class BenchActs {
 
   release() {
     return this.#act(async (params) => {
-      const body = { version: this.bench.mailing.version };
+      const body = { version: this.writing.mailing.version };
       const released = api.POST('/api/mailings/{id}/release', { params, body });
-      this.bench.take(await answer(released));
+      this.writing.take(await answer(released));
       void this.queries.invalidateQueries({ queryKey: ['counts'] });
     });
   }
 
   takeBack() {
     return this.#act(async (params) => {
-      this.bench.take(await answer(api.POST('/api/mailings/{id}/take-back', { params })));
+      this.writing.take(await answer(api.POST('/api/mailings/{id}/take-back', { params })));
       notices.say('Taken back: nothing has left, and it is a draft again.');
     });
   }
@@ -98,14 +98,14 @@ export class BenchActs {
       await answer(api.DELETE('/api/mailings/{id}', { params }));
       void this.queries.invalidateQueries();
       await goto('/mailings');
-      notices.say(`“${this.bench.name}” is discarded.`, () => void this.#restore(params.path.id));
+      notices.say(`“${this.writing.name}” is discarded.`, () => void this.#restore(params.path.id));
     });
   }
 
   /** Shows what the server has; what could not be saved is given up. */
   async reload() {
-    const params = { path: { id: this.bench.mailing.id } };
-    this.bench.take(await answer(api.GET('/api/mailings/{id}', { params })));
+    const params = { path: { id: this.writing.mailing.id } };
+    this.writing.take(await answer(api.GET('/api/mailings/{id}', { params })));
   }
 
   async #restore(id: number) {
@@ -121,8 +121,8 @@ export class BenchActs {
   async #act(what: (params: { path: { id: number } }) => Promise<void>) {
     this.busy = true;
     try {
-      await this.bench.save();
-      if (this.bench.saving !== 'failed') await what({ path: { id: this.bench.mailing.id } });
+      await this.writing.save();
+      if (this.writing.saving !== 'failed') await what({ path: { id: this.writing.mailing.id } });
     } catch (error) {
       notices.fail(error);
     } finally {

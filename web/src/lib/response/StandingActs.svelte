@@ -2,8 +2,8 @@
   import { answer, api } from '$lib/api/client';
   import type { SelectionBody } from '$lib/api/types';
   import { onlyThese, toBody } from '$lib/list/selection';
-  import TagDialog from '$lib/people/acts/TagDialog.svelte';
-  import TaskDialog from '$lib/people/acts/TaskDialog.svelte';
+  import TagDialog from '$lib/people/bulk/TagDialog.svelte';
+  import TaskDialog from '$lib/people/bulk/TaskDialog.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import type { Part } from './parts';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
@@ -52,7 +52,7 @@
     <Checkbox bind:checked={asked}>They asked for it themselves: nobody can lift it</Checkbox>
   </form>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
-    <Act look="main" type="submit" form="add-address">Add it</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton weight="main" type="submit" form="add-address">Add it</HouseButton>
   {/snippet}
 </Ask>

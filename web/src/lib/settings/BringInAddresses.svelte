@@ -1,7 +1,7 @@
 <script lang="ts">
   import { send } from '$lib/api/client';
   import { count } from '$lib/format/numbers';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
   import { broughtInWords, type BroughtIn } from './broughtIn';
@@ -36,4 +36,6 @@
   aria-label="A file of addresses"
   onchange={(event) => bringIn(event.currentTarget.files?.[0])}
 />
-<Act disabled={busy} onclick={() => chooser.click()}>{busy ? 'Reading…' : 'Bring in a file'}</Act>
+<HouseButton disabled={busy} onclick={() => chooser.click()}
+  >{busy ? 'Reading…' : 'Bring in a file'}</HouseButton
+>

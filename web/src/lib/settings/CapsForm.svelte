@@ -76,8 +76,8 @@
   <h3 class="mt-2 text-[0.95rem] font-bold">Between mailings</h3>
   {@render cap(
     'Days people are left alone',
-    sending.restDays,
-    (v) => (sending.restDays = read(v, sending.restDays) ?? 0),
+    sending.spacingDays,
+    (v) => (sending.spacingDays = read(v, sending.spacingDays) ?? 0),
     '0'
   )}
 </fieldset>

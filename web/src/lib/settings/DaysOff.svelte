@@ -5,7 +5,7 @@
   import { now } from '$lib/format/now';
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
 
@@ -70,7 +70,7 @@
   <div class="mb-2 flex items-center justify-between">
     <h2 class="text-[1rem]">Days off</h2>
     {#if mayChange}
-      <Act onclick={() => file?.click()}>From a calendar (.ics)…</Act>
+      <HouseButton onclick={() => file?.click()}>From a calendar (.ics)…</HouseButton>
       <input
         bind:this={file}
         type="file"
@@ -116,7 +116,7 @@
         aria-label="What for"
         bind:value={name}
       />
-      <Act type="submit">Add</Act>
+      <HouseButton type="submit">Add</HouseButton>
     </form>
   {/if}
 </section>

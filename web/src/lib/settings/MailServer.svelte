@@ -1,7 +1,7 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import type { MailServerTried } from '$lib/api/types';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { protection, triedWords } from './mailServer';
@@ -43,7 +43,9 @@
   {/if}
   {#if mayChange}
     <div class="mt-2">
-      <Act disabled={trying} onclick={tryOut}>{trying ? 'Testing…' : 'Test the connection'}</Act>
+      <HouseButton disabled={trying} onclick={tryOut}
+        >{trying ? 'Testing…' : 'Test the connection'}</HouseButton
+      >
     </div>
   {/if}
   <p class="mt-2" class:text-brick={tried?.failed} role="status">

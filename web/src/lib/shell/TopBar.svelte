@@ -7,7 +7,7 @@
   import { keys } from '$lib/keys/keys.svelte';
   import { tabs } from '$lib/keys/shortcuts';
   import { notices } from '$lib/ui/notices.svelte';
-  import { look, type Look } from '$lib/ui/look.svelte';
+  import { look, type Look } from '$lib/ui/appearance.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { session } from '$lib/session/session.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
@@ -54,11 +54,11 @@
   {/if}
   {#snippet actions()}
     {#if address}
-      <Act look="grave" onclick={remove}>No calendar any more</Act>
-      <Act onclick={renew}>A new address</Act>
+      <HouseButton weight="grave" onclick={remove}>No calendar any more</HouseButton>
+      <HouseButton onclick={renew}>A new address</HouseButton>
     {:else}
-      <Act look="main" onclick={renew}>Make the address</Act>
+      <HouseButton weight="main" onclick={renew}>Make the address</HouseButton>
     {/if}
-    <Act look="quiet" onclick={() => (open = false)}>Close</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Close</HouseButton>
   {/snippet}
 </Ask>

@@ -4,7 +4,7 @@
   import { fieldsQuery, templatesQuery } from '$lib/api/queries';
   import type { Template, TemplateDraft, TemplateVersion } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { beginning, draftOf } from './beginning';
@@ -115,12 +115,12 @@
         {mayWrite}
         onrestore={restore}
       />
-      {#if mayWrite}<Act look="grave" onclick={remove}>Take away</Act>{/if}
+      {#if mayWrite}<HouseButton weight="grave" onclick={remove}>Take away</HouseButton>{/if}
     {/if}
     {#if mayWrite}
-      <Act look="main" onclick={save} disabled={busy || !changed}>
+      <HouseButton weight="main" onclick={save} disabled={busy || !changed}>
         {busy ? 'Saving…' : changed ? 'Save' : 'Saved'}
-      </Act>
+      </HouseButton>
     {:else}
       <p class="text-soft">Readers change nothing; ask an administrator.</p>
     {/if}

@@ -12,7 +12,7 @@
   import { afterName } from '$lib/format/numbers';
   import JustNow from '$lib/response/JustNow.svelte';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
@@ -45,7 +45,9 @@
 
 <PageHead title={today} words={desk ? headline(desk) : ''}>
   {#snippet actions()}
-    <Act look="main" onclick={() => goto('/people')} shortcut="g p">Find people to write to</Act>
+    <HouseButton weight="main" onclick={() => goto('/people')} shortcut="g p"
+      >Find people to write to</HouseButton
+    >
   {/snippet}
 </PageHead>
 {#if query.error}

@@ -3,7 +3,7 @@
   import { letterheadsQuery } from '$lib/api/queries';
   import Stamp from '$lib/letterhead/Stamp.svelte';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
@@ -15,7 +15,9 @@
 <PageHead title="Letterheads" words="What stands around a message: colours, logo, and words.">
   {#snippet actions()}
     {#if mayWrite}
-      <Act look="main" onclick={() => goto('/letterheads/new')}>New letterhead</Act>
+      <HouseButton weight="main" onclick={() => goto('/letterheads/new')}
+        >New letterhead</HouseButton
+      >
     {/if}
   {/snippet}
 </PageHead>

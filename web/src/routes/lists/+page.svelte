@@ -7,7 +7,7 @@
   import { people } from '$lib/format/numbers';
   import { searches } from '$lib/list/search.svelte';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
@@ -72,7 +72,7 @@
           }}
         >
           <Input bind:value={renaming.name} maxlength={80} aria-label="Name of the list" />
-          <Act type="submit">Save</Act>
+          <HouseButton type="submit">Save</HouseButton>
         </form>
       {:else}
         <button type="button" class="flex-1 text-left hover:underline" onclick={() => open(list)}
@@ -80,11 +80,11 @@
           <span class="text-soft">{people(list.people)} · made by {list.by}</span></button
         >
         {#if mayWrite}
-          <Act look="quiet" onclick={() => (renaming = { id: list.id, name: list.name })}
-            >Rename</Act
+          <HouseButton weight="quiet" onclick={() => (renaming = { id: list.id, name: list.name })}
+            >Rename</HouseButton
           >
           {#if list.people === 0}
-            <Act look="quiet" onclick={() => remove(list)}>Do away with it</Act>
+            <HouseButton weight="quiet" onclick={() => remove(list)}>Do away with it</HouseButton>
           {/if}
         {/if}
       {/if}
@@ -107,6 +107,6 @@
       A new list
       <Input bind:value={name} maxlength={80} placeholder="Its name" />
     </label>
-    <Act type="submit" disabled={!name.trim()}>Make it</Act>
+    <HouseButton type="submit" disabled={!name.trim()}>Make it</HouseButton>
   </form>
 {/if}

@@ -7,7 +7,7 @@
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
   import MergeText from '$lib/editor/MergeText.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Progress from '$lib/ui/Progress.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
@@ -29,7 +29,9 @@
 
 <PageHead title="Mailings" words="Drafts first, then what has been released, newest first.">
   {#snippet actions()}
-    <Act look="main" onclick={() => goto('/people')} shortcut="g p">Find people to write to</Act>
+    <HouseButton weight="main" onclick={() => goto('/people')} shortcut="g p"
+      >Find people to write to</HouseButton
+    >
   {/snippet}
 </PageHead>
 {#if query.error}

@@ -6,7 +6,7 @@
   import { count, percent } from '$lib/format/numbers';
   import JustNow from '$lib/response/JustNow.svelte';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
@@ -35,8 +35,8 @@
 <PageHead title="Responses" words="What came back on each mailing. Every number opens its people.">
   {#snippet actions()}
     {#if toPlace}
-      <Act onclick={() => goto('/responses/unplaced')}
-        >{count(toPlace)} {toPlace === 1 ? 'mail' : 'mails'} to place</Act
+      <HouseButton onclick={() => goto('/responses/unplaced')}
+        >{count(toPlace)} {toPlace === 1 ? 'mail' : 'mails'} to place</HouseButton
       >
     {/if}
   {/snippet}

@@ -4,7 +4,7 @@
   import { ApiProblem } from '$lib/api/client';
   import { backPath } from '$lib/session/back';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { Input, Label } from 'flowbite-svelte';
 
   let login = $state('');
@@ -56,9 +56,9 @@
         aria-invalid={wrong ? 'true' : undefined}
       />
       {#if wrong}<p id="wrong" class="mt-2 text-brick" role="alert">{wrong}</p>{/if}
-      <Act look="main" type="submit" class="mt-5 w-full py-2" disabled={busy}>
+      <HouseButton weight="main" type="submit" class="mt-5 w-full py-2" disabled={busy}>
         {busy ? 'One moment…' : 'Sign in'}
-      </Act>
+      </HouseButton>
       <p class="mt-4 text-[0.87rem] text-soft">
         No login, or forgotten the password? An administrator of your house gives you a new one.
       </p>

@@ -4,7 +4,7 @@
   import { session } from '$lib/session/session.svelte';
   import { byLabel } from '$lib/template/byLabel';
   import TemplateCard from '$lib/template/TemplateCard.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
@@ -24,9 +24,9 @@
       aria-label="Find a template"
       bind:value={words}
     />
-    <Act onclick={() => goto('/letterheads')}>Letterheads</Act>
+    <HouseButton onclick={() => goto('/letterheads')}>Letterheads</HouseButton>
     {#if mayWrite}
-      <Act look="main" onclick={() => goto('/templates/new')}>New template</Act>
+      <HouseButton weight="main" onclick={() => goto('/templates/new')}>New template</HouseButton>
     {/if}
   {/snippet}
 </PageHead>

@@ -2,14 +2,14 @@
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import MailingBench from '$lib/mailing/MailingScreen.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
   const id = $derived(Number(page.params.id));
-  // Asked once for each visit: from then on the bench itself knows best what is written.
+  // Asked once for each visit: from then on the mailing's screen itself knows best what is written.
   const query = createQuery(() => ({
     queryKey: ['mailing', id],
     queryFn: () => answer(api.GET('/api/mailings/{id}', { params: { path: { id } } })),
@@ -33,7 +33,9 @@
 {:else if query.data?.state === 'DISCARDED'}
   <div class="panel p-6">
     <p class="mb-3">“{query.data.name}” has been discarded.</p>
-    {#if session.colleague?.mayWrite}<Act look="main" onclick={restore}>Take it back</Act>{/if}
+    {#if session.colleague?.mayWrite}<HouseButton weight="main" onclick={restore}
+        >Take it back</HouseButton
+      >{/if}
   </div>
 {:else if query.data}
   {#key query.data.id}<MailingBench mailing={query.data} />{/key}

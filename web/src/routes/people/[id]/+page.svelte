@@ -6,8 +6,8 @@
   import { keys } from '$lib/keys/keys.svelte';
   import { onlyThese, toBody } from '$lib/list/selection';
   import BeginDialog from '$lib/mailing/BeginDialog.svelte';
-  import { act } from '$lib/people/acts/doing';
-  import TaskDialog from '$lib/people/acts/TaskDialog.svelte';
+  import { act } from '$lib/people/bulk/doing';
+  import TaskDialog from '$lib/people/bulk/TaskDialog.svelte';
   import AroundPerson from '$lib/people/AroundPerson.svelte';
   import BetweenUs from '$lib/people/BetweenUs.svelte';
   import FieldGroups from '$lib/people/FieldGroups.svelte';
@@ -17,7 +17,7 @@
   import { personQuery } from '$lib/people/person';
   import ReachLine from '$lib/people/ReachLine.svelte';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
@@ -61,9 +61,13 @@
   <PageHead title={person.name} words={person.kind}>
     {#snippet actions()}
       {#if mayChange}
-        {#if ready}<Act look="main" shortcut="w" onclick={() => (writing = true)}>Write</Act>{/if}
-        <Act shortcut="t" onclick={() => (tasking = true)}>Task</Act>
-        <Act onclick={() => void act(queries, who, { kind: 'ARCHIVE' })}>Archive</Act>
+        {#if ready}<HouseButton weight="main" shortcut="w" onclick={() => (writing = true)}
+            >Write</HouseButton
+          >{/if}
+        <HouseButton shortcut="t" onclick={() => (tasking = true)}>Task</HouseButton>
+        <HouseButton onclick={() => void act(queries, who, { kind: 'ARCHIVE' })}
+          >Archive</HouseButton
+        >
       {/if}
     {/snippet}
   </PageHead>
@@ -75,10 +79,10 @@
           >{person.mergedInto.name}</a
         >.
       {:else if session.colleague?.mayWrite}
-        <Act
-          look="quiet"
+        <HouseButton
+          weight="quiet"
           onclick={() => void act(queries, { ...who, archived: true }, { kind: 'RESTORE' })}
-          >Take back</Act
+          >Take back</HouseButton
         >
       {/if}
     </p>
@@ -89,7 +93,9 @@
         <a class="font-semibold underline" href={`/people/${likely.id}`}>{likely.name}</a> may be
         the same person: {likely.why}.
       </span>
-      <Act look="quiet" onclick={() => (merging = likely.id)}>Look and make them one</Act>
+      <HouseButton weight="quiet" onclick={() => (merging = likely.id)}
+        >Look and make them one</HouseButton
+      >
     </p>
   {/each}
   <ReachLine reach={person.reach} introducedBy={person.introducedBy} />
@@ -103,7 +109,9 @@
         <div class="px-3.5 py-3">
           <BetweenUs happenings={between.data?.pages.flat() ?? []} />
           {#if between.hasNextPage}
-            <Act look="quiet" onclick={() => between.fetchNextPage()}>What came before</Act>
+            <HouseButton weight="quiet" onclick={() => between.fetchNextPage()}
+              >What came before</HouseButton
+            >
           {/if}
         </div>
       </Panel>

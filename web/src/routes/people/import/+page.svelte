@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { encodings, upload } from '$lib/exchange/steps';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -48,8 +48,8 @@
       ondrop={drop}
     >
       <p>Drop a CSV or vCard file here, or</p>
-      <Act look="main" onclick={() => chooser.click()} disabled={busy}
-        >{busy ? 'Reading…' : 'Choose a file'}</Act
+      <HouseButton weight="main" onclick={() => chooser.click()} disabled={busy}
+        >{busy ? 'Reading…' : 'Choose a file'}</HouseButton
       >
       <input
         bind:this={chooser}
@@ -89,7 +89,9 @@
         placeholder={example}
         class="w-full font-mono text-[0.87rem]"
       />
-      <div><Act type="submit" disabled={busy || !pasted.trim()}>Read these rows</Act></div>
+      <div>
+        <HouseButton type="submit" disabled={busy || !pasted.trim()}>Read these rows</HouseButton>
+      </div>
     </form>
   </Panel>
 </div>

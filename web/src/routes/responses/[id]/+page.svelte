@@ -13,7 +13,7 @@
   import { soughtIn } from '$lib/response/sought';
   import StandingPanel from '$lib/response/StandingPanel.svelte';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Tally from '$lib/ui/Tally.svelte';
@@ -74,9 +74,11 @@
 {:else if summary && part}
   <PageHead title={summary.name} words={between()}>
     {#snippet actions()}
-      <Act onclick={() => goto(`/mailings/${mailingId}`)}>The mailing</Act>
+      <HouseButton onclick={() => goto(`/mailings/${mailingId}`)}>The mailing</HouseButton>
       {#if offer}
-        <Act look="main" onclick={writeAgain} disabled={busy} shortcut="w">{offer}</Act>
+        <HouseButton weight="main" onclick={writeAgain} disabled={busy} shortcut="w"
+          >{offer}</HouseButton
+        >
       {/if}
     {/snippet}
   </PageHead>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
@@ -52,7 +52,8 @@
     ? 'What software opens or follows is never counted as a person.'
     : 'What software opens or follows is never counted as a person. Only an administrator changes how it is told.'}
 >
-  {#snippet actions()}{#if mayChange}<Act look="main" onclick={save}>Save</Act>{/if}{/snippet}
+  {#snippet actions()}{#if mayChange}<HouseButton weight="main" onclick={save}>Save</HouseButton
+      >{/if}{/snippet}
 </PageHead>
 {#if query.error}
   <Trouble error={query.error} onretry={() => query.refetch()} />

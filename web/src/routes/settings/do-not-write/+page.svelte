@@ -7,7 +7,7 @@
   import BringInAddresses from '$lib/settings/BringInAddresses.svelte';
   import LiftDialog from '$lib/settings/LiftDialog.svelte';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import Tally from '$lib/ui/Tally.svelte';
@@ -66,7 +66,7 @@
     >
     {#if mayWrite}
       <BringInAddresses />
-      <Act look="main" onclick={() => (adding = true)}>Add an address</Act>
+      <HouseButton weight="main" onclick={() => (adding = true)}>Add an address</HouseButton>
     {/if}
   {/snippet}
 </PageHead>

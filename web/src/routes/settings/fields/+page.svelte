@@ -2,7 +2,7 @@
   import { answer, api } from '$lib/api/client';
   import type { Attribute } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -62,7 +62,7 @@
 
 <PageHead title="Fields of this workspace" words="What people have here besides the usual fields.">
   {#snippet actions()}
-    {#if mayChange}<Act look="main" onclick={() => begin()}>New field</Act>{/if}
+    {#if mayChange}<HouseButton weight="main" onclick={() => begin()}>New field</HouseButton>{/if}
   {/snippet}
 </PageHead>
 {#if !mayChange}
@@ -81,7 +81,7 @@
         </span>
       </span>
       {#if mayChange}
-        <Act look="quiet" onclick={() => begin(attribute)}>Change</Act>
+        <HouseButton weight="quiet" onclick={() => begin(attribute)}>Change</HouseButton>
       {/if}
     </li>
   {:else}
@@ -134,7 +134,9 @@
     {/if}
   </form>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
-    <Act look="main" type="submit" form="field-form">{draft.name ? 'Save' : 'Add it'}</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton weight="main" type="submit" form="field-form"
+      >{draft.name ? 'Save' : 'Add it'}</HouseButton
+    >
   {/snippet}
 </Ask>

@@ -8,7 +8,7 @@
   import CapsForm from '$lib/settings/CapsForm.svelte';
   import DaysOff from '$lib/settings/DaysOff.svelte';
   import MailServer from '$lib/settings/MailServer.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
@@ -43,7 +43,8 @@
     ? 'When messages may leave, and how many a day.'
     : 'When messages may leave, and how many a day. Only an administrator changes it.'}
 >
-  {#snippet actions()}{#if mayChange}<Act look="main" onclick={save}>Save</Act>{/if}{/snippet}
+  {#snippet actions()}{#if mayChange}<HouseButton weight="main" onclick={save}>Save</HouseButton
+      >{/if}{/snippet}
 </PageHead>
 {#if wanted}
   <div class="grid grid-cols-3 items-start gap-3 max-lg:grid-cols-1">

@@ -3,7 +3,7 @@
   import type { SignedIn } from '$lib/api/types';
   import { dayAndTime } from '$lib/format/dates';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
@@ -37,7 +37,7 @@
 >
   {#snippet actions()}
     {#if others.length > 1}
-      <Act onclick={() => end(others)}>Sign out everywhere else</Act>
+      <HouseButton onclick={() => end(others)}>Sign out everywhere else</HouseButton>
     {/if}
   {/snippet}
 </PageHead>
@@ -55,7 +55,7 @@
             : `last used ${dayAndTime(one.usedAt, zone)}`}
         </p>
       </div>
-      {#if !one.current}<Act onclick={() => end([one])}>Sign out there</Act>{/if}
+      {#if !one.current}<HouseButton onclick={() => end([one])}>Sign out there</HouseButton>{/if}
     </li>
   {/each}
 </ul>

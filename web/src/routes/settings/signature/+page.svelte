@@ -4,7 +4,7 @@
   import type { Self } from '$lib/api/types';
   import LogoChoice from '$lib/picture/PictureChoice.svelte';
   import TextEditor from '$lib/editor/TextEditor.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
@@ -38,7 +38,7 @@
 </script>
 
 <PageHead title="Your signature" words="What stands beneath what you write.">
-  {#snippet actions()}<Act look="main" onclick={save}>Save</Act>{/snippet}
+  {#snippet actions()}<HouseButton weight="main" onclick={save}>Save</HouseButton>{/snippet}
 </PageHead>
 {#if self && fields.data}
   <div class="panel flex max-w-3xl flex-col gap-4 p-4">

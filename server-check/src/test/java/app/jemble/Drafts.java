@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 
-/** Drafts as the bench of mailings writes them. */
+/** Drafts as the mailing's screen of mailings writes them. */
 public final class Drafts {
 
   private static final List<String> CHANGEABLE =

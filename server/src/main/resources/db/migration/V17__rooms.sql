@@ -11,13 +11,13 @@ create table sending_rules (
   -- What the mail service lets through.
   service_cap  int check (service_cap >= 0),
   -- How many days somebody should be left alone between two mailings; closer ones are pointed out.
-  rest_days    int not null default 3 check (rest_days between 0 and 90)
+  spacing_days int not null default 3 check (spacing_days between 0 and 90)
 );
 
 insert into sending_rules default values;
 update sending_rules
 set hours = w.sending_hours, daily_cap = w.daily_cap, service_cap = w.service_cap,
-    rest_days = w.rest_days
+    spacing_days = w.rest_days
 from workspace w;
 
 -- What a colleague may send a day, instead of what the role may send.

@@ -8,8 +8,8 @@
   import PreviewTable from '$lib/exchange/PreviewTable.svelte';
   import { formWords, importQuery, isMoving } from '$lib/exchange/steps';
   import { count } from '$lib/format/numbers';
-  import { undo } from '$lib/people/acts/doing';
-  import Act from '$lib/ui/Act.svelte';
+  import { undo } from '$lib/people/bulk/doing';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Panel from '$lib/ui/Panel.svelte';
   import Progress from '$lib/ui/Progress.svelte';
@@ -68,14 +68,22 @@
     {#snippet actions()}
       {#if run.state === 'done'}
         {#if run.act && !run.undone}
-          <Act onclick={() => run.act && void undo(queries, run.act)}>Take the import back</Act>
+          <HouseButton onclick={() => run.act && void undo(queries, run.act)}
+            >Take the import back</HouseButton
+          >
         {/if}
-        <Act look="main" onclick={() => (location.href = '/people')}>To the people</Act>
+        <HouseButton weight="main" onclick={() => (location.href = '/people')}
+          >To the people</HouseButton
+        >
       {:else if run.state === 'checked' && !changed}
-        <Act onclick={check}>Check again</Act>
-        <Act look="main" onclick={takeIn} disabled={sound === 0}>Take {count(sound)} in</Act>
+        <HouseButton onclick={check}>Check again</HouseButton>
+        <HouseButton weight="main" onclick={takeIn} disabled={sound === 0}
+          >Take {count(sound)} in</HouseButton
+        >
       {:else}
-        <Act look="main" onclick={check} disabled={moving}>Check without changing anything</Act>
+        <HouseButton weight="main" onclick={check} disabled={moving}
+          >Check without changing anything</HouseButton
+        >
       {/if}
     {/snippet}
   </PageHead>

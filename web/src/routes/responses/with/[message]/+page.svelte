@@ -15,7 +15,7 @@
   import { happening, letterOf } from '$lib/response/kinds';
   import LetterStep from '$lib/conversation/LetterStep.svelte';
   import { session } from '$lib/session/session.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import LetterMark from '$lib/ui/LetterMark.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
@@ -62,8 +62,10 @@
     words={`${conversation.address}, about “${conversation.mailing}”`}
   >
     {#snippet actions()}
-      <Act onclick={() => goto(`/people/${conversation.personId}`)}>The person</Act>
-      <Act onclick={() => goto(`/responses/${conversation.mailingId}`)}>All responses</Act>
+      <HouseButton onclick={() => goto(`/people/${conversation.personId}`)}>The person</HouseButton>
+      <HouseButton onclick={() => goto(`/responses/${conversation.mailingId}`)}
+        >All responses</HouseButton
+      >
     {/snippet}
   </PageHead>
   <div

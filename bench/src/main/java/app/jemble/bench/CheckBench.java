@@ -43,7 +43,7 @@ final class CheckBench {
   }
 
   private static void lookOnce(RunningApp app, String path, int people) {
-    int total = app.api.get(path + "/look").json().get("total").asInt();
+    int total = app.api.get(path + "/check").json().get("total").asInt();
     if (total != people) {
       throw new IllegalStateException(total + " people were looked at, not " + people);
     }

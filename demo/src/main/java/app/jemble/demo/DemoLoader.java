@@ -82,6 +82,7 @@ class DemoLoader implements ApplicationRunner {
             from cause g
             where g.kind = 'MAILING' and g.state = 'released' and not exists (
               select from message s where s.cause_id = g.id and s.state = 'waiting')
+            on conflict do nothing
             """)
         .update();
     // So that a list is counted from its index alone.

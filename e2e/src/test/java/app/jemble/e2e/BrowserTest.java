@@ -166,7 +166,7 @@ abstract class BrowserTest extends ServerTest {
     return new Locator.GetByRoleOptions().setName(name);
   }
 
-  /** What was written on the bench is at the server. */
+  /** What was written on the mailing's screen is at the server. */
   protected void assertSaved() {
     PlaywrightAssertions.assertThat(page.locator("[data-saved]")).hasText("saved");
   }

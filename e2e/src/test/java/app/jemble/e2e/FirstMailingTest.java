@@ -171,7 +171,7 @@ public class FirstMailingTest extends BrowserTest {
       press("j");
     }
     assertThat(looked).isEqualTo(names.size());
-    assertAccessible("mailing bench");
+    assertAccessible("mailing screen");
   }
 
   @Test(dependsOnMethods = "stepsThroughTheProofOfEveryPerson")

@@ -47,7 +47,7 @@ public class Shots extends BrowserTest {
     page.navigate(home + "/mailings/" + id("Spring slipway reminder"));
     page.waitForTimeout(SETTLE_MILLIS);
     page.keyboard().press("j");
-    shoot("mailing-bench");
+    shoot("mailing");
     lookAtTheCheck();
     letItRun();
     page.navigate(home + "/settings/sending");

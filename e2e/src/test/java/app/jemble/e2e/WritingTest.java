@@ -82,7 +82,7 @@ public class WritingTest extends BrowserTest {
     assertThat(message().locator(".merge-field").first()).hasText("first name or “friend”");
     assertThat(message().locator(".merge-field").nth(1)).hasText("number or “your card”");
     assertSaved();
-    assertAccessible("bench while writing");
+    assertAccessible("mailing while writing");
   }
 
   @Test(dependsOnMethods = "writesWithFieldsByKey")

@@ -44,7 +44,7 @@ public class AudienceTest extends ServerTest {
     begin.put("leftOut", List.of());
     begin.put("templateId", 1);
     path = "/api/mailings/" + api.post("/api/mailings", begin).json().get("id").asLong();
-    look = api.get(path + "/look").json();
+    look = api.get(path + "/check").json();
   }
 
   /** One part: a filter with these parts of its own, each a name and a value. */

@@ -54,7 +54,7 @@ public class WritingRightsTest extends ServerTest {
       assertThat(answer.json().get("detail").asString()).contains("Ask an administrator");
     }
     assertThat(reed.get(path + "/proofs/" + person).status()).isEqualTo(200);
-    assertThat(reed.get(path + "/look").status()).isEqualTo(200);
+    assertThat(reed.get(path + "/check").status()).isEqualTo(200);
     assertThat(api.get(path).json().get("files")).isEmpty();
   }
 

@@ -162,7 +162,7 @@ public class WritingTest extends ServerTest {
     assertThat(api.get(path + "/audience?ownWords=true").json()).hasSize(1);
 
     api.put(path, change(mailing, "Hello {{first_name}}", "<p>Come by on Friday.</p>"));
-    JsonNode look = api.get(path + "/look").json();
+    JsonNode look = api.get(path + "/check").json();
     assertThat(look.get("findings").toString()).contains("OWN_WORDING_OLD");
     assertThat(api.get(path + "/own-words").json().get(0).get("old").asBoolean()).isTrue();
     Api.Answer broken =
@@ -208,10 +208,10 @@ public class WritingTest extends ServerTest {
     Map<String, Object> yard = part("list", "HAS_ANY", "Yard");
     long mailing = draft(List.of(ids.get(4), ids.get(5)), "Hello", "<p>Hello</p>");
     change(mailing, Map.of("parts", List.of(yard)));
-    JsonNode look = api.get("/api/mailings/" + mailing + "/look").json();
+    JsonNode look = api.get("/api/mailings/" + mailing + "/check").json();
     assertThat(look.get("total").asInt()).isEqualTo(5);
     change(mailing, Map.of("parts", List.of(yard), "leaveParts", List.of(yard)));
-    look = api.get("/api/mailings/" + mailing + "/look").json();
+    look = api.get("/api/mailings/" + mailing + "/check").json();
     int sum = look.get("ready").asInt();
     int leftOut = 0;
     for (JsonNode cannot : look.get("cannot")) {
@@ -286,15 +286,16 @@ public class WritingTest extends ServerTest {
             Map.of("personId", dov, "firstName", "Dov"));
     JsonNode done = api.post(path + "/names", wanted).json();
     assertThat(done.get("words").asString()).isEqualTo("Corrected the first names of 2 people");
-    assertThat(api.get(path + "/look").json().get("findings")).isEmpty();
-    api.post("/api/acts/" + done.get("act").asLong() + "/undo", Map.of());
-    assertThat(api.get(path + "/look").json().get("findings").toString()).contains("NAME_CAPITALS");
+    assertThat(api.get(path + "/check").json().get("findings")).isEmpty();
+    api.post("/api/changes/" + done.get("act").asLong() + "/undo", Map.of());
+    assertThat(api.get(path + "/check").json().get("findings").toString())
+        .contains("NAME_CAPITALS");
 
     JsonNode left =
         api.post(path + "/leave-out", Map.of("code", "NAME_CAPITALS", "about", "first_name"))
             .json();
     assertThat(left.get("leftOut")).hasSize(2);
-    assertThat(api.get(path + "/look").json().get("findings").toString()).contains("NOBODY");
+    assertThat(api.get(path + "/check").json().get("findings").toString()).contains("NOBODY");
   }
 
   @Test
@@ -314,7 +315,7 @@ public class WritingTest extends ServerTest {
     long mailing = draft(List.of(bea, dov), "Your picture", body);
     JsonNode proof = api.get("/api/mailings/" + mailing + "/proofs/" + bea).json();
     assertThat(proof.get("html").asString()).contains("/pictures/" + key);
-    assertThat(api.get("/api/mailings/" + mailing + "/look").json().get("findings").toString())
+    assertThat(api.get("/api/mailings/" + mailing + "/check").json().get("findings").toString())
         .contains("1 of 2 has no picture");
   }
 

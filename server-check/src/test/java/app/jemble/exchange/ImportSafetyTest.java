@@ -152,7 +152,7 @@ public class ImportSafetyTest extends ServerTest {
     release(mailing);
     awaitSettled(mailing);
     long act = api.get("/api/imports/" + id).json().get("act").asLong();
-    api.post("/api/acts/" + act + "/undo", Map.of());
+    api.post("/api/changes/" + act + "/undo", Map.of());
     assertThat(count("email = 'quiet@quay.example'")).isZero();
     assertThat(count("id = " + wren + " and archived_at is not null")).isEqualTo(1);
     assertThat(api.get("/api/people/" + wren + "/between").json().size()).isPositive();

@@ -149,7 +149,7 @@ public class ImportTest extends ServerTest {
     assertThat(zoe())
         .isEqualTo(
             "[Zoë, Sørli, member, {slipway,new}, Umeå, READY, Sail, 2020-12-25, 12.50, GBP]");
-    api.post("/api/acts/" + done.get("act").asLong() + "/undo", Map.of());
+    api.post("/api/changes/" + done.get("act").asLong() + "/undo", Map.of());
     assertThat(everything()).isEqualTo(before);
     assertThat(state(id).get("undone").asBoolean()).isTrue();
   }
@@ -205,9 +205,9 @@ public class ImportTest extends ServerTest {
         .isEqualTo("The same person as row 2.");
     long act = run(other).get("act").asLong();
     assertThat(everything()).isNotEqualTo(after);
-    api.post("/api/acts/" + act + "/undo", Map.of());
+    api.post("/api/changes/" + act + "/undo", Map.of());
     assertThat(everything()).isEqualTo(after);
-    api.post("/api/acts/" + done.get("act").asLong() + "/undo", Map.of());
+    api.post("/api/changes/" + done.get("act").asLong() + "/undo", Map.of());
     assertThat(everything()).isEqualTo(before);
   }
 
@@ -366,7 +366,7 @@ public class ImportTest extends ServerTest {
                 .query(String.class)
                 .single())
         .isEqualTo("1970-02-03{chess,sailing}");
-    api.post("/api/acts/" + done.get("act").asLong() + "/undo", Map.of());
+    api.post("/api/changes/" + done.get("act").asLong() + "/undo", Map.of());
     assertThat(everything()).as("with the organisation that came with them").isEqualTo(before);
   }
 

@@ -29,7 +29,7 @@ public class FollowRulesTest extends RulesTrial {
     toMonday();
     Map<String, Long> who = peopleOfAllKinds();
     long mailing = draft(List.copyOf(who.values()), "Slipway", "<p>First</p>");
-    api.get("/api/mailings/" + mailing + "/look");
+    api.get("/api/mailings/" + mailing + "/check");
     threeRules(mailing);
     assertThat(release(mailing).status()).isEqualTo(200);
     awaitSettled(mailing);

@@ -277,7 +277,7 @@ public class MarkTest extends ServerTest {
         sql.sql("select max(id) from change_batch where by_id is null").query(Long.class).single();
     Api administrator = new Api("http://127.0.0.1:" + port);
     administrator.signIn("wilma", "lowen-quay");
-    Api.Answer undone = administrator.post("/api/acts/" + own + "/undo", Map.of());
+    Api.Answer undone = administrator.post("/api/changes/" + own + "/undo", Map.of());
     assertThat(undone.status()).isEqualTo(409);
     assertThat(undone.text()).contains("the person's own choice");
     assertThat(reach("topics@mark.test")).isEqualTo("ASKED_NOT");

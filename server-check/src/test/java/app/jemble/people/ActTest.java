@@ -74,16 +74,18 @@ public class ActTest extends ServerTest {
   @Test(dataProvider = "acts")
   public void anActChangesThosePickedAndIsTakenBackWhole(Map<String, Object> act) {
     String before = everything();
-    Api.Answer done = api.post("/api/people/acts", act);
+    Api.Answer done = api.post("/api/people/bulk", act);
     assertThat(done.status()).as(done.json().toString()).isEqualTo(200);
     assertThat(done.json().get("changed").asLong()).isPositive();
     assertThat(done.json().get("changed").asLong())
         .isLessThanOrEqualTo(done.json().get("of").asLong());
     assertThat(everything()).isNotEqualTo(before);
-    Api.Answer undone = api.post("/api/acts/" + done.json().get("id").asLong() + "/undo", Map.of());
+    Api.Answer undone =
+        api.post("/api/changes/" + done.json().get("id").asLong() + "/undo", Map.of());
     assertThat(undone.status()).as(undone.json().toString()).isEqualTo(200);
     assertThat(everything()).isEqualTo(before);
-    assertThat(api.post("/api/acts/" + done.json().get("id").asLong() + "/undo", Map.of()).status())
+    assertThat(
+            api.post("/api/changes/" + done.json().get("id").asLong() + "/undo", Map.of()).status())
         .isEqualTo(409);
   }
 
@@ -93,13 +95,13 @@ public class ActTest extends ServerTest {
     long two = addPerson("Ulf", "Vale", "ulf@vale.example");
     long act =
         api.post(
-                "/api/people/acts",
+                "/api/people/bulk",
                 act(only(one, two), "SET", "field", "address.place", "value", "Porto"))
             .json()
             .get("id")
             .asLong();
-    api.post("/api/people/acts", act(only(two), "SET", "field", "address.place", "value", "Umeå"));
-    api.post("/api/acts/" + act + "/undo", Map.of());
+    api.post("/api/people/bulk", act(only(two), "SET", "field", "address.place", "value", "Umeå"));
+    api.post("/api/changes/" + act + "/undo", Map.of());
     assertThat(place(one)).isNull();
     assertThat(place(two)).isEqualTo("Umeå");
   }
@@ -116,16 +118,16 @@ public class ActTest extends ServerTest {
   @Test
   public void anotherColleaguesActIsTakenBackByAnAdministratorAlone() {
     long act =
-        api.post("/api/people/acts", act(only(5L), "TAG", "value", "Mine"))
+        api.post("/api/people/bulk", act(only(5L), "TAG", "value", "Mine"))
             .json()
             .get("id")
             .asLong();
     Api tomas = new Api("http://127.0.0.1:" + port);
     tomas.signIn("tomas", "lowen-quay");
-    assertThat(tomas.post("/api/acts/" + act + "/undo", Map.of()).status()).isEqualTo(403);
+    assertThat(tomas.post("/api/changes/" + act + "/undo", Map.of()).status()).isEqualTo(403);
     Api wilma = new Api("http://127.0.0.1:" + port);
     wilma.signIn("wilma", "lowen-quay");
-    assertThat(wilma.post("/api/acts/" + act + "/undo", Map.of()).status()).isEqualTo(200);
+    assertThat(wilma.post("/api/changes/" + act + "/undo", Map.of()).status()).isEqualTo(200);
   }
 
   @DataProvider
@@ -148,7 +150,7 @@ public class ActTest extends ServerTest {
   public void nonsenseIsRefusedWithASentenceAndChangesNothing(
       Map<String, Object> act, String sentence) {
     String before = everything();
-    Api.Answer refused = api.post("/api/people/acts", act);
+    Api.Answer refused = api.post("/api/people/bulk", act);
     assertThat(refused.status()).isBetween(400, 499);
     assertThat(refused.json().get("detail").asString()).contains(sentence);
     assertThat(everything()).isEqualTo(before);
@@ -159,7 +161,7 @@ public class ActTest extends ServerTest {
     Api reader = new Api("http://127.0.0.1:" + port);
     reader.signIn("reed", "lowen-quay");
     String before = everything();
-    assertThat(reader.post("/api/people/acts", act(only(5L), "TAG", "value", "x")).status())
+    assertThat(reader.post("/api/people/bulk", act(only(5L), "TAG", "value", "x")).status())
         .isEqualTo(403);
     assertThat(reader.post("/api/lists", Map.of("name", "x")).status()).isEqualTo(403);
     assertThat(reader.post("/api/people", Map.of("values", Map.of("first_name", "X"))).status())
@@ -195,7 +197,7 @@ public class ActTest extends ServerTest {
   public void listsAreMadeRenamedAndDoneAwayWith() {
     long list = api.post("/api/lists", Map.of("name", "Regatta crew")).json().get("id").asLong();
     assertThat(api.post("/api/lists", Map.of("name", "regatta CREW")).status()).isEqualTo(422);
-    api.post("/api/people/acts", act(only(1L, 2L, 3L), "ADD_TO_LIST", "list", list));
+    api.post("/api/people/bulk", act(only(1L, 2L, 3L), "ADD_TO_LIST", "list", list));
     Map<String, Object> onList = those(all(where("list", "HAS_ANY", "regatta crew")));
     assertThat(api.post("/api/people/tally", onList).json().get("total").asInt()).isEqualTo(3);
     api.put("/api/lists/" + list, Map.of("name", "Race helpers"));
@@ -207,7 +209,7 @@ public class ActTest extends ServerTest {
   @Test
   public void filtersFollowAListThatIsRenamed() {
     long list = api.post("/api/lists", Map.of("name", "Quay hands")).json().get("id").asLong();
-    api.post("/api/people/acts", act(only(4L, 5L), "ADD_TO_LIST", "list", list));
+    api.post("/api/people/bulk", act(only(4L, 5L), "ADD_TO_LIST", "list", list));
     Map<String, Object> asked =
         Map.of(
             "match",

@@ -145,7 +145,7 @@ public class HostileQuestionsTest extends ServerTest {
     assertThat(api.post("/api/records/people/page", page).status()).isEqualTo(404);
     assertThat(api.post("/api/records/quotes/page", page).status()).isEqualTo(200);
     assertThat(api.post("/api/records/offices/tally", those(all())).status()).isEqualTo(404);
-    assertThat(api.post("/api/acts/999999/undo", Map.of()).status()).isEqualTo(404);
+    assertThat(api.post("/api/changes/999999/undo", Map.of()).status()).isEqualTo(404);
     assertThat(api.get("/api/imports/999999").status()).isEqualTo(404);
   }
 

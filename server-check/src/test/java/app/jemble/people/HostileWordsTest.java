@@ -96,7 +96,7 @@ public class HostileWordsTest extends ServerTest {
       String name = "kind_" + i;
       workspace.addAttribute(new Field(name, word(), FieldType.CHOICE, choices, uses));
       Map<String, Object> one = those(all(where("number", "IS", "TQ-10001")));
-      good(api.post("/api/people/acts", act(one, "SET", "field", name, "value", choices.get(0))));
+      good(api.post("/api/people/bulk", act(one, "SET", "field", name, "value", choices.get(0))));
       for (boolean descending : new boolean[] {true, false}) {
         Map<String, Object> page = new HashMap<>(page(those(all()), List.of(name, "plan")));
         page.put("sortBy", name);
@@ -126,8 +126,8 @@ public class HostileWordsTest extends ServerTest {
       String some = word().replaceAll("[,;]", " ");
       String word = i + some.substring(0, Math.min(50, some.length()));
       long list = good(api.post("/api/lists", Map.of("name", word))).json().get("id").asLong();
-      good(api.post("/api/people/acts", act(two, "ADD_TO_LIST", "list", list)));
-      good(api.post("/api/people/acts", act(two, "TAG", "value", word)));
+      good(api.post("/api/people/bulk", act(two, "ADD_TO_LIST", "list", list)));
+      good(api.post("/api/people/bulk", act(two, "TAG", "value", word)));
       assertThat(count(where("tags", "HAS_ALL", word))).as(word).isEqualTo(2);
       assertThat(count(where("list", "HAS_ANY", word))).as(word).isEqualTo(2);
       good(api.post("/api/people/page", page(two, List.of("tags", "list"))));

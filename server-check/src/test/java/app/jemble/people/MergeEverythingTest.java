@@ -162,7 +162,7 @@ public class MergeEverythingTest extends ServerTest {
       assertThat(pointingTo(column, other)).as(column + " still points to the other").isZero();
       assertThat(pointingTo(column, stays)).as(column).isEqualTo(1);
     }
-    assertThat(api.post("/api/acts/" + act + "/undo", Map.of()).status()).isEqualTo(200);
+    assertThat(api.post("/api/changes/" + act + "/undo", Map.of()).status()).isEqualTo(200);
     for (String column : rows.keySet()) {
       assertThat(pointingTo(column, other)).as(column + " went back").isEqualTo(1);
       assertThat(pointingTo(column, stays)).as(column).isZero();

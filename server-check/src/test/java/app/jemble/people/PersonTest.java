@@ -163,7 +163,7 @@ public class PersonTest extends ServerTest {
             .get("act")
             .asLong();
     assertThat(reachInList(id)).isEqualTo("READY");
-    api.post("/api/acts/" + act + "/undo", Map.of());
+    api.post("/api/changes/" + act + "/undo", Map.of());
     assertThat(reachInList(id)).isEqualTo("NOT_VALID");
   }
 
@@ -177,7 +177,7 @@ public class PersonTest extends ServerTest {
       assertThat(refused.status()).isEqualTo(422);
       assertThat(refused.text()).contains("comes back only themself");
       Map<String, Object> ofMany = Bodies.act(only(id), "SET", "field", "asked_not", "value", "no");
-      assertThat(colleague.post("/api/people/acts", ofMany).status()).isEqualTo(422);
+      assertThat(colleague.post("/api/people/bulk", ofMany).status()).isEqualTo(422);
     }
     assertThat(reachInList(id)).isEqualTo("ASKED_NOT");
     // What was noted by mistake is taken back by whoever noted it, out of the history.
@@ -187,7 +187,7 @@ public class PersonTest extends ServerTest {
         .isEqualTo("Changed Asked not to be written to of Una Quiet");
     assertThat(mine.get("act").asLong()).isEqualTo(act);
     assertThat(mine.get("mayBeUndone").asBoolean()).isTrue();
-    api.post("/api/acts/" + act + "/undo", Map.of());
+    api.post("/api/changes/" + act + "/undo", Map.of());
     assertThat(reachInList(id)).isEqualTo("READY");
     assertThat(history(api, id).get("undone").asBoolean()).isTrue();
     assertThat(history(api, id).get("mayBeUndone").asBoolean()).isFalse();
@@ -249,7 +249,7 @@ public class PersonTest extends ServerTest {
     assertThat(person(stays).get("likely").get(0).get("id").asLong()).isEqualTo(other);
     sql.sql("update person set introduced_by = ? where id = 40").param(other).update();
     api.post(
-        "/api/people/acts",
+        "/api/people/bulk",
         Bodies.act(only(other), "MAKE_TASK", "task", Map.of("kind", "call", "title", "Ring Bo")));
     long mailing = draft(List.of(other), "Hello {{first_name}}", "<p>Dear {{first_name}}</p>");
     release(mailing);
@@ -262,7 +262,7 @@ public class PersonTest extends ServerTest {
             .get("act")
             .asLong();
     hasAllOfBoth(stays, other);
-    api.post("/api/acts/" + act + "/undo", Map.of());
+    api.post("/api/changes/" + act + "/undo", Map.of());
     areTwoAgain(stays, other);
   }
 
@@ -297,13 +297,13 @@ public class PersonTest extends ServerTest {
   public void whoIsArchivedIsInNoListAndComesBack() {
     long id = add("first_name", "Old", "last_name", "Hand", "email", "old@hand.example");
     Map<String, Object> named = those(all(where("name", "IS", "old hand")));
-    api.post("/api/people/acts", Bodies.act(only(id), "ARCHIVE"));
+    api.post("/api/people/bulk", Bodies.act(only(id), "ARCHIVE"));
     assertThat(api.post("/api/people/tally", named).json().get("total").asInt()).isZero();
     Map<String, Object> archived = new HashMap<>(named);
     archived.put("archived", true);
     assertThat(api.post("/api/people/tally", archived).json().get("total").asInt()).isEqualTo(1);
     assertThat(person(id).get("archivedAt").isNull()).isFalse();
-    api.post("/api/people/acts", Bodies.act(archived, "RESTORE"));
+    api.post("/api/people/bulk", Bodies.act(archived, "RESTORE"));
     assertThat(api.post("/api/people/tally", named).json().get("total").asInt()).isEqualTo(1);
   }
 
@@ -369,7 +369,7 @@ public class PersonTest extends ServerTest {
     office.put("name", " ");
     assertThat(api.post("/api/people/" + id + "/offices", office).status()).isEqualTo(422);
     assertThat(api.get("/api/offices").json().toString()).contains("Harbour steward");
-    api.post("/api/acts/" + act + "/undo", Map.of());
+    api.post("/api/changes/" + act + "/undo", Map.of());
     assertThat(person(id).get("offices").size()).isZero();
   }
 

@@ -148,10 +148,10 @@ public class RunSheetTest extends ServerTest {
     Map<String, Object> soon = plan("startWall", day.plusDays(3).atTime(9, 0).toString());
     long id = draftWith(picks, soon);
     assertThat(ask(id, soon).get("colliding").asInt()).isEqualTo(2);
-    assertThat(ask(id, soon).get("restDays").asInt()).isEqualTo(3);
+    assertThat(ask(id, soon).get("spacingDays").asInt()).isEqualTo(3);
     Map<String, Object> later = plan("startWall", day.plusDays(3).atTime(9, 1).toString());
     assertThat(ask(id, later).get("colliding").asInt()).isZero();
-    String findings = api.get("/api/mailings/" + id + "/look").json().get("findings").toString();
+    String findings = api.get("/api/mailings/" + id + "/check").json().get("findings").toString();
     assertThat(findings).contains("2 people get a message of another mailing within 3 days.");
     api.post("/api/mailings/" + other + "/withdraw", Map.of());
   }
@@ -197,7 +197,7 @@ public class RunSheetTest extends ServerTest {
     picks.addAll(add(1, null));
     LocalDateTime nine = tomorrow().plusDays(1).atTime(9, 0);
     long id = draftWith(picks, plan("startWall", nine.toString(), "startOwn", true));
-    JsonNode look = api.get("/api/mailings/" + id + "/look").json();
+    JsonNode look = api.get("/api/mailings/" + id + "/check").json();
     assertThat(look.get("findings").toString()).contains("NO_TIME_ZONE");
     assertThat(release(id).status()).isEqualTo(200);
     assertThat(dues(id))
@@ -378,7 +378,7 @@ public class RunSheetTest extends ServerTest {
     List<Long> picks = add(3, null);
     sql.sql("update person set number = 'N-77' where id = ?").param(picks.get(0)).update();
     long id = draft(picks, "Plan", "<p>Plan</p>");
-    JsonNode lacks = api.get("/api/mailings/" + id + "/look").json().get("lacks");
+    JsonNode lacks = api.get("/api/mailings/" + id + "/check").json().get("lacks");
     assertThat(lacks.get("number").asLong()).isEqualTo(2);
     assertThat(lacks.get("plan").asLong()).isEqualTo(3);
     assertThat(lacks.has("first_name")).isFalse();

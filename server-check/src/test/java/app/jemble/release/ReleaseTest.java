@@ -122,7 +122,7 @@ public class ReleaseTest extends ServerTest {
     long first = addPerson("A", "Shared", "shared@quay.example");
     long second = addPerson("B", "Shared", "Shared@quay.example");
     long mailing = draft(List.of(first, second), "Shared", "<p>Shared</p>");
-    JsonNode look = api.get("/api/mailings/" + mailing + "/look").json();
+    JsonNode look = api.get("/api/mailings/" + mailing + "/check").json();
     assertThat(look.get("ready").asInt()).isEqualTo(1);
     assertThat(look.get("cannot").get(0).get("reach").asString()).isEqualTo("SAME_ADDRESS");
     release(mailing);

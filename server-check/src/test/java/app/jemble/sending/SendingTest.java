@@ -65,7 +65,7 @@ public class SendingTest extends ServerTest {
     return new Object[][] {
       {"dailyCap", -1, "0 to 10,000,000"},
       {"serviceCap", 20_000_000, "0 to 10,000,000"},
-      {"restDays", 91, "0 to 90 days"},
+      {"spacingDays", 91, "0 to 90 days"},
       {"hours", List.of(), "at least one hour"},
       {"hours", List.of(Map.of("day", "MONDAY", "from", 700, "to", 60)), "begin before they end"},
     };

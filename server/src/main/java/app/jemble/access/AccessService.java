@@ -32,6 +32,6 @@ public class AccessService {
 
   /** Whether something is there for the colleague who asks. */
   public boolean isOpen(long ownerId, boolean isPrivate) {
-    return Access.decide(who.asker(), Right.LOOK, new About.Owned(ownerId, isPrivate)).isYes();
+    return Access.decide(who.asker(), Right.SEE, new About.Owned(ownerId, isPrivate)).isYes();
   }
 }

@@ -38,7 +38,7 @@ class AttributeController {
     this.accounts = accounts;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   List<AttributeBody> all() {
     return workspace.attributes().stream()

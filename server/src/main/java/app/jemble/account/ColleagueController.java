@@ -22,7 +22,7 @@ class ColleagueController {
     this.accounts = accounts;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   List<ColleagueName> all() {
     return accounts.all().stream()
@@ -31,7 +31,7 @@ class ColleagueController {
   }
 
   /** What the colleague who asks says of themselves. */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/me")
   AccountService.Self self() {
     return accounts.self();

@@ -36,7 +36,7 @@ class SignedInController {
     this.mapper = mapper;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   List<SignedIn> sessions(
       @Parameter(hidden = true) Principal who, @Parameter(hidden = true) HttpSession current) {
@@ -51,7 +51,7 @@ class SignedInController {
         .toList();
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void end(@Parameter(hidden = true) Principal who, @PathVariable String id) {

@@ -86,9 +86,9 @@ public class AudienceParts {
         List.of(audience.leftOut()));
   }
 
-  private List<AudienceView.BenchPart> shown(String stored) {
+  private List<AudienceView.ShownPart> shown(String stored) {
     return read(stored).stream()
-        .map(p -> new AudienceView.BenchPart(p.name(), p.filter(), words(p)))
+        .map(p -> new AudienceView.ShownPart(p.name(), p.filter(), words(p)))
         .toList();
   }
 }

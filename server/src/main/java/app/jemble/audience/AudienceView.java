@@ -16,11 +16,11 @@ public record AudienceView(
     int records,
     boolean recordEach,
     String words,
-    List<BenchPart> parts,
-    List<BenchPart> leaveParts,
+    List<ShownPart> parts,
+    List<ShownPart> leaveParts,
     List<Long> picks,
     List<Long> leftOut) {
 
   /** A part of the audience, with its words. */
-  public record BenchPart(@Schema(nullable = true) String name, FilterBody filter, String words) {}
+  public record ShownPart(@Schema(nullable = true) String name, FilterBody filter, String words) {}
 }

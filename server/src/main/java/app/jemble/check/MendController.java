@@ -31,13 +31,14 @@ class MendController {
 
   private final OpenCauses causes;
   private final AudienceService audience;
-  private final LookService looks;
+  private final CheckService checks;
   private final NameMends mends;
 
-  MendController(OpenCauses causes, AudienceService audience, LookService looks, NameMends mends) {
+  MendController(
+      OpenCauses causes, AudienceService audience, CheckService checks, NameMends mends) {
     this.causes = causes;
     this.audience = audience;
-    this.looks = looks;
+    this.checks = checks;
     this.mends = mends;
   }
 
@@ -45,17 +46,17 @@ class MendController {
   @Needs(Right.WRITE)
   @PostMapping("/leave-out")
   LeftOut leaveOut(@PathVariable long id, @RequestBody AboutPeople which) {
-    List<Long> people = looks.peopleOf(causes.find(id), which.code(), which.about());
+    List<Long> people = checks.peopleOf(causes.find(id), which.code(), which.about());
     audience.leaveOut(id, people);
     Cause now = causes.find(id);
     return new LeftOut(audience.leftOut(now), now.version());
   }
 
   /** The first names of a finding's people, each with what is proposed for it. */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/names")
   List<NameMend> names(@PathVariable long id, @RequestParam Finding.Code code) {
-    List<Long> people = looks.peopleOf(causes.find(id), code, null);
+    List<Long> people = checks.peopleOf(causes.find(id), code, null);
     return mends.proposed(audience.records(people.stream().limit(NameMends.MOST_NAMES).toList()));
   }
 

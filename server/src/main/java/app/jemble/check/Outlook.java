@@ -22,26 +22,26 @@ public class Outlook {
    */
   public record Expected(List<Long> people, Instant first, Instant last) {}
 
-  private final LookService looks;
+  private final CheckService checks;
   private final PlanService plans;
   private final Clock clock;
 
-  Outlook(LookService looks, PlanService plans, Clock clock) {
-    this.looks = looks;
+  Outlook(CheckService checks, PlanService plans, Clock clock) {
+    this.checks = checks;
     this.plans = plans;
     this.clock = clock;
   }
 
   /** By the last look at its audience; empty while nobody has looked. */
   public Optional<Expected> of(Cause mailing) {
-    return looks
+    return checks
         .kept(mailing.id())
         .map(
             looked -> {
               Instant earliest = plans.afterHold(clock.instant());
               Plan plan =
                   Planner.plan(plans.ask(mailing, plans.of(mailing), earliest), looked.clocks());
-              List<Long> people = looked.ready().stream().map(Looked.Entry::personId).toList();
+              List<Long> people = looked.ready().stream().map(Checked.Entry::personId).toList();
               return new Expected(people, plan.first().orElse(null), plan.last().orElse(null));
             });
   }

@@ -30,7 +30,7 @@ class ConversationController {
     this.answers = answers;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/conversations/{messageId}")
   Conversation conversation(@PathVariable long messageId) {
     return conversations.of(messageId);

@@ -90,7 +90,7 @@ class DeskController {
     this.clock = clock;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   Desk desk() {
     long me = accounts.current().id();
@@ -103,7 +103,7 @@ class DeskController {
         mapper.due(me, today()));
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/counts")
   Counts counts() {
     return mapper.counts(clock.instant().minus(LATELY), accounts.current().id(), today());

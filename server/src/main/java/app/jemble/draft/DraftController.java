@@ -89,7 +89,7 @@ class DraftController {
   private final OpenCauses causes;
   private final DraftService drafts;
   private final DraftWriting writing;
-  private final BenchView bench;
+  private final WholeMailings whole;
   private final ListService lists;
   private final AskedNow asked;
 
@@ -97,13 +97,13 @@ class DraftController {
       OpenCauses causes,
       DraftService drafts,
       DraftWriting writing,
-      BenchView bench,
+      WholeMailings whole,
       ListService lists,
       AskedNow asked) {
     this.causes = causes;
     this.drafts = drafts;
     this.writing = writing;
-    this.bench = bench;
+    this.whole = whole;
     this.lists = lists;
     this.asked = asked;
   }
@@ -136,15 +136,15 @@ class DraftController {
         about.kind(), about.which().filter(), about.which().which(), asked.byMe());
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/{id}")
-  Bench find(@PathVariable long id) {
-    return bench(causes.find(id));
+  WholeMailing find(@PathVariable long id) {
+    return whole(causes.find(id));
   }
 
   @Needs(Right.WRITE)
   @PutMapping("/{id}")
-  Bench change(@PathVariable long id, @RequestBody ChangeBody b) {
+  WholeMailing change(@PathVariable long id, @RequestBody ChangeBody b) {
     MailWording wording =
         new MailWording(
             b.subject(),
@@ -160,7 +160,7 @@ class DraftController {
             b.countClicks());
     AudienceChange audience =
         new AudienceChange(b.recordEach(), b.parts(), b.leaveParts(), b.picks(), b.leftOut());
-    return bench(
+    return whole(
         writing.change(
             id,
             b.version(),
@@ -181,9 +181,9 @@ class DraftController {
     drafts.restore(id);
   }
 
-  private Bench bench(Cause mailing) {
+  private WholeMailing whole(Cause mailing) {
     Long follows = mailing.followsId();
-    return bench.of(mailing, follows == null ? null : causes.nameOf(follows));
+    return whole.of(mailing, follows == null ? null : causes.nameOf(follows));
   }
 
   private static <T> List<T> orNone(List<T> given) {

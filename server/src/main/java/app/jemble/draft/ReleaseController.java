@@ -26,34 +26,34 @@ class ReleaseController {
   private final ReleaseService releases;
   private final ReleaseUndoing undoing;
   private final ReleaseJobs writing;
-  private final BenchView bench;
+  private final WholeMailings whole;
 
   ReleaseController(
       OpenCauses causes,
       ReleaseService releases,
       ReleaseUndoing undoing,
       ReleaseJobs writing,
-      BenchView bench) {
+      WholeMailings whole) {
     this.causes = causes;
     this.releases = releases;
     this.undoing = undoing;
     this.writing = writing;
-    this.bench = bench;
+    this.whole = whole;
   }
 
   @Needs(Right.WRITE)
   @PostMapping("/release")
-  Bench release(@PathVariable long id, @RequestBody Version version) {
+  WholeMailing release(@PathVariable long id, @RequestBody Version version) {
     releases.release(id, version.version());
     writing.begin(id);
-    return bench(id);
+    return whole(id);
   }
 
   @Needs(Right.WRITE)
   @PostMapping("/take-back")
-  Bench takeBack(@PathVariable long id) {
+  WholeMailing takeBack(@PathVariable long id) {
     undoing.takeBack(id);
-    return bench(id);
+    return whole(id);
   }
 
   @Needs(Right.WRITE)
@@ -62,9 +62,9 @@ class ReleaseController {
     return new Withdrawn(undoing.withdraw(id));
   }
 
-  private Bench bench(long id) {
+  private WholeMailing whole(long id) {
     Cause mailing = causes.find(id);
     Long follows = mailing.followsId();
-    return bench.of(mailing, follows == null ? null : causes.nameOf(follows));
+    return whole.of(mailing, follows == null ? null : causes.nameOf(follows));
   }
 }

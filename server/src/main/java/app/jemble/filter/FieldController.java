@@ -58,7 +58,7 @@ class FieldController {
     this.workspace = workspace;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   Fields fields() {
     FieldCatalogue catalogue = workspace.fields();

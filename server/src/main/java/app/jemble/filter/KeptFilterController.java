@@ -32,37 +32,37 @@ class KeptFilterController {
     this.kept = kept;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/filters")
   List<KeptFilters.Kept> all(@RequestParam String subject) {
     return kept.all(subject);
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PostMapping("/filters")
   KeptId keep(@RequestBody KeptFilters.KeptDraft draft) {
     return new KeptId(kept.keep(draft));
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PutMapping("/filters/{id}")
   void rename(@PathVariable long id, @RequestBody KeptName name) {
     kept.rename(id, name.name(), name.shared());
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @DeleteMapping("/filters/{id}")
   void remove(@PathVariable long id) {
     kept.remove(id);
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/layouts/{subject}")
   OwnLayout layout(@PathVariable String subject) {
     return new OwnLayout(kept.layout(subject));
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PutMapping("/layouts/{subject}")
   void setLayout(@PathVariable String subject, @RequestBody KeptFilters.Layout layout) {
     kept.setLayout(subject, layout);

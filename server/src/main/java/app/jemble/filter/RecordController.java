@@ -45,7 +45,7 @@ class RecordController {
     this.asked = asked;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PostMapping("/page")
   List<ListRow> page(@PathVariable String many, @RequestBody RecordQuestion question) {
     RecordAfter after = question.after();
@@ -58,7 +58,7 @@ class RecordController {
         asked.byMe());
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PostMapping("/tally")
   RecordTally tally(@PathVariable String many, @RequestBody Selection which) {
     Map<String, Long> counts = lists.tally(kind(many), which.filter(), which.which(), asked.byMe());
@@ -69,7 +69,7 @@ class RecordController {
   }
 
   /** The people whom the records belong to. */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PostMapping("/people")
   TheirPeople people(@PathVariable String many, @RequestBody Selection which) {
     return new TheirPeople(lists.peopleOf(kind(many), which.filter(), which.which(), asked.byMe()));

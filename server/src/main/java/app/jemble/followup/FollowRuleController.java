@@ -132,7 +132,7 @@ class FollowRuleController {
     this.parts = parts;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   List<RuleView> all(@PathVariable long mailing) {
     List<FollowRule> all = rules.of(mailing);
@@ -222,7 +222,7 @@ class FollowRuleController {
   }
 
   /** The people of a rule, at most 500 of them. */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/{rule}/people")
   List<RulePerson> people(
       @PathVariable long mailing, @PathVariable long rule, @RequestParam RuleWhich which) {

@@ -41,13 +41,13 @@ class UnplacedController {
   }
 
   /** The newest first. */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   List<UnplacedMapper.UnplacedMail> unplaced() {
     return unplaced.all();
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/count")
   ToPlaceCount count() {
     return new ToPlaceCount(unplaced.count());
@@ -58,7 +58,7 @@ class UnplacedController {
    *
    * @param find the beginning of a name, or an address, to look for instead of those it names
    */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/{id}")
   ToPlace toPlace(@PathVariable long id, @RequestParam(required = false) String find) {
     UnplacedMapper.UnplacedMail mail = unplaced.found(id);

@@ -17,17 +17,17 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What readers say of the mail they get: which topics, or none at all. Only they come back. */
 @Service
-class LeavingService {
+public class LeavingService {
 
   /** A topic, and whether the reader gets mail about it. */
-  record Choice(long id, String name, boolean gets) {}
+  public record Choice(long id, String name, boolean gets) {}
 
   /**
    * What a reader has chosen.
    *
    * @param nothing no mail at all, whatever the topic
    */
-  record Choices(List<Choice> topics, boolean nothing) {}
+  public record Choices(List<Choice> topics, boolean nothing) {}
 
   private final ResponseService responses;
   private final PeopleService people;

@@ -26,13 +26,13 @@ class LetterheadController {
     this.letterheads = letterheads;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   List<SavedLetterhead> all() {
     return letterheads.all();
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/{id}")
   SavedLetterhead find(@PathVariable long id) {
     return letterheads.find(id);

@@ -27,7 +27,7 @@ class ListController {
     this.lists = lists;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   List<PersonLists.PersonList> all() {
     return lists.all();

@@ -26,7 +26,7 @@ class LiveController {
    * Events whose data are words: which of outbox, responses, mailings and tasks have changed;
    * "everything" at first.
    */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping(produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   SseEmitter listen() {
     return feed.listen(accounts.current().id());

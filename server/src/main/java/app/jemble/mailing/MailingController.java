@@ -19,7 +19,7 @@ class MailingController {
     this.mailings = mailings;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   List<MailingRow> all(@RequestParam(required = false) Long template) {
     return mailings.all(template);

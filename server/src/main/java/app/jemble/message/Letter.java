@@ -4,8 +4,8 @@ import app.jemble.account.Account;
 import app.jemble.core.merge.TemplateError;
 import app.jemble.core.message.AttachedFile;
 import app.jemble.core.message.LetterText;
-import app.jemble.core.message.LetterText.Looks;
 import app.jemble.core.message.LetterText.Prepared;
+import app.jemble.core.message.LetterText.Style;
 import app.jemble.core.message.LetterText.Written;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.Mailbox;
@@ -45,7 +45,7 @@ public final class Letter {
       Account colleague,
       Workspace workspace,
       FieldCatalogue fields,
-      Looks looks,
+      Style looks,
       List<OwnWording> ownWordings,
       List<AttachedFile.Named> files,
       Pictures pictures,

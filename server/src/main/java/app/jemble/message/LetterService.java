@@ -3,7 +3,7 @@ package app.jemble.message;
 import app.jemble.account.AccountService;
 import app.jemble.cause.Cause;
 import app.jemble.cause.Wordings;
-import app.jemble.core.message.LetterText.Looks;
+import app.jemble.core.message.LetterText.Style;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.letterhead.LetterheadService;
@@ -52,8 +52,8 @@ public class LetterService {
     Workspace house = workspace.current();
     FieldCatalogue fields = workspace.fields();
     var sender = accounts.find(cause.senderId());
-    Looks looks =
-        new Looks(
+    Style looks =
+        new Style(
             letterheads.of(wording.letterheadId()),
             sender.signature(),
             house.locale(),

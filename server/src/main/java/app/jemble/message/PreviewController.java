@@ -6,7 +6,7 @@ import app.jemble.account.AccountService;
 import app.jemble.audience.Audience;
 import app.jemble.audience.AudienceService;
 import app.jemble.core.access.Right;
-import app.jemble.core.message.LetterText.Looks;
+import app.jemble.core.message.LetterText.Style;
 import app.jemble.core.message.Letterhead;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.Mailbox;
@@ -95,7 +95,7 @@ class PreviewController {
     this.clock = clock;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PostMapping
   Preview preview(@RequestBody PreviewQuestion question) {
     Optional<Letterhead> head =
@@ -149,7 +149,7 @@ class PreviewController {
             null,
             house,
             workspace.fields(),
-            new Looks(head, me.signature(), house.locale(), false, promotional),
+            new Style(head, me.signature(), house.locale(), false, promotional),
             List.of(),
             List.of(),
             // What is shown here finds its pictures where they are.

@@ -36,7 +36,7 @@ class ProofController {
     this.proofs = proofs;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/proofs/{personId}")
   ProofService.Proof proof(
       @PathVariable long id,

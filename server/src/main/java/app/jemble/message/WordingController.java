@@ -62,7 +62,7 @@ class WordingController {
     this.templates = templates;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/own-words")
   List<OwnWords> all(@PathVariable long id) {
     MailWording shared = wordings.of(mailings.find(id));

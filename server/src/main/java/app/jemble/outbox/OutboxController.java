@@ -72,7 +72,7 @@ class OutboxController {
     this.clock = clock;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/outbox/tally")
   OutboxTally tally(@RequestParam(required = false) Long mailingId) {
     ServerTrouble trouble =
@@ -88,7 +88,7 @@ class OutboxController {
    *
    * @param who part of a name or of an address, in any case; null for everyone
    */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/outbox")
   List<OutboxMessage> page(
       @RequestParam(required = false) String state,
@@ -134,7 +134,7 @@ class OutboxController {
   }
 
   /** The message exactly as it left (message/rfc822). */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping(value = "/messages/{id}/eml", produces = "message/rfc822")
   ResponseEntity<byte[]> eml(@PathVariable long id) {
     mustBeOpenTo(accounts.current(), id);

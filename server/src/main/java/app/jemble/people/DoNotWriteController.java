@@ -70,7 +70,7 @@ class DoNotWriteController {
   }
 
   /** The latest first; the next page begins after an address and its instant. */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   List<Entry> page(
       @RequestParam(defaultValue = "") String find,
@@ -101,7 +101,7 @@ class DoNotWriteController {
     return kept.reason().equals("complaint") ? "the mail service" : "mail that came back";
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/summary")
   DoNotWriteSummary summary() {
     return new DoNotWriteSummary(mapper.counts(), mapper.lifted(LIFTED));

@@ -29,7 +29,7 @@ class OfficeController {
     this.offices = offices;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/offices")
   List<String> names() {
     return offices.names();

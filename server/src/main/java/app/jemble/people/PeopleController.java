@@ -68,7 +68,7 @@ class PeopleController {
     this.json = json;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PostMapping("/tally")
   PeopleTally tally(@RequestBody Selection who) {
     Map<String, Long> counts = lists.tally(null, who.filter(), who.which(), asked.byMe());
@@ -79,7 +79,7 @@ class PeopleController {
    * The tally as one JSON document a line, each better than the one before, until all people have
    * been looked at. Whoever stops reading ends the counting.
    */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PostMapping(path = "/tally/watch", produces = MediaType.APPLICATION_NDJSON_VALUE)
   ResponseEntity<StreamingResponseBody> watch(@RequestBody Selection who) {
     AsOf asOf = asked.byMe();
@@ -114,7 +114,7 @@ class PeopleController {
     return new PeopleTally(sentence, total, parts, looked, of);
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PostMapping("/page")
   List<ListRow> page(@RequestBody PageQuestion question) {
     After after = question.after();

@@ -60,7 +60,7 @@ class PersonController {
 
   private final PersonPage page;
   private final PersonService people;
-  private final ActService acts;
+  private final BulkService acts;
   private final MergeService merging;
   private final ChangeService changes;
   private final PersonMapper mapper;
@@ -68,7 +68,7 @@ class PersonController {
   PersonController(
       PersonPage page,
       PersonService people,
-      ActService acts,
+      BulkService acts,
       MergeService merging,
       ChangeService changes,
       PersonMapper mapper) {
@@ -80,21 +80,21 @@ class PersonController {
     this.mapper = mapper;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/{id}")
   PersonPage.Person person(@PathVariable long id) {
     return page.find(id);
   }
 
   /** What passed between us, newest first; {@code before} goes on where a page ended. */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/{id}/between")
   List<PersonPage.Happening> between(
       @PathVariable long id, @RequestParam(required = false) Instant before) {
     return page.between(id, before);
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/{id}/history")
   List<ChangeTold> history(@PathVariable long id) {
     return told(changes.history(id, 0));
@@ -130,13 +130,13 @@ class PersonController {
 
   /** Does something with many people at once. */
   @Needs(Right.WRITE)
-  @PostMapping("/acts")
-  ActService.ActDone act(@RequestBody ActService.Act act) {
+  @PostMapping("/bulk")
+  BulkService.ActDone act(@RequestBody BulkService.Act act) {
     return acts.act(act);
   }
 
   /** Tags in use, those of most people first. */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/tags")
   List<String> tags() {
     return mapper.tags();

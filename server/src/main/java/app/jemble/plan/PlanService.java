@@ -126,8 +126,8 @@ public class PlanService {
   }
 
   /** How many days people should be left alone between two mailings. */
-  public int restDays() {
-    return sending.restDays();
+  public int spacingDays() {
+    return sending.spacingDays();
   }
 
   /** The instant at which the day ends by whose end all should have left. */
@@ -151,7 +151,7 @@ public class PlanService {
     PlanAsk ask = ask(mailing, plan, notBefore);
     Plan planned = Planner.plan(ask, clocks);
     ZoneId house = ask.house();
-    int restDays = restDays();
+    int spacingDays = spacingDays();
     return new PlanView(
         clocks.size(),
         planned.waves(),
@@ -162,8 +162,8 @@ public class PlanService {
         clocks.shares().stream()
             .map(s -> new PlanView.ZoneShare(s.zone().getId(), s.people()))
             .toList(),
-        collisions.within(restDays, planned).size(),
-        restDays,
+        collisions.within(spacingDays, planned).size(),
+        spacingDays,
         plan.doneBy() == null ? null : doneBy(plan, ask, clocks, planned));
   }
 

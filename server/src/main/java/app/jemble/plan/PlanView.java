@@ -18,7 +18,7 @@ import java.util.List;
  * @param zones how many people are where, the zone with most first
  * @param colliding how many people would get a message of another mailing within the rest days of
  *     theirs; 0 of a mailing that was released
- * @param restDays for how many days people should be left alone between two mailings
+ * @param spacingDays for how many days people should be left alone between two mailings
  * @param doneBy how it stands with the day by which all should have left; null when none was set
  */
 record PlanView(
@@ -30,7 +30,7 @@ record PlanView(
     List<Day> days,
     List<ZoneShare> zones,
     long colliding,
-    int restDays,
+    int spacingDays,
     @Schema(nullable = true) DoneBy doneBy) {
 
   /**

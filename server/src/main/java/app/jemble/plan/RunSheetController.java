@@ -69,7 +69,7 @@ class RunSheetController {
   /**
    * What a plan would come to: of a draft for everyone ready, of a released mailing for the rest.
    */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PostMapping("/plan")
   PlanView plan(@PathVariable long id, @RequestBody SendPlan plan) {
     Cause mailing = mailings.find(id);
@@ -81,7 +81,7 @@ class RunSheetController {
   }
 
   /** When those who are ready read, on their own clocks; nothing when too little is known. */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/reading-time")
   ResponseEntity<ReadingTimes.Reading> readingTime(@PathVariable long id) {
     return times
@@ -90,7 +90,7 @@ class RunSheetController {
         .orElseGet(() -> ResponseEntity.noContent().build());
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/run")
   Run run(@PathVariable long id) {
     mailings.find(id);

@@ -1,6 +1,6 @@
 package app.jemble.release;
 
-import app.jemble.check.Looked;
+import app.jemble.check.Checked;
 import app.jemble.core.pace.Plan;
 import app.jemble.plan.MessagesWritten;
 import app.jemble.problem.Problem;
@@ -25,7 +25,7 @@ public class ReleaseNotes implements MessagesWritten {
   }
 
   /** Notes each with their instant of the plan; who came after it was made leaves with the last. */
-  void note(long mailingId, List<Looked.Entry> ready, Plan plan) {
+  void note(long mailingId, List<Checked.Entry> ready, Plan plan) {
     Long[] people = new Long[ready.size()];
     Long[] records = new Long[ready.size()];
     Long[] dueSeconds = new Long[ready.size()];

@@ -4,8 +4,8 @@ import app.jemble.account.AccountService;
 import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
 import app.jemble.cause.OpenCauses;
-import app.jemble.check.LookService;
-import app.jemble.check.Looked;
+import app.jemble.check.CheckService;
+import app.jemble.check.Checked;
 import app.jemble.core.check.Finding;
 import app.jemble.core.message.CauseState;
 import app.jemble.core.pace.Plan;
@@ -25,7 +25,7 @@ public class ReleaseService {
 
   private final CauseChanges changes;
   private final OpenCauses open;
-  private final LookService looks;
+  private final CheckService checks;
   private final MailingFiles files;
   private final PlanService plans;
   private final ReleaseNotes writing;
@@ -36,7 +36,7 @@ public class ReleaseService {
   ReleaseService(
       CauseChanges changes,
       OpenCauses open,
-      LookService looks,
+      CheckService checks,
       MailingFiles files,
       PlanService plans,
       ReleaseNotes writing,
@@ -45,7 +45,7 @@ public class ReleaseService {
       Clock clock) {
     this.changes = changes;
     this.open = open;
-    this.looks = looks;
+    this.checks = checks;
     this.files = files;
     this.plans = plans;
     this.writing = writing;
@@ -79,7 +79,7 @@ public class ReleaseService {
           "It is sent by a rule of the mailing it follows, and released with it.");
     }
     withRelease.mayRelease(mailing);
-    Looked everyone = looks.look(mailing, LookService.Progress.NONE);
+    Checked everyone = checks.check(mailing, CheckService.Progress.NONE);
     everyone.findings().stream()
         .filter(f -> f.severity() == Finding.Severity.BLOCKER)
         .findFirst()
@@ -92,7 +92,8 @@ public class ReleaseService {
     PlanAsk ask = plans.ask(mailing, plans.of(mailing), heldUntil);
     Plan plan = Planner.plan(ask, everyone.clocks());
     changes.release(id, now, heldUntil, plan.first().orElse(heldUntil));
-    files.fillRecipients(id, everyone.ready().stream().map(Looked.Entry::name).distinct().toList());
+    files.fillRecipients(
+        id, everyone.ready().stream().map(Checked.Entry::name).distinct().toList());
     writing.note(id, everyone.ready(), plan);
     withRelease.released(mailing);
   }

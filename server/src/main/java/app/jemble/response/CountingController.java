@@ -20,7 +20,7 @@ class CountingController {
     this.counting = counting;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   CountingRules find() {
     return counting.counting();

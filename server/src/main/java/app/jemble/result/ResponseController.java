@@ -128,19 +128,19 @@ class ResponseController {
     this.accounts = accounts;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   List<MailingResults> all() {
     return mapper.mailings(accounts.current().id());
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/latest")
   List<Latest> latest(@RequestParam(required = false) Long mailingId) {
     return mapper.latest(mailingId, accounts.current().id(), LATEST);
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/{mailingId}")
   Summary summary(@PathVariable long mailingId) {
     mailings.find(mailingId);
@@ -203,7 +203,7 @@ class ResponseController {
     }
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/{mailingId}/messages")
   List<MessageStanding> messages(@PathVariable long mailingId, @ParameterObject Which which) {
     mailings.find(mailingId);
@@ -211,7 +211,7 @@ class ResponseController {
   }
 
   /** Whose messages stand there, for what is done with people. */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/{mailingId}/people")
   List<Long> people(@PathVariable long mailingId, @RequestParam List<Standing> standings) {
     mailings.find(mailingId);

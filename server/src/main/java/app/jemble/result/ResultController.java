@@ -32,25 +32,25 @@ class ResultController {
     this.mailings = mailings;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/course")
   ResultService.CourseView course(@PathVariable long mailing) {
     return results.course(mailing);
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/links")
   List<ResultMapper.LinkResult> links(@PathVariable long mailing) {
     return results.links(mailing);
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/groups")
   List<ResultService.Group> groups(@PathVariable long mailing, @RequestParam ResultService.By by) {
     return results.groups(mailing, by);
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/earlier")
   List<ResultService.Earlier> earlier(@PathVariable long mailing) {
     return results.earlier(mailing);

@@ -32,7 +32,7 @@ class SendingController {
    * @param hours null for any time
    * @param dailyCap messages a day, all mailings together; null for no limit
    * @param serviceCap what the mail service lets through a day; null for no limit
-   * @param restDays how many days people should be left alone between two mailings
+   * @param spacingDays how many days people should be left alone between two mailings
    * @param roles messages a day of a colleague, by role
    * @param colleagues what some may instead of what their role may
    */
@@ -40,7 +40,7 @@ class SendingController {
       @Schema(nullable = true) List<HoursSpan> hours,
       @Schema(nullable = true) Integer dailyCap,
       @Schema(nullable = true) Integer serviceCap,
-      int restDays,
+      int spacingDays,
       List<RoleLimit> roles,
       List<ColleagueLimit> colleagues) {}
 
@@ -58,7 +58,7 @@ class SendingController {
     this.accounts = accounts;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   Sending find() {
     SendingService.House house = sending.house();
@@ -66,7 +66,7 @@ class SendingController {
         house.hours(),
         house.dailyCap(),
         house.serviceCap(),
-        house.restDays(),
+        house.spacingDays(),
         sending.roleCaps().stream().map(r -> new RoleLimit(role(r.role()), r.most())).toList(),
         sending.colleagueCaps().stream()
             .map(c -> new ColleagueLimit(c.id(), c.name(), role(c.role()), c.most()))
@@ -79,7 +79,7 @@ class SendingController {
     administratorsOnly();
     sending.change(
         new SendingService.House(
-            wanted.hours(), wanted.dailyCap(), wanted.serviceCap(), wanted.restDays()),
+            wanted.hours(), wanted.dailyCap(), wanted.serviceCap(), wanted.spacingDays()),
         wanted.roles().stream()
             .map(r -> new RoleCap(r.role().name().toLowerCase(Locale.ROOT), r.most()))
             .toList(),
@@ -89,7 +89,7 @@ class SendingController {
     return find();
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/days-off")
   List<DayOff> daysOff() {
     return sending.daysOffNamed();

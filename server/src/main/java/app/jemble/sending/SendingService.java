@@ -29,7 +29,7 @@ public class SendingService {
   /** The most that can be set as a cap. */
   private static final int MOST = 10_000_000;
 
-  private static final int MOST_REST_DAYS = 90;
+  private static final int MOST_SPACING_DAYS = 90;
 
   /**
    * What is set for all mailings.
@@ -37,9 +37,9 @@ public class SendingService {
    * @param hours null for any time
    * @param dailyCap messages a day, all mailings together; null for no limit
    * @param serviceCap what the mail service lets through a day; null for no limit
-   * @param restDays how many days people should be left alone between two mailings
+   * @param spacingDays how many days people should be left alone between two mailings
    */
-  record House(List<HoursSpan> hours, Integer dailyCap, Integer serviceCap, int restDays) {}
+  record House(List<HoursSpan> hours, Integer dailyCap, Integer serviceCap, int spacingDays) {}
 
   /** Messages that other mailings hold, by day of the workspace. */
   public record Taken(Map<LocalDate, Long> bySender, Map<LocalDate, Long> byAll) {}
@@ -67,8 +67,8 @@ public class SendingService {
   }
 
   /** How many days people should be left alone between two mailings. */
-  public int restDays() {
-    return mapper.house().restDays();
+  public int spacingDays() {
+    return mapper.house().spacingDays();
   }
 
   /** The caps that bind what a colleague sends, the colleague's own first. */
@@ -106,7 +106,7 @@ public class SendingService {
     HouseRow row = mapper.house();
     List<HoursSpan> hours =
         row.hours() == null ? null : json.readValue(row.hours(), new TypeReference<>() {});
-    return new House(hours, row.dailyCap(), row.serviceCap(), row.restDays());
+    return new House(hours, row.dailyCap(), row.serviceCap(), row.spacingDays());
   }
 
   List<RoleCap> roleCaps() {
@@ -130,8 +130,8 @@ public class SendingService {
         throw Problem.wrong("hours", "Leave at least one hour of the week open.");
       }
     }
-    if (house.restDays() < 0 || house.restDays() > MOST_REST_DAYS) {
-      throw Problem.wrong("restDays", "People can be left alone for 0 to 90 days.");
+    if (house.spacingDays() < 0 || house.spacingDays() > MOST_SPACING_DAYS) {
+      throw Problem.wrong("spacingDays", "People can be left alone for 0 to 90 days.");
     }
     Stream.of(
             Stream.of(house.dailyCap(), house.serviceCap()),
@@ -145,7 +145,8 @@ public class SendingService {
               throw Problem.wrong("cap", "A cap is a number from 0 to 10,000,000, or empty.");
             });
     String hours = house.hours() == null ? null : json.writeValueAsString(house.hours());
-    mapper.changeHouse(new HouseRow(hours, house.dailyCap(), house.serviceCap(), house.restDays()));
+    mapper.changeHouse(
+        new HouseRow(hours, house.dailyCap(), house.serviceCap(), house.spacingDays()));
     mapper.forgetRoleCaps();
     roles.stream().filter(r -> r.most() != null).forEach(mapper::addRoleCap);
     for (ColleagueCap colleague : colleagues) {

@@ -31,19 +31,19 @@ class TaskCalendarController {
     this.calendar = calendar;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/api/tasks/calendar")
   TaskCalendarAddress address() {
     return new TaskCalendarAddress(calendar.address().orElse(null));
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @PostMapping("/api/tasks/calendar")
   TaskCalendarAddress renew() {
     return new TaskCalendarAddress(calendar.renew());
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @DeleteMapping("/api/tasks/calendar")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove() {

@@ -30,13 +30,13 @@ class TemplateController {
     this.workspace = workspace;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/templates")
   List<Template> all() {
     return templates.all();
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/templates/{id}")
   Template find(@PathVariable long id) {
     return templates.find(id);
@@ -61,13 +61,13 @@ class TemplateController {
     templates.remove(id);
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/templates/{id}/versions")
   List<TemplateVersion> versions(@PathVariable long id) {
     return templates.versions(id);
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/topics")
   List<WorkspaceService.Topic> topics() {
     return workspace.topics();

@@ -9,7 +9,7 @@ public enum Right {
   /** Nobody needs to be signed in. */
   NONE(EnumSet.allOf(Role.class), ""),
   /** To see what the house sees, and to set up one's own view of it. */
-  LOOK(EnumSet.allOf(Role.class), ""),
+  SEE(EnumSet.allOf(Role.class), ""),
   /** To change things, and to write to people. */
   WRITE(
       EnumSet.complementOf(EnumSet.of(Role.READER)),

@@ -76,14 +76,14 @@ public final class ReleaseCheck {
   private final DomainCheck domains = new DomainCheck();
   private final List<Finding> blockers = new ArrayList<>();
   private final List<Finding> ofTexts = new ArrayList<>();
-  private final int restDays;
+  private final int spacingDays;
   private int people;
 
   /**
-   * @param restDays how many days people should be left alone between two mailings
+   * @param spacingDays how many days people should be left alone between two mailings
    */
-  public ReleaseCheck(int restDays) {
-    this.restDays = restDays;
+  public ReleaseCheck(int spacingDays) {
+    this.spacingDays = spacingDays;
   }
 
   /** Looks at what is the same for all. */
@@ -142,7 +142,7 @@ public final class ReleaseCheck {
           Code.START_PAST, "start", "The start lies in the past; choose a later one or start now.");
     }
     Plan plan = Planner.plan(ask, clocks);
-    collisions.within(restDays, plan).forEach(who -> note(Code.IN_ANOTHER_MAILING, who));
+    collisions.within(spacingDays, plan).forEach(who -> note(Code.IN_ANOTHER_MAILING, who));
     if (plan.unplanned() > 0) {
       block(
           Code.PLAN_NEVER,
@@ -308,7 +308,7 @@ public final class ReleaseCheck {
   }
 
   private String days() {
-    return restDays == 1 ? "one day" : restDays + " days";
+    return spacingDays == 1 ? "one day" : spacingDays + " days";
   }
 
   private static String count(List<Long> who, String one, String many) {

@@ -50,7 +50,7 @@ public record LetterText(
    * @param countsLinks whether links lead through a counting address
    * @param saysHowToLeave whether the foot says how to leave, where the words do not
    */
-  public record Looks(
+  public record Style(
       Optional<Letterhead> head,
       String signature,
       Locale language,
@@ -85,7 +85,7 @@ public record LetterText(
   }
 
   /** Reads a wording; errors are those of the text as it was written. */
-  public static Prepared prepare(Written written, Looks looks, FieldCatalogue fields) {
+  public static Prepared prepare(Written written, Style looks, FieldCatalogue fields) {
     TemplateParser.Parsed subject = TemplateParser.parse(written.subject(), Kind.HEADER, fields);
     TemplateParser.Parsed body =
         TemplateParser.parse(
@@ -99,7 +99,7 @@ public record LetterText(
 
   private static LetterText dressed(
       Written written,
-      Looks looks,
+      Style looks,
       FieldCatalogue fields,
       Template subject,
       TemplateParser.Parsed body) {
@@ -130,7 +130,7 @@ public record LetterText(
     return number < 0 ? address : "{{" + MessageFields.link(number) + "}}";
   }
 
-  private static List<String> foot(Looks looks, boolean saysLeaving) {
+  private static List<String> foot(Style looks, boolean saysLeaving) {
     List<String> lines = new ArrayList<>();
     if (saysLeaving && looks.head().isEmpty()) {
       lines.add("{{workspace.name}}, {{workspace.address}}");
@@ -146,7 +146,7 @@ public record LetterText(
     return lines;
   }
 
-  private static String textFoot(Looks looks, boolean saysLeaving) {
+  private static String textFoot(Style looks, boolean saysLeaving) {
     String footer =
         looks.head().map(h -> PlainText.fromHtml(h.footer(), a -> a).strip()).orElse("");
     StringBuilder out = new StringBuilder();

@@ -17,13 +17,13 @@ public class AccessTest {
   private static final Map<Role, Set<Right>> MAY =
       Map.of(
           Role.ADMINISTRATOR,
-          Set.of(Right.NONE, Right.LOOK, Right.WRITE, Right.EXPORT, Right.ADMINISTER),
+          Set.of(Right.NONE, Right.SEE, Right.WRITE, Right.EXPORT, Right.ADMINISTER),
           Role.COORDINATOR,
-          Set.of(Right.NONE, Right.LOOK, Right.WRITE, Right.EXPORT),
+          Set.of(Right.NONE, Right.SEE, Right.WRITE, Right.EXPORT),
           Role.REPRESENTATIVE,
-          Set.of(Right.NONE, Right.LOOK, Right.WRITE, Right.EXPORT),
+          Set.of(Right.NONE, Right.SEE, Right.WRITE, Right.EXPORT),
           Role.READER,
-          Set.of(Right.NONE, Right.LOOK));
+          Set.of(Right.NONE, Right.SEE));
 
   @DataProvider
   public Object[][] all() {

@@ -46,7 +46,7 @@ final class Letters {
     LetterText.Prepared prepared =
         LetterText.prepare(
             new LetterText.Written(subject, body),
-            new LetterText.Looks(head, "<p>{{sender.name}}</p>", Locale.UK, clicks, leaving),
+            new LetterText.Style(head, "<p>{{sender.name}}</p>", Locale.UK, clicks, leaving),
             YardFields.standard());
     return prepared.text().orElseThrow(() -> new AssertionError(prepared.toString()));
   }

@@ -37,7 +37,7 @@ class MailServerController {
     this.accounts = accounts;
   }
 
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping
   MailServer find() {
     JembleSettings.Smtp smtp = settings.smtp();

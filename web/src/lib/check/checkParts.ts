@@ -1,11 +1,11 @@
-import type { Look } from '$lib/api/types';
+import type { CheckResult } from '$lib/api/types';
 import type { TallyPart } from '$lib/ui/Tally.svelte';
 
 /** Which people of the audience are listed; null lists all. */
 export interface Which {
   part?: 'READY' | 'NEED_LOOK';
-  reach?: Look['cannot'][number]['reach'];
-  finding?: Look['findings'][number]['code'];
+  reach?: CheckResult['cannot'][number]['reach'];
+  finding?: CheckResult['findings'][number]['code'];
   about?: string;
   /** Those who have words of their own. */
   ownWords?: boolean;
@@ -14,16 +14,16 @@ export interface Which {
 }
 
 /** The tally of a mailing: ready, of those who need a look, and each reason why not. */
-export function lookParts(look: Look): TallyPart[] {
+export function checkParts(check: CheckResult): TallyPart[] {
   const parts: TallyPart[] = [
-    { key: 'READY', count: look.ready - look.needLook, words: 'ready to go', tone: 'good' }
+    { key: 'READY', count: check.ready - check.needLook, words: 'ready to go', tone: 'good' }
   ];
-  if (look.needLook) {
-    parts.push({ key: 'NEED_LOOK', count: look.needLook, words: 'need a look', tone: 'look' });
+  if (check.needLook) {
+    parts.push({ key: 'NEED_LOOK', count: check.needLook, words: 'need a look', tone: 'look' });
   }
   return [
     ...parts,
-    ...look.cannot.map((c): TallyPart => ({
+    ...check.cannot.map((c): TallyPart => ({
       key: c.reach,
       count: c.people,
       words: c.words,
@@ -33,17 +33,17 @@ export function lookParts(look: Look): TallyPart[] {
 }
 
 /** The people behind a part of the tally. */
-export function whichOf(key: string, look: Look): Which | null {
+export function whichOf(key: string, check: CheckResult): Which | null {
   if (key === 'READY') return { part: 'READY', words: 'ready to go' };
   if (key === 'NEED_LOOK') return { part: 'NEED_LOOK', words: 'need a look' };
-  const cannot = look.cannot.find((c) => c.reach === key);
+  const cannot = check.cannot.find((c) => c.reach === key);
   return cannot ? { reach: cannot.reach, words: cannot.words } : null;
 }
 
-export function blockers(look: Look) {
-  return look.findings.filter((f) => f.severity === 'BLOCKER');
+export function blockers(check: CheckResult) {
+  return check.findings.filter((f) => f.severity === 'BLOCKER');
 }
 
-export function notices(look: Look) {
-  return look.findings.filter((f) => f.severity === 'NOTICE');
+export function notices(check: CheckResult) {
+  return check.findings.filter((f) => f.severity === 'NOTICE');
 }

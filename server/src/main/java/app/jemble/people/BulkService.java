@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
  * What is done with many people at once: each act is one step in the history, and taken back whole.
  */
 @Service
-class ActService {
+class BulkService {
 
   /** What can be done with a selection. */
   enum Kind {
@@ -69,7 +69,7 @@ class ActService {
   private final AskedNow asked;
   private final Clock clock;
 
-  ActService(
+  BulkService(
       ChangeService changes,
       PersonLists personLists,
       TaskService tasks,

@@ -25,7 +25,7 @@ import java.util.Set;
  * @param ready those who are ready, in that order
  * @param collisions what they have waiting in other mailings
  */
-public record Looked(
+public record Checked(
     int version,
     List<Entry> entries,
     List<Finding> findings,
@@ -48,7 +48,7 @@ public record Looked(
   }
 
   /** Puts those who want a look first. */
-  static Looked of(
+  static Checked of(
       int version,
       List<Entry> inOrderOfName,
       List<Finding> findings,
@@ -70,7 +70,7 @@ public record Looked(
     }
     sorted.sort(Comparator.comparing(e -> e.isReady() ? e.odd() ? 0 : 1 : 2));
     List<Entry> ready = inOrderOfName.stream().filter(Entry::isReady).toList();
-    return new Looked(version, List.copyOf(sorted), findings, lacks, clocks, ready, collisions);
+    return new Checked(version, List.copyOf(sorted), findings, lacks, clocks, ready, collisions);
   }
 
   /** What was found about each of these people. */

@@ -2,7 +2,7 @@
   import type { SelectionBody } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
   import ColleagueSelect from '$lib/session/ColleagueSelect.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
   import { Input, Select } from 'flowbite-svelte';
@@ -62,7 +62,9 @@
     </label>
   </form>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
-    <Act look="main" type="submit" form="make-task" disabled={!title.trim()}>Make it</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton weight="main" type="submit" form="make-task" disabled={!title.trim()}
+      >Make it</HouseButton
+    >
   {/snippet}
 </Ask>

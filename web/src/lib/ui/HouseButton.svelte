@@ -4,7 +4,7 @@
 
   interface Props {
     /** main: the one thing to do here; plain: others; quiet: a word in a row; grave: cannot be undone */
-    look?: 'main' | 'plain' | 'quiet' | 'grave';
+    weight?: 'main' | 'plain' | 'quiet' | 'grave';
     /** The key that does the same, shown small; true keys are set in lib/keys. */
     shortcut?: string;
     /** Whether it has the focus when its dialog opens. */
@@ -19,7 +19,7 @@
   }
 
   let {
-    look = 'plain',
+    weight = 'plain',
     shortcut,
     first = false,
     type = 'button',
@@ -42,8 +42,8 @@
 </script>
 
 <Button
-  color={look === 'main' ? 'primary' : 'alternative'}
-  class={`${looks[look]} ${extra}`}
+  color={weight === 'main' ? 'primary' : 'alternative'}
+  class={`${looks[weight]} ${extra}`}
   {type}
   {form}
   {disabled}

@@ -2,7 +2,7 @@
   import { send } from '$lib/api/client';
   import type { Layout, SelectionBody } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { Radio } from 'flowbite-svelte';
@@ -54,9 +54,9 @@
   </fieldset>
   <p class="mt-3 text-[0.87rem] text-soft">The export is noted in the history, with its number.</p>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
-    <Act look="main" onclick={save} disabled={busy}
-      >{busy ? 'Writing the file…' : 'Save the file'}</Act
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton weight="main" onclick={save} disabled={busy}
+      >{busy ? 'Writing the file…' : 'Save the file'}</HouseButton
     >
   {/snippet}
 </Ask>

@@ -9,12 +9,12 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Takes back what was done. */
 @RestController
-@RequestMapping("/api/acts")
-class ActHistoryController {
+@RequestMapping("/api/changes")
+class ChangeHistoryController {
 
   private final ChangeService changes;
 
-  ActHistoryController(ChangeService changes) {
+  ChangeHistoryController(ChangeService changes) {
     this.changes = changes;
   }
 

@@ -34,16 +34,16 @@ import org.springframework.stereotype.Service;
 
 /** Looks at the message of everyone a mailing is for: what is lacking, and all other findings. */
 @Service
-public class LookService implements ReadyReaders {
+public class CheckService implements ReadyReaders {
 
   private static final int MOST_KEPT = 20;
 
   /** Told how far a look has come. */
   @FunctionalInterface
   public interface Progress {
-    Progress NONE = (looked, of) -> {};
+    Progress NONE = (checked, of) -> {};
 
-    void looked(long looked, long of);
+    void checked(long checked, long of);
   }
 
   private final AudienceService audience;
@@ -59,9 +59,10 @@ public class LookService implements ReadyReaders {
           Runtime.getRuntime().availableProcessors(), work -> new Thread(work, "look"));
 
   /** The last look at each of a few mailings, for the pages of its list. */
-  private final Cache<Long, Looked> kept = Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+  private final Cache<Long, Checked> lastChecks =
+      Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
-  LookService(
+  CheckService(
       AudienceService audience,
       WorkspaceService workspace,
       AccountService accounts,
@@ -81,70 +82,70 @@ public class LookService implements ReadyReaders {
   }
 
   /** Looks at everyone: reach first, then the whole message of each who is ready. */
-  public Looked look(Cause mailing, Progress progress) {
+  public Checked check(Cause mailing, Progress progress) {
     Letter letter = letters.of(mailing);
     FieldCatalogue fields = workspace.fields();
     Instant now = clock.instant();
-    int restDays = plans.restDays();
-    Look look =
-        new Look(
+    int spacingDays = plans.spacingDays();
+    RunningCheck look =
+        new RunningCheck(
             letter,
-            checked(mailing, letter, restDays),
-            Look.ofPeople(fields),
-            new Look.Elsewhere(
-                restDays == 0
+            checked(mailing, letter, spacingDays),
+            RunningCheck.ofPeople(fields),
+            new RunningCheck.Elsewhere(
+                spacingDays == 0
                     ? Set.of()
-                    : outbox.writtenSince(now.minus(Duration.ofDays(restDays))),
+                    : outbox.writtenSince(now.minus(Duration.ofDays(spacingDays))),
                 outbox.dueElsewhere(mailing.id())),
             new ReaderClocks(workspace.current().zoneId()),
             now);
     long of = audience.size(mailing);
-    try (InOrder<Look.Lot> lots =
-        new InOrder<>(threads, lot -> progress.looked(look.take(lot), of))) {
+    try (InOrder<RunningCheck.Lot> lots =
+        new InOrder<>(threads, lot -> progress.checked(look.take(lot), of))) {
       audience.each(mailing, letter::values, reader -> look.add(reader, lots));
       look.end(lots);
     }
     lookAtPlan(mailing, look, now);
-    Looked looked = look.looked(mailing.version());
-    kept.put(mailing.id(), looked);
-    return looked;
+    Checked checked = look.looked(mailing.version());
+    lastChecks.put(mailing.id(), checked);
+    return checked;
   }
 
   /** The last look at a mailing, when nothing was written since; else a new one. */
-  public Looked lastLook(Cause mailing) {
-    Looked last = kept.getIfPresent(mailing.id());
+  public Checked lastCheck(Cause mailing) {
+    Checked last = lastChecks.getIfPresent(mailing.id());
     return last != null && last.version() == mailing.version()
         ? last
-        : look(mailing, Progress.NONE);
+        : check(mailing, Progress.NONE);
   }
 
   @Override
   public Ready lately(Cause mailing) {
-    Looked last = kept.getIfPresent(mailing.id());
-    Looked looked = last != null ? last : look(mailing, Progress.NONE);
-    return new Ready(looked.clocks(), looked.collisions());
+    Checked last = lastChecks.getIfPresent(mailing.id());
+    Checked checked = last != null ? last : check(mailing, Progress.NONE);
+    return new Ready(checked.clocks(), checked.collisions());
   }
 
   @Override
   public List<Long> people(Cause mailing) {
-    return lastLook(mailing).ready().stream().map(Looked.Entry::personId).toList();
+    return lastCheck(mailing).ready().stream().map(Checked.Entry::personId).toList();
   }
 
   /** The last look at a mailing, when there was one. */
-  Optional<Looked> kept(long mailingId) {
-    return Optional.ofNullable(kept.getIfPresent(mailingId));
+  Optional<Checked> kept(long mailingId) {
+    return Optional.ofNullable(lastChecks.getIfPresent(mailingId));
   }
 
   /** The people of one finding in the last look. */
   List<Long> peopleOf(Cause mailing, Finding.Code code, String about) {
-    return lastLook(mailing).findings().stream()
+    return lastCheck(mailing).findings().stream()
         .filter(f -> f.code() == code && (about == null || f.about().equals(about)))
         .flatMap(f -> f.people().stream())
         .distinct()
         .toList();
   }
 
-  private void lookAtPlan(Cause mailing, Look look, Instant now) {
+  private void lookAtPlan(Cause mailing, RunningCheck look, Instant now) {
     SendPlan plan = plans.of(mailing);
     PlanAsk ask = plans.ask(mailing, plan, plans.afterHold(now));
     Instant deadline = plan.doneBy() == null ? null : plans.deadline(plan.doneBy());
@@ -155,8 +156,8 @@ public class LookService implements ReadyReaders {
     }
   }
 
-  private ReleaseCheck checked(Cause mailing, Letter letter, int restDays) {
-    ReleaseCheck check = new ReleaseCheck(restDays);
+  private ReleaseCheck checked(Cause mailing, Letter letter, int spacingDays) {
+    ReleaseCheck check = new ReleaseCheck(spacingDays);
     check.lookAtTexts(
         letter.wording().subject(),
         letter.wording().body(),

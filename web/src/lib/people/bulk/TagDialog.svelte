@@ -2,7 +2,7 @@
   import { tagsQuery } from '$lib/api/queries';
   import type { SelectionBody } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { Input } from 'flowbite-svelte';
@@ -52,8 +52,12 @@
     </div>
   </form>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
-    <Act onclick={() => apply('UNTAG')} disabled={!tag.trim()}>Take this tag away</Act>
-    <Act look="main" type="submit" form="tag-people" disabled={!tag.trim()}>Tag them</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton onclick={() => apply('UNTAG')} disabled={!tag.trim()}
+      >Take this tag away</HouseButton
+    >
+    <HouseButton weight="main" type="submit" form="tag-people" disabled={!tag.trim()}
+      >Tag them</HouseButton
+    >
   {/snippet}
 </Ask>

@@ -2,7 +2,7 @@
   import type { FilterField, SelectionBody } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
   import ValueInput from '$lib/field/ValueInput.svelte';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
   import { Select } from 'flowbite-svelte';
@@ -62,7 +62,9 @@
     {/if}
   </form>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
-    <Act look="main" type="submit" form="set-field">Set it for {people(count)}</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton weight="main" type="submit" form="set-field"
+      >Set it for {people(count)}</HouseButton
+    >
   {/snippet}
 </Ask>

@@ -17,7 +17,7 @@ export async function act(
   what: Pick<PeopleAct, 'kind'> & Partial<PeopleAct>
 ): Promise<boolean> {
   try {
-    const done = await answer(api.POST('/api/people/acts', { body: { ...nothing, ...what, who } }));
+    const done = await answer(api.POST('/api/people/bulk', { body: { ...nothing, ...what, who } }));
     void queries.invalidateQueries();
     notices.say(outcome(done.words, done.changed, done.of), () => void undo(queries, done.id));
     return true;
@@ -41,7 +41,7 @@ export function outcome(words: string, changed: number, of: number): string {
 
 export async function undo(queries: QueryClient, id: number): Promise<void> {
   try {
-    const undone = await answer(api.POST('/api/acts/{id}/undo', { params: { path: { id } } }));
+    const undone = await answer(api.POST('/api/changes/{id}/undo', { params: { path: { id } } }));
     void queries.invalidateQueries();
     notices.say(`Taken back: ${undone.words}.`);
   } catch (error) {

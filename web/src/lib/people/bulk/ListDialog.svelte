@@ -3,7 +3,7 @@
   import { listsQuery } from '$lib/api/queries';
   import type { SelectionBody } from '$lib/api/types';
   import { count as counted, people } from '$lib/format/numbers';
-  import Act from '$lib/ui/Act.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
@@ -44,8 +44,10 @@
         <span class="flex-1"
           >{list.name} <span class="text-[0.87rem] text-soft">{counted(list.people)}</span></span
         >
-        <Act look="quiet" onclick={() => put(list.id, 'TAKE_OFF_LIST')}>Take off</Act>
-        <Act onclick={() => put(list.id, 'ADD_TO_LIST')}>Put on</Act>
+        <HouseButton weight="quiet" onclick={() => put(list.id, 'TAKE_OFF_LIST')}
+          >Take off</HouseButton
+        >
+        <HouseButton onclick={() => put(list.id, 'ADD_TO_LIST')}>Put on</HouseButton>
       </li>
     {/each}
   </ul>
@@ -60,9 +62,9 @@
       A new list
       <Input bind:value={name} maxlength={80} placeholder="Its name" />
     </label>
-    <Act type="submit" disabled={!name.trim()}>Make it and put them on</Act>
+    <HouseButton type="submit" disabled={!name.trim()}>Make it and put them on</HouseButton>
   </form>
   {#snippet actions()}
-    <Act look="quiet" onclick={() => (open = false)}>Not now</Act>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
   {/snippet}
 </Ask>

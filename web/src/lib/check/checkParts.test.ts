@@ -1,8 +1,8 @@
-import type { Look } from '$lib/api/types';
+import type { CheckResult } from '$lib/api/types';
 import { describe, expect, it } from 'vitest';
-import { blockers, lookParts, whichOf } from './lookParts';
+import { blockers, checkParts, whichOf } from './checkParts';
 
-const look: Look = {
+const check: CheckResult = {
   total: 1126,
   ready: 1081,
   ownWords: 0,
@@ -20,17 +20,17 @@ const look: Look = {
 
 describe('the tally of a mailing', () => {
   it('adds up to everyone', () => {
-    const parts = lookParts(look);
+    const parts = checkParts(check);
     expect(parts.map((p) => p.count)).toEqual([1074, 7, 27, 18]);
-    expect(parts.reduce((sum, p) => sum + p.count, 0)).toBe(look.total);
+    expect(parts.reduce((sum, p) => sum + p.count, 0)).toBe(check.total);
   });
   it('opens its people', () => {
-    expect(whichOf('NEED_LOOK', look)?.part).toBe('NEED_LOOK');
-    expect(whichOf('NO_ADDRESS', look)).toEqual({ reach: 'NO_ADDRESS', words: 'no address' });
-    expect(whichOf('LEFT_OUT', look)).toBeNull();
+    expect(whichOf('NEED_LOOK', check)?.part).toBe('NEED_LOOK');
+    expect(whichOf('NO_ADDRESS', check)).toEqual({ reach: 'NO_ADDRESS', words: 'no address' });
+    expect(whichOf('LEFT_OUT', check)).toBeNull();
   });
   it('leaves out a part that is empty, and keeps blockers apart', () => {
-    expect(lookParts({ ...look, needLook: 0 }).some((p) => p.key === 'NEED_LOOK')).toBe(false);
-    expect(blockers(look)).toHaveLength(1);
+    expect(checkParts({ ...check, needLook: 0 }).some((p) => p.key === 'NEED_LOOK')).toBe(false);
+    expect(blockers(check)).toHaveLength(1);
   });
 });

@@ -23,7 +23,7 @@ import java.util.Map;
 import java.util.Set;
 
 /** One look at everyone while it goes on. Messages are made by the lot, several lots at once. */
-public final class Look {
+public final class RunningCheck {
 
   private static final int LOT = 500;
 
@@ -39,11 +39,11 @@ public final class Look {
   private final Elsewhere elsewhere;
   private final ReaderClocks clocks;
   private final Instant now;
-  private final List<Looked.Entry> entries = new ArrayList<>();
+  private final List<Checked.Entry> entries = new ArrayList<>();
   private final Map<String, Long> lacks = new HashMap<>();
   private List<Reader> lot = new ArrayList<>(LOT);
 
-  Look(
+  RunningCheck(
       Letter letter,
       ReleaseCheck check,
       List<String> fields,
@@ -136,7 +136,7 @@ public final class Look {
     for (Reader reader : done.readers()) {
       PersonRecord person = reader.person();
       entries.add(
-          new Looked.Entry(
+          new Checked.Entry(
               person.id(),
               person.name(),
               reader.about().withoutFields(),
@@ -163,11 +163,11 @@ public final class Look {
   /** What those who are ready have waiting elsewhere. */
   Collisions collisions() {
     return new Collisions(
-        entries.stream().filter(Looked.Entry::isReady).map(Looked.Entry::personId).toList(),
+        entries.stream().filter(Checked.Entry::isReady).map(Checked.Entry::personId).toList(),
         elsewhere.due());
   }
 
-  Looked looked(int version) {
-    return Looked.of(version, entries, check.findings(), lacks, clocks.clocks(), collisions());
+  Checked looked(int version) {
+    return Checked.of(version, entries, check.findings(), lacks, clocks.clocks(), collisions());
   }
 }

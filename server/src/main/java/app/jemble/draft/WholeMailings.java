@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
 
 /** The whole of a mailing, as it is written and stands. */
 @Component
-class BenchView {
+class WholeMailings {
 
   private final Wordings wordings;
   private final Audiences audiences;
@@ -28,7 +28,7 @@ class BenchView {
   private final AccountService accounts;
   private final Clock clock;
 
-  BenchView(
+  WholeMailings(
       Wordings wordings,
       Audiences audiences,
       AudienceParts parts,
@@ -52,10 +52,10 @@ class BenchView {
   /**
    * @param followsName the name of what it follows; null where that is nothing, or another's own
    */
-  Bench of(Cause c, String followsName) {
+  WholeMailing of(Cause c, String followsName) {
     MailWording w = wordings.of(c);
     AudienceView a = parts.view(audiences.of(c));
-    return new Bench(
+    return new WholeMailing(
         c.id(),
         c.name(),
         w.subject(),

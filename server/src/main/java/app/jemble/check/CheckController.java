@@ -4,7 +4,7 @@ import app.jemble.access.Needs;
 import app.jemble.audience.AudienceService;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
-import app.jemble.check.Looked.Entry;
+import app.jemble.check.Checked.Entry;
 import app.jemble.core.access.Right;
 import app.jemble.core.check.Finding;
 import app.jemble.core.reach.Reach;
@@ -33,7 +33,7 @@ import tools.jackson.databind.ObjectMapper;
 /** What the check before release found, and about whom. */
 @RestController
 @RequestMapping("/api/mailings/{id}")
-class LookController {
+class CheckController {
 
   private static final int PAGE = 500;
 
@@ -47,7 +47,7 @@ class LookController {
    * @param lacks by merge field, how many of those ready have no value
    * @param cannot the others by their one reason
    */
-  record Look(
+  record CheckResult(
       long total,
       long ready,
       long needLook,
@@ -118,44 +118,45 @@ class LookController {
   }
 
   /** How far a look has come, or with the last line what it found. */
-  record LookLine(long looked, long of, @Schema(nullable = true) Look look) {}
+  record CheckLine(long checked, long of, @Schema(nullable = true) CheckResult result) {}
 
   private final OpenCauses mailings;
   private final AudienceService audience;
-  private final LookService looks;
+  private final CheckService checks;
   private final ObjectMapper json;
 
-  LookController(
-      OpenCauses mailings, AudienceService audience, LookService looks, ObjectMapper json) {
+  CheckController(
+      OpenCauses mailings, AudienceService audience, CheckService checks, ObjectMapper json) {
     this.mailings = mailings;
     this.audience = audience;
-    this.looks = looks;
+    this.checks = checks;
     this.json = json;
   }
 
-  @Needs(Right.LOOK)
-  @GetMapping("/look")
-  Look look(@PathVariable long id) {
-    return look(looks.look(mailings.find(id), LookService.Progress.NONE));
+  @Needs(Right.SEE)
+  @GetMapping("/check")
+  CheckResult check(@PathVariable long id) {
+    return check(checks.check(mailings.find(id), CheckService.Progress.NONE));
   }
 
   /** The same, with a line of JSON now and then that says how far it has come. */
-  @Needs(Right.LOOK)
-  @GetMapping(path = "/look/watch", produces = "application/x-ndjson")
+  @Needs(Right.SEE)
+  @GetMapping(path = "/check/watch", produces = "application/x-ndjson")
   ResponseEntity<StreamingResponseBody> watch(@PathVariable long id) {
     Cause mailing = mailings.find(id);
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_NDJSON)
         .body(
             out -> {
-              Looked looked = looks.look(mailing, (n, of) -> write(out, new LookLine(n, of, null)));
-              long all = looked.entries().size();
-              write(out, new LookLine(all, all, look(looked)));
+              Checked checked =
+                  checks.check(mailing, (n, of) -> write(out, new CheckLine(n, of, null)));
+              long all = checked.entries().size();
+              write(out, new CheckLine(all, all, check(checked)));
             });
   }
 
   /** Whoever has stopped reading ends the look. */
-  private void write(OutputStream out, LookLine line) {
+  private void write(OutputStream out, CheckLine line) {
     try {
       out.write((json.writeValueAsString(line) + "\n").getBytes(StandardCharsets.UTF_8));
       out.flush();
@@ -164,7 +165,7 @@ class LookController {
     }
   }
 
-  private static Look look(Looked everyone) {
+  private static CheckResult check(Checked everyone) {
     Map<Reach, Long> counts =
         everyone.entries().stream()
             .collect(Collectors.groupingBy(Entry::reach, Collectors.counting()));
@@ -174,26 +175,26 @@ class LookController {
             .filter(r -> r != Reach.READY && counts.containsKey(r))
             .map(r -> new CannotPart(r, r.words(), counts.get(r)))
             .toList();
-    return new Look(
+    return new CheckResult(
         everyone.entries().size(),
         counts.getOrDefault(Reach.READY, 0L),
         odd,
         everyone.entries().stream().filter(Entry::ownWords).count(),
         cannot,
-        everyone.findings().stream().map(LookController::body).toList(),
+        everyone.findings().stream().map(CheckController::body).toList(),
         everyone.lacks());
   }
 
   /** The audience in the order in which it is looked through: those who want a look come first. */
-  @Needs(Right.LOOK)
+  @Needs(Right.SEE)
   @GetMapping("/audience")
   List<AudiencePerson> audience(@PathVariable long id, @ParameterObject Which which) {
     Cause mailing = mailings.find(id);
-    Looked everyone = looks.lastLook(mailing);
+    Checked everyone = checks.lastCheck(mailing);
     Set<Long> found =
         which.finding() == null
             ? Set.of()
-            : Set.copyOf(looks.peopleOf(mailing, which.finding(), which.about()));
+            : Set.copyOf(checks.peopleOf(mailing, which.finding(), which.about()));
     List<Entry> page =
         everyone.entries().stream()
             .filter(e -> which.holds(e, found))
@@ -204,7 +205,7 @@ class LookController {
     return people(page, everyone);
   }
 
-  private List<AudiencePerson> people(List<Entry> page, Looked everyone) {
+  private List<AudiencePerson> people(List<Entry> page, Checked everyone) {
     List<Long> ids = page.stream().map(Entry::personId).distinct().toList();
     Map<Long, PersonRecord> records =
         audience.records(ids).stream().collect(Collectors.toMap(PersonRecord::id, r -> r));
@@ -235,7 +236,7 @@ class LookController {
         entry.reach().words(),
         entry.ownWords(),
         entry.about().id(),
-        entry.isReady() ? findings.stream().map(LookController::note).toList() : List.of());
+        entry.isReady() ? findings.stream().map(CheckController::note).toList() : List.of());
   }
 
   /** A few words, to stand beside a name. */

@@ -13,8 +13,8 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 
-/** A mailing on the bench. */
-record Bench(
+/** A mailing on the mailing's screen. */
+record WholeMailing(
     long id,
     String name,
     String subject,
@@ -38,8 +38,8 @@ record Bench(
     int records,
     boolean recordEach,
     String audienceWords,
-    List<AudienceView.BenchPart> parts,
-    List<AudienceView.BenchPart> leaveParts,
+    List<AudienceView.ShownPart> parts,
+    List<AudienceView.ShownPart> leaveParts,
     List<Long> picks,
     List<Long> leftOut,
     SendPlan plan,
