@@ -121,6 +121,22 @@ run_bench() {
   done
 }
 
+# Small faults put into the rules one by one, and whether the tests of each package notice.
+run_mutants() {
+  need_build_tools
+  need_foreign_returns
+  local of
+  [ $# -gt 0 ] || set -- access reach pace followup response merge
+  mvn -q -B -pl core test-compile
+  for of in "$@"; do
+    mvn -q -B -pl core org.pitest:pitest-maven:mutationCoverage "-Dmutants.of=$of" \
+      >"core/target/mutants-$of.log" 2>&1 || { tail -n 20 "core/target/mutants-$of.log" >&2; fail "the mutants of $of did not run"; }
+    awk -v of="$of" '{ n += gsub(/<mutation /, "&"); killed += gsub(/detected=.true./, "&") }
+      END { printf "mutants.%s: %d of %d killed (%.0f%%)\n", of, killed, n, n ? 100 * killed / n : 0 }' \
+      "core/target/mutants/$of/mutations.xml"
+  done
+}
+
 # Returns, replies and complaints in files, as Jemble reads them; for administrators and for scoring.
 sort_mail() {
   [ $# -gt 0 ] || fail "sort-mail takes files, one mail each"

@@ -233,5 +233,13 @@ create view offered.carrier_state as
 select channel, trouble, since, tried_at from public.carrier_state;
 
 create view offered.response as
-select id, message_id, cause_id, person_id, kind, at, detail, mail_id, away_until, unsure
+select id, message_id, cause_id, person_id, kind, at, detail, mail_id, away_until, unsure,
+       kind in ('OPENED', 'CLICKED', 'REPLIED') as was_read,
+       kind = 'CLICKED' as is_click,
+       kind in ('CLICKED', 'MACHINE_CLICKED') as is_any_click,
+       kind = 'REPLIED' as is_reply,
+       kind = 'RETURNED_HARD' as is_hard_return,
+       kind in ('RETURNED_HARD', 'RETURNED_SOFT') as is_return,
+       kind in ('LEFT', 'COMPLAINED') as is_leaving,
+       kind in ('MACHINE_OPENED', 'MACHINE_CLICKED') as is_by_software
 from public.response;

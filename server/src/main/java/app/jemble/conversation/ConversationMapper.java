@@ -156,7 +156,7 @@ interface ConversationMapper {
       select kind, min(at) as at, min(detail) as detail
       from offered.response
       where message_id = any(#{messages}) and mail_id is null
-        and kind not in ('MACHINE_OPENED', 'MACHINE_CLICKED')
+        and not is_by_software
       group by message_id, kind, detail
       """)
   List<Sign> signs(@Param("messages") Long[] messages);

@@ -17,7 +17,7 @@ interface DeskMapper {
              (select count(*) from offered.message where to_leave) as to_leave,
              (select count(*) from offered.response r
               join offered.open_cause g on g.id = r.cause_id
-              where r.kind = 'REPLIED' and r.at > #{lately}
+              where r.is_reply and r.at > #{lately}
                 and g.open_to = #{me}) as replies,
              (select count(*) from offered.task
               where owner_id = #{me} and done_at is null and due_on <= #{today}) as tasks
@@ -30,7 +30,7 @@ interface DeskMapper {
       """
       select t.id, t.kind, t.title, t.due_on, p.id as person_id, p.name as person, p.phone,
              (select max(r.at) from offered.response r
-              where r.person_id = p.id and r.kind = 'REPLIED') as last_reply
+              where r.person_id = p.id and r.is_reply) as last_reply
       from offered.task t
       left join offered.person p on p.id = t.person_id
       where t.owner_id = #{me} and t.done_at is null and t.due_on <= #{today}
@@ -66,7 +66,7 @@ interface DeskMapper {
       from offered.response r
       join offered.person p on p.id = r.person_id
       join offered.open_cause g on g.id = r.cause_id
-      where r.kind = 'RETURNED_HARD' and r.at > #{since}
+      where r.is_hard_return and r.at > #{since}
         and g.open_to = #{me}
       group by g.id, g.name
       order by at desc

@@ -2,8 +2,8 @@ package app.jemble.response;
 
 import app.jemble.core.response.FetchJudge;
 import app.jemble.core.response.ResponseKind;
-import app.jemble.core.response.ReturnMeaning;
 import app.jemble.core.response.Signs;
+import app.jemble.core.response.SoftReturns;
 import app.jemble.core.response.Standing;
 import app.jemble.outbox.MessageStandings;
 import app.jemble.people.PeopleService;
@@ -28,12 +28,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class ResponseService {
 
-  private static final int SOFT_RETURNS = 3;
-
   /** So long a reply counts of which nobody knows whether the person wrote it. */
   static final Duration UNSURE_FOR = Duration.ofDays(7);
-
-  private static final Duration SOFT_PERIOD = Duration.ofDays(30);
 
   private final ResponseMapper mapper;
   private final MessageStandings standings;
@@ -283,12 +279,8 @@ public class ResponseService {
   }
 
   private boolean returnsTooOften(Answered message) {
-    Instant since = clock.instant().minus(SOFT_PERIOD);
-    long against =
-        mapper.softReturns(message.address(), since).stream()
-            .filter(said -> ReturnMeaning.inWords(said).speaksAgainstTheAddress())
-            .count();
-    return against >= SOFT_RETURNS;
+    Instant since = SoftReturns.since(clock.instant());
+    return SoftReturns.tooMany(mapper.softReturns(message.address(), since));
   }
 
   private boolean isMachine(Instant handedOver, String agent, String address, Instant at) {

@@ -7,13 +7,14 @@ import app.jemble.core.access.Right;
 import app.jemble.core.response.Interval;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.Standing;
+import app.jemble.core.response.StandingCounts;
 import app.jemble.draft.DraftService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -145,14 +146,14 @@ class ResponseController {
   Summary summary(@PathVariable long mailingId) {
     mailings.find(mailingId);
     ResponseListMapper.Head head = mapper.head(mailingId);
-    Map<Standing, Long> counts = new EnumMap<>(Standing.class);
-    mapper.tally(mailingId).forEach(c -> counts.put(c.standing(), c.messages()));
-    long delivered = head.sent() - counts.getOrDefault(Standing.RETURNED, 0L);
-    long replied = counts.getOrDefault(Standing.REPLIED, 0L);
-    long read =
-        replied
-            + counts.getOrDefault(Standing.CLICKED, 0L)
-            + counts.getOrDefault(Standing.OPENED, 0L);
+    StandingCounts counts =
+        new StandingCounts(
+            mapper.tally(mailingId).stream()
+                .collect(
+                    Collectors.toMap(
+                        ResponseListMapper.StandingCount::standing,
+                        ResponseListMapper.StandingCount::messages)));
+    long delivered = counts.delivered();
     return new Summary(
         head.id(),
         head.name(),
@@ -160,16 +161,14 @@ class ResponseController {
         head.sent(),
         head.firstSent(),
         head.lastSent(),
-        parts(counts),
+        parts(counts.messages()),
         delivered,
-        counts.entrySet().stream()
-            .filter(e -> e.getKey().isQuiet())
-            .mapToLong(Map.Entry::getValue)
-            .sum(),
+        counts.quiet(),
         delivered == 0
             ? List.of()
             : List.of(
-                rate("a person opened", read, delivered), rate("replied", replied, delivered)));
+                rate("a person opened", counts.read(), delivered),
+                rate("replied", counts.of(Standing.REPLIED), delivered)));
   }
 
   /**

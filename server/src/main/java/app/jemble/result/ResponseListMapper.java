@@ -63,7 +63,7 @@ interface ResponseListMapper {
   @Select(
       """
       select s.id, s.person_id, p.name, p.name_key, s.standing, s.sent_at, p.time_zone,
-             (select max(r.at) from offered.response r where r.person_id = p.id and r.kind = 'REPLIED') as last_reply
+             (select max(r.at) from offered.response r where r.person_id = p.id and r.is_reply) as last_reply
       from offered.message s
       join offered.person p on p.id = s.person_id
       where s.cause_id = #{mailingId} and s.is_sent
@@ -72,7 +72,7 @@ interface ResponseListMapper {
                when 'READ' then s.opened when 'CLICKED' then s.clicked else s.replied end)
         and (#{w.link}::text is null or exists (
           select from offered.response r
-          where r.message_id = s.id and r.kind = 'CLICKED' and r.detail = #{w.link}))
+          where r.message_id = s.id and r.is_click and r.detail = #{w.link}))
         and (#{w.plan}::text is null or coalesce((
           select m.plan from offered.membership m where m.person_id = p.id), '') = #{w.plan})
         and (#{w.tag}::text is null or #{w.tag} = any(p.tags))

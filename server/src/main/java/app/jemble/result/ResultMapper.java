@@ -28,7 +28,7 @@ interface ResultMapper {
       from (
         select message_id, 'READ' as sign, min(at) as at
         from offered.response
-        where cause_id = #{mailing} and kind in ('OPENED', 'CLICKED', 'REPLIED')
+        where cause_id = #{mailing} and was_read
         group by message_id
         union all
         select message_id, kind, min(at)
@@ -51,7 +51,7 @@ interface ResultMapper {
       from (select min(sent_at) as sent_at from offered.message
             where cause_id = #{mailing} and is_sent) s,
            (select max(at) as at from offered.response where cause_id = #{mailing}
-            and kind in ('OPENED', 'CLICKED', 'REPLIED')) r
+            and was_read) r
       """)
   Span span(long mailing);
 
@@ -74,16 +74,16 @@ interface ResultMapper {
         where s.cause_id = #{mailing} and s.is_sent and target <> ''
         union
         select distinct detail from offered.response
-        where cause_id = #{mailing} and kind in ('CLICKED', 'MACHINE_CLICKED')
+        where cause_id = #{mailing} and is_any_click
       ) l
       left join (
         select target, count(*) filter (where clicks > 0) as people, sum(clicks) as clicks,
                count(*) filter (where clicks = 0) as machines
         from (
           select detail as target, message_id,
-                 count(*) filter (where kind = 'CLICKED') as clicks
+                 count(*) filter (where is_click) as clicks
           from offered.response
-          where cause_id = #{mailing} and kind in ('CLICKED', 'MACHINE_CLICKED')
+          where cause_id = #{mailing} and is_any_click
           group by 1, 2
         ) of_message
         group by target
@@ -100,9 +100,9 @@ interface ResultMapper {
   String COUNTS =
       """
       count(*) as sent,
-             count(*) filter (where s.standing = 'RETURNED') as returned,
-             count(*) filter (where s.standing in ('OPENED', 'CLICKED', 'REPLIED')) as read,
-             count(*) filter (where s.standing = 'REPLIED') as replied
+             count(*) filter (where s.stands_returned) as returned,
+             count(*) filter (where s.was_read) as read,
+             count(*) filter (where s.stands_replied) as replied
       """;
 
   @Select(
@@ -201,12 +201,12 @@ interface ResultMapper {
       from offered.message s
       join offered.person p on p.id = s.person_id
       left join lateral (
-        select min(at) filter (where kind in ('OPENED', 'CLICKED', 'REPLIED')) as read_at,
-               min(at) filter (where kind = 'CLICKED') as clicked_at,
-               min(at) filter (where kind = 'REPLIED') as replied_at,
-               min(at) filter (where kind in ('LEFT', 'COMPLAINED')) as left_at,
-               min(at) filter (where kind in ('RETURNED_HARD', 'RETURNED_SOFT')) as returned_at,
-               min(detail) filter (where kind in ('RETURNED_HARD', 'RETURNED_SOFT'))
+        select min(at) filter (where was_read) as read_at,
+               min(at) filter (where is_click) as clicked_at,
+               min(at) filter (where is_reply) as replied_at,
+               min(at) filter (where is_leaving) as left_at,
+               min(at) filter (where is_return) as returned_at,
+               min(detail) filter (where is_return)
                  as returned_why
         from offered.response
         where message_id = s.id

@@ -35,6 +35,16 @@ public enum Standing {
     return this == MACHINE_OPENED || this == NOTHING;
   }
 
+  /** It did not come back. */
+  public boolean isDelivered() {
+    return this != RETURNED;
+  }
+
+  /** A person has read it, and nothing stronger came of it than what reading people do. */
+  public boolean wasRead() {
+    return this == REPLIED || this == CLICKED || this == OPENED;
+  }
+
   /** Where several messages of one thread stand together; nothing of none. */
   public static Standing strongest(Collection<Standing> messages) {
     return messages.stream().min(Comparator.naturalOrder()).orElse(NOTHING);
