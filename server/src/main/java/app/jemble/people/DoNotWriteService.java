@@ -111,7 +111,7 @@ class DoNotWriteService {
   @Transactional
   void lift(String address, String note) {
     Account who = accounts.currentWith(Right.ADMINISTER);
-    String key = address == null ? "" : EmailAddress.key(address);
+    String key = EmailAddress.key(address);
     String reason = mapper.lockedReason(key);
     if (reason == null) {
       throw Problem.notFound("This address is not on the list any more.");

@@ -10,6 +10,8 @@ import app.jemble.core.response.Standing;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import app.jemble.core.response.ResponseKind;
+import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -118,6 +120,32 @@ public class FollowUpTest {
                     Whom.NOT_OPENED, new Facts(Standing.CLICKED, false, Reach.READY, false, false))
                 .words())
         .isEqualTo("clicked, no reply");
+  }
+
+  /** Whoever has responded is meant, unless left out. */
+  @Test
+  public void atOnceForAllButThoseLeftOut() {
+    assertThat(FollowUp.atOnce(false).outcome()).isEqualTo(FollowUp.Outcome.ACT);
+    assertThat(FollowUp.atOnce(true).outcome()).isEqualTo(FollowUp.Outcome.NOT);
+    assertThat(FollowUp.atOnce(true).words()).isEqualTo("is among those left out");
+  }
+
+  /** Every response of a person is a sign, what software did is none, and no response is two. */
+  @Test
+  public void signsPartTheResponsesOfPeople() {
+    List<ResponseKind> all =
+        Stream.of(Sign.values()).flatMap(sign -> sign.kinds().stream()).toList();
+    assertThat(all)
+        .doesNotHaveDuplicates()
+        .containsExactlyInAnyOrderElementsOf(
+            Stream.of(ResponseKind.values())
+                .filter(kind -> !kind.name().startsWith("MACHINE"))
+                .toList());
+    assertThat(Sign.RETURNED.kinds())
+        .containsExactlyInAnyOrder(ResponseKind.RETURNED_HARD, ResponseKind.RETURNED_SOFT);
+    assertThat(Sign.CLICKED.words()).isEqualTo("follows a link");
+    assertThat(Stream.of(Whom.values()).map(Whom::words)).doesNotHaveDuplicates();
+    assertThat(Whom.NOT_OPENED.words()).isEqualTo("Not opened");
   }
 
   /** An answer to the first of three messages is an answer. */

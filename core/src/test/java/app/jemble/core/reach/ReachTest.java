@@ -3,6 +3,7 @@ package app.jemble.core.reach;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.core.reach.Reach.Facts;
+import java.util.stream.Stream;
 import org.testng.annotations.Test;
 
 public class ReachTest {
@@ -43,6 +44,27 @@ public class ReachTest {
     assertThat(by(Channel.EMAIL, "1 Quay Road")).isEqualTo(Reach.NOT_VALID);
     assertThat(Reach.by(Channel.POST, new Facts("1 Quay Road", true, false, false, false, false)))
         .isEqualTo(Reach.ASKED_NOT);
+  }
+
+  /** An address is of one channel, whatever stands in it, and reads back from where it is kept. */
+  @Test
+  public void anAddressIsOfOneChannel() {
+    assertThat(new Address.Email("x").channel()).isEqualTo(Channel.EMAIL);
+    assertThat(new Address.Phone("x").channel()).isEqualTo(Channel.TEXT);
+    assertThat(new Address.Device("x").channel()).isEqualTo(Channel.APP);
+    assertThat(new Address.Postal("x").channel()).isEqualTo(Channel.POST);
+    for (Channel channel : Channel.values()) {
+      Address address = Address.of(channel, "where");
+      assertThat(address.channel()).isEqualTo(channel);
+      assertThat(address.stored()).isEqualTo("where");
+    }
+  }
+
+  @Test
+  public void channelsAndReasonsAreSaidInWordsOfTheirOwn() {
+    assertThat(Stream.of(Channel.values()).map(Channel::words)).doesNotHaveDuplicates().allMatch(w -> w.length() > 2);
+    assertThat(Stream.of(Reach.values()).map(Reach::words)).doesNotHaveDuplicates();
+    assertThat(Reach.LEFT_TOPIC.words()).isEqualTo("left this topic");
   }
 
   private static Reach by(Channel channel, String address) {
