@@ -19,12 +19,12 @@
   const kinds = partChoices(() => open);
   const choices = $derived(kinds.all);
 
-  function add(to: 'parts' | 'leaveParts', name: string, filter: Filter) {
+  function add(to: 'parts' | 'leftOutParts', name: string, filter: Filter) {
     const part: ShownPart = { name, filter, words: name };
     if (!writing[to].some((p) => p.name === name)) writing.set(to, [...writing[to], part]);
   }
 
-  function takeOff(from: 'parts' | 'leaveParts', part: ShownPart) {
+  function takeOff(from: 'parts' | 'leftOutParts', part: ShownPart) {
     writing.set(
       from,
       writing[from].filter((p) => p !== part)
@@ -55,7 +55,7 @@
     </section>
     <section aria-label="Left out">
       <h3 class="mb-1 font-bold">Left out, even so</h3>
-      <PartList parts={writing.leaveParts} onremove={(p) => takeOff('leaveParts', p)} />
+      <PartList parts={writing.leftOutParts} onremove={(p) => takeOff('leftOutParts', p)} />
       {#if writing.leftOut.length}
         <p class="flex justify-between gap-3 border-b border-line-soft py-1.5">
           {people(writing.leftOut.length)} left out by hand
@@ -69,7 +69,7 @@
       <AddPart
         label="Leave out a filter or a list"
         {choices}
-        onadd={(n, f) => add('leaveParts', n, f)}
+        onadd={(n, f) => add('leftOutParts', n, f)}
       />
     </section>
   </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import VirtualRows from '$lib/ui/VirtualRows.svelte';
   import { whenSeen } from '$lib/ui/whenSeen';
   import type { AudiencePerson } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
@@ -85,48 +86,59 @@
       {/if}
     </div>
     <ul class="min-h-0 flex-1 overflow-y-auto">
-      {#each list as person (`${person.id}-${person.recordId}`)}
-        {@const ready = person.reach === 'READY'}
-        <li
-          id={`who-${person.id}-${person.recordId}`}
-          class={`group relative border-b border-line-soft ${isChosen(person, current) ? 'bg-kelp-pale' : ''}`}
-        >
-          <button
-            type="button"
-            class="block w-full px-3 py-1.5 text-left"
-            aria-current={isChosen(person, current)}
-            onclick={() => onchoose(person)}
+      <VirtualRows
+        rows={list}
+        key={(person) => `${person.id}-${person.recordId}`}
+        height={52}
+        as="li"
+        insight={list.findIndex((person) => isChosen(person, current))}
+      >
+        {#snippet row(person, measured)}
+          {@const ready = person.reach === 'READY'}
+          <li
+            {@attach measured}
+            id={`who-${person.id}-${person.recordId}`}
+            class={`group relative border-b border-line-soft ${isChosen(person, current) ? 'bg-kelp-pale' : ''}`}
           >
-            <span class="flex items-baseline justify-between gap-2">
-              <span class={`truncate font-semibold ${ready ? '' : 'text-soft'}`}>{person.name}</span
-              >
-              {#if person.ownWords}
-                <span class="text-[0.8rem] font-semibold whitespace-nowrap text-kelp"
-                  >own wording</span
-                >
-              {:else if person.notes[0]}
-                <span class="text-[0.8rem] font-semibold whitespace-nowrap text-ochre">
-                  {person.notes[0]}{person.notes.length > 1 ? ` +${person.notes.length - 1}` : ''}
-                </span>
-              {/if}
-            </span>
-            <span class="block truncate text-[0.82rem] text-soft">
-              {ready ? person.line : person.reachWords}
-            </span>
-          </button>
-          {#if editable && (ready || person.reach === 'LEFT_OUT')}
             <button
               type="button"
-              class="absolute right-2 bottom-1 rounded bg-card px-1.5 text-[0.8rem] text-kelp opacity-0 group-hover:opacity-100 hover:underline focus:opacity-100 pointer-coarse:opacity-100"
-              onclick={() => (ready ? onleaveout(person) : ontakein(person))}
+              class="block w-full px-3 py-1.5 text-left"
+              aria-current={isChosen(person, current)}
+              onclick={() => onchoose(person)}
             >
-              {ready ? 'leave out' : 'take in again'}
+              <span class="flex items-baseline justify-between gap-2">
+                <span class={`truncate font-semibold ${ready ? '' : 'text-soft'}`}
+                  >{person.name}</span
+                >
+                {#if person.ownWords}
+                  <span class="text-[0.8rem] font-semibold whitespace-nowrap text-kelp"
+                    >own wording</span
+                  >
+                {:else if person.notes[0]}
+                  <span class="text-[0.8rem] font-semibold whitespace-nowrap text-ochre">
+                    {person.notes[0]}{person.notes.length > 1 ? ` +${person.notes.length - 1}` : ''}
+                  </span>
+                {/if}
+              </span>
+              <span class="block truncate text-[0.82rem] text-soft">
+                {ready ? person.line : person.reachWords}
+              </span>
             </button>
-          {/if}
-        </li>
-      {:else}
+            {#if editable && (ready || person.reach === 'LEFT_OUT')}
+              <button
+                type="button"
+                class="absolute right-2 bottom-1 rounded bg-card px-1.5 text-[0.8rem] text-kelp opacity-0 group-hover:opacity-100 hover:underline focus:opacity-100 pointer-coarse:opacity-100"
+                onclick={() => (ready ? onleaveout(person) : ontakein(person))}
+              >
+                {ready ? 'leave out' : 'take in again'}
+              </button>
+            {/if}
+          </li>
+        {/snippet}
+      </VirtualRows>
+      {#if list.length === 0}
         <li class="px-3 py-2 text-soft">{listed ? 'Nobody here.' : 'Looking at everyone …'}</li>
-      {/each}
+      {/if}
       <li {@attach whenSeen(onend)} class="h-px" aria-hidden="true"></li>
     </ul>
   </div>

@@ -60,9 +60,6 @@ export function walk(writing: Writing, onchoose: (row: Chosen) => void) {
       const next = list[Math.max(0, Math.min(list.length - 1, place - 1 + by))];
       if (!next) return;
       choose(next);
-      document
-        .getElementById(`who-${next.id}-${next.recordId}`)
-        ?.scrollIntoView({ block: 'nearest' });
       if (place > list.length - NEAR_THE_END) more();
     }
   };

@@ -13,13 +13,13 @@
 
   function right(m: UnderWay): string {
     if (m.sent === 0 && m.dueAt) return `waits until ${dayAndTime(m.dueAt, session.zone)}`;
-    if (m.toLeave > 0) return `${count(m.sent)} of ${count(m.messages)} gone`;
+    if (m.toDepart > 0) return `${count(m.sent)} of ${count(m.messages)} gone`;
     return `${count(m.replied)} of ${count(m.sent)} replied`;
   }
 
   function below(m: UnderWay): string {
     if (m.sent === 0) return `${count(m.messages)} people`;
-    if (m.toLeave > 0) return `${count(m.toLeave)} to leave`;
+    if (m.toDepart > 0) return `${count(m.toDepart)} to leave`;
     const left = m.lastSent ? `left ${daysAgo(m.lastSent, session.zone)}` : '';
     return `${left} · ${count(m.read)} read it without a reply · ${count(m.quiet)} quiet`;
   }
@@ -30,7 +30,7 @@
     <li class="border-b border-line-soft">
       <a
         class="block px-3.5 py-2.5 hover:bg-kelp-pale"
-        href={m.toLeave ? `/mailings/${m.id}` : `/responses/${m.id}`}
+        href={m.toDepart ? `/mailings/${m.id}` : `/responses/${m.id}`}
       >
         <span class="flex justify-between gap-3">
           <strong class="truncate">{m.name}</strong>
@@ -38,9 +38,9 @@
         </span>
         <Progress
           label={`${m.name}: ${right(m)}`}
-          value={m.toLeave ? m.sent : m.replied}
-          of={m.toLeave ? m.messages : m.sent}
-          then={m.toLeave ? 0 : m.read}
+          value={m.toDepart ? m.sent : m.replied}
+          of={m.toDepart ? m.messages : m.sent}
+          then={m.toDepart ? 0 : m.read}
         />
         <span class="mt-1 block text-[0.87rem] text-soft">{below(m)}</span>
       </a>

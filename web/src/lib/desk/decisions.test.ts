@@ -33,7 +33,7 @@ describe('the desk', () => {
   });
   it('says in a sentence how things stand', () => {
     const desk: Desk = {
-      counts: { drafts: 0, toLeave: 214, replies: 1, tasks: 0 },
+      counts: { drafts: 0, toDepart: 214, replies: 1, tasks: 0 },
       decisions: [],
       underWay: [],
       drafts: [],

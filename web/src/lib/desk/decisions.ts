@@ -70,10 +70,10 @@ export function headline(desk: Desk): string {
         ? '1 thing wants a decision.'
         : `${doubts} things want a decision.`
   ];
-  const { toLeave, replies, tasks } = desk.counts;
+  const { toDepart, replies, tasks } = desk.counts;
   if (tasks) parts.push(`${count(tasks)} ${tasks === 1 ? 'task is' : 'tasks are'} due.`);
   parts.push(
-    `${toLeave ? count(toLeave) : 'No'} ${toLeave === 1 ? 'message' : 'messages'} to leave, ${replies ? count(replies) : 'no'} ${replies === 1 ? 'reply' : 'replies'} since yesterday.`
+    `${toDepart ? count(toDepart) : 'No'} ${toDepart === 1 ? 'message' : 'messages'} to leave, ${replies ? count(replies) : 'no'} ${replies === 1 ? 'reply' : 'replies'} since yesterday.`
   );
   return parts.join(' ');
 }

@@ -13,7 +13,7 @@ const mailing = {
   state: 'DRAFT',
   version: 3,
   parts: [],
-  leaveParts: [],
+  leftOutParts: [],
   picks: [],
   leftOut: []
 } as unknown as WholeMailing;

@@ -18,7 +18,7 @@ const WRITTEN = [
   'private',
   'recordEach',
   'parts',
-  'leaveParts',
+  'leftOutParts',
   'picks',
   'leftOut',
   'plan',
@@ -60,7 +60,7 @@ export class Writing {
   private = $state(false);
   recordEach = $state<boolean | null>(false);
   parts = $state.raw<ShownPart[]>([]);
-  leaveParts = $state.raw<ShownPart[]>([]);
+  leftOutParts = $state.raw<ShownPart[]>([]);
   picks = $state.raw<number[]>([]);
   leftOut = $state.raw<number[]>([]);
   plan = $state.raw<SendPlan>(AT_ONCE);
@@ -181,7 +181,7 @@ export class Writing {
       private: this.private,
       recordEach: this.recordEach,
       parts: this.parts.map(stored),
-      leaveParts: this.leaveParts.map(stored),
+      leftOutParts: this.leftOutParts.map(stored),
       picks: this.picks,
       leftOut: this.leftOut,
       plan: this.plan,

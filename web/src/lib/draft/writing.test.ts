@@ -28,7 +28,7 @@ const mailing: WholeMailing = {
   records: 0,
   recordEach: false,
   parts: [],
-  leaveParts: [],
+  leftOutParts: [],
   picks: [1],
   files: [],
   leftOut: [],

@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { FilterField, Layout, ListRow } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
+  import { steadyColumns } from '$lib/ui/steadyColumns';
+  import VirtualRows from '$lib/ui/VirtualRows.svelte';
   import { whenSeen } from '$lib/ui/whenSeen';
   import { cellWords } from './cell';
   import ColumnHead from './ColumnHead.svelte';
@@ -66,7 +68,10 @@
   }
 </script>
 
-<table class="w-full border-separate border-spacing-0 text-[0.96rem]">
+<table
+  {@attach steadyColumns(() => layout)}
+  class="w-full border-separate border-spacing-0 text-[0.96rem]"
+>
   <thead>
     <tr class="h-[31px]">
       <th scope="col" class="sticky top-0 z-10 w-9 bg-card px-2 py-1.5 text-left">
@@ -93,50 +98,60 @@
     </tr>
   </thead>
   <tbody>
-    {#each rows as row (row.id)}
-      {@const picked = isPicked(selection, row.id, row.reach)}
-      {@const why = beside(row)}
-      <tr
-        id={`row-${row.id}`}
-        class={`h-9 ${picked ? 'bg-kelp-pale' : ''}`}
-        class:here={row.id === cursor}
-        onclick={() => oncursor(row.id)}
-        ondblclick={() => onopen(row)}
-      >
-        <td class="border-b border-line-soft px-2.5">
-          <input
-            type="checkbox"
-            class="rounded-[3px] border-soft bg-card text-kelp"
-            aria-label={`Pick ${row.name ?? 'this one'}`}
-            checked={picked}
-            onclick={(event) => {
-              event.stopPropagation();
-              onpick(row, event.shiftKey);
-            }}
-          />
-        </td>
-        <td class={`font-semibold ${cell}`}>
-          <button type="button" class="text-left" onclick={() => oncursor(row.id)}
-            >{row.name ?? '—'}</button
-          >
-          {#if why}
-            <span class="ms-1 text-[0.8rem] font-normal text-brick">{why}</span>
-          {/if}
-        </td>
-        {#each columns as field, i (field.name)}
-          {@const words = cellWords(
-            field,
-            row.cells[layout.columns.indexOf(field.name)] ?? null,
-            session.zone
-          )}
-          <td
-            class={`${i > 3 ? 'max-lg:hidden' : 'max-md:hidden'} ${cell} ${isNumber(field) ? 'text-right' : ''}`}
-            style:max-width={`${layout.widths[field.name] ?? 260}px`}
-            title={words.length > 28 ? words : undefined}>{words}</td
-          >
-        {/each}
-      </tr>
-    {/each}
+    <VirtualRows
+      {rows}
+      key={(row) => row.id}
+      height={36}
+      head={31}
+      as="tr"
+      insight={rows.findIndex((r) => r.id === cursor)}
+    >
+      {#snippet row(row, measured)}
+        {@const picked = isPicked(selection, row.id, row.reach)}
+        {@const why = beside(row)}
+        <tr
+          {@attach measured}
+          id={`row-${row.id}`}
+          class={`h-9 ${picked ? 'bg-kelp-pale' : ''}`}
+          class:here={row.id === cursor}
+          onclick={() => oncursor(row.id)}
+          ondblclick={() => onopen(row)}
+        >
+          <td class="border-b border-line-soft px-2.5">
+            <input
+              type="checkbox"
+              class="rounded-[3px] border-soft bg-card text-kelp"
+              aria-label={`Pick ${row.name ?? 'this one'}`}
+              checked={picked}
+              onclick={(event) => {
+                event.stopPropagation();
+                onpick(row, event.shiftKey);
+              }}
+            />
+          </td>
+          <td class={`font-semibold ${cell}`}>
+            <button type="button" class="text-left" onclick={() => oncursor(row.id)}
+              >{row.name ?? '—'}</button
+            >
+            {#if why}
+              <span class="ms-1 text-[0.8rem] font-normal text-brick">{why}</span>
+            {/if}
+          </td>
+          {#each columns as field, i (field.name)}
+            {@const words = cellWords(
+              field,
+              row.cells[layout.columns.indexOf(field.name)] ?? null,
+              session.zone
+            )}
+            <td
+              class={`${i > 3 ? 'max-lg:hidden' : 'max-md:hidden'} ${cell} ${isNumber(field) ? 'text-right' : ''}`}
+              style:max-width={`${layout.widths[field.name] ?? 260}px`}
+              title={words.length > 28 ? words : undefined}>{words}</td
+            >
+          {/each}
+        </tr>
+      {/snippet}
+    </VirtualRows>
   </tbody>
 </table>
 <div {@attach whenSeen(onend)} class="h-px"></div>

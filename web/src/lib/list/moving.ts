@@ -8,7 +8,6 @@ export function move(search: ListSearch, rows: ListRow[], step: number) {
   const next = rows[Math.max(0, Math.min(rows.length - 1, at + step))];
   if (!next) return;
   search.cursor = next.id;
-  document.getElementById(`row-${next.id}`)?.scrollIntoView({ block: 'nearest' });
 }
 
 /** Picks a row or lets it go; with a range, all from the cursor to it. */

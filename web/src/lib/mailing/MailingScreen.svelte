@@ -129,7 +129,7 @@
   class="grid min-h-0 flex-1 grid-cols-[minmax(0,262fr)_minmax(0,566fr)_minmax(0,388fr)] gap-3 max-lg:flex-none max-lg:grid-cols-1"
 >
   <WhoPane
-    words={audienceWords(writing.parts, writing.picks.length, writing.leaveParts)}
+    words={audienceWords(writing.parts, writing.picks.length, writing.leftOutParts)}
     total={check.data?.total}
     listed={asked.audience.isSuccess}
     ownWords={check.data?.ownWords ?? 0}

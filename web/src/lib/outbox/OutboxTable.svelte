@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { steadyColumns } from '$lib/ui/steadyColumns';
+  import VirtualRows from '$lib/ui/VirtualRows.svelte';
   import { whenSeen } from '$lib/ui/whenSeen';
   import type { OutboxMessage } from '$lib/api/types';
   import { clock, dayAndTime, zoneCity } from '$lib/format/dates';
@@ -33,7 +35,7 @@
   }
 </script>
 
-<table class="w-full text-[0.96rem]">
+<table {@attach steadyColumns(() => rows.length > 0)} class="w-full text-[0.96rem]">
   <thead>
     <tr>
       <th scope="col" class={head}>To</th>
@@ -44,44 +46,47 @@
     </tr>
   </thead>
   <tbody>
-    {#each rows as row (row.id)}
-      <tr class="h-9 hover:bg-kelp-pale">
-        <td class={`${cell} max-w-64 truncate`}>
-          <strong>{row.name}</strong>
-          <span class="ms-1 text-[0.87rem] text-soft max-lg:hidden">{row.address}</span>
-        </td>
-        <td class={`${cell} max-w-52 truncate max-md:hidden`}>
-          <a class="hover:underline" href={`/mailings/${row.mailingId}`}>{row.mailing}</a>
-        </td>
-        <td class={`${cell} max-w-72`}>
-          <span class="flex items-center gap-1.5">
-            <LetterMark letter={states[row.state]?.letter ?? 'sent'} />
-            {row.held ? 'held, can be taken back' : (states[row.state]?.words ?? row.state)}
-          </span>
-          {#if row.reason}
-            <span class="block truncate text-[0.8rem] text-soft" title={row.reason}
-              >{tried(row.tries)}{row.reason}</span
-            >
-          {/if}
-        </td>
-        <td class={cell}>
-          {dayAndTime(row.dueAt, session.zone)}
-          {#if theirTime(row)}<span class="text-[0.87rem] text-soft">({theirTime(row)})</span>{/if}
-        </td>
-        <td class={`${cell} text-right`}>
-          {#if mayWrite}
-            {#each row.held ? [] : acts(row.state) as offer (offer.act)}
-              <button
-                type="button"
-                class="ms-3 text-[0.93rem] font-semibold text-kelp hover:underline"
-                aria-label={`${offer.words}: ${row.name}`}
-                onclick={() => onact(row, offer.act)}>{offer.words}</button
+    <VirtualRows {rows} key={(row) => row.id} height={36} as="tr">
+      {#snippet row(row, measured)}
+        <tr {@attach measured} class="h-9 hover:bg-kelp-pale">
+          <td class={`${cell} max-w-64 truncate`}>
+            <strong>{row.name}</strong>
+            <span class="ms-1 text-[0.87rem] text-soft max-lg:hidden">{row.address}</span>
+          </td>
+          <td class={`${cell} max-w-52 truncate max-md:hidden`}>
+            <a class="hover:underline" href={`/mailings/${row.mailingId}`}>{row.mailing}</a>
+          </td>
+          <td class={`${cell} max-w-72`}>
+            <span class="flex items-center gap-1.5">
+              <LetterMark letter={states[row.state]?.letter ?? 'sent'} />
+              {row.held ? 'held, can be taken back' : (states[row.state]?.words ?? row.state)}
+            </span>
+            {#if row.reason}
+              <span class="block truncate text-[0.8rem] text-soft" title={row.reason}
+                >{tried(row.tries)}{row.reason}</span
               >
-            {/each}
-          {/if}
-        </td>
-      </tr>
-    {/each}
+            {/if}
+          </td>
+          <td class={cell}>
+            {dayAndTime(row.dueAt, session.zone)}
+            {#if theirTime(row)}<span class="text-[0.87rem] text-soft">({theirTime(row)})</span
+              >{/if}
+          </td>
+          <td class={`${cell} text-right`}>
+            {#if mayWrite}
+              {#each row.held ? [] : acts(row.state) as offer (offer.act)}
+                <button
+                  type="button"
+                  class="ms-3 text-[0.93rem] font-semibold text-kelp hover:underline"
+                  aria-label={`${offer.words}: ${row.name}`}
+                  onclick={() => onact(row, offer.act)}>{offer.words}</button
+                >
+              {/each}
+            {/if}
+          </td>
+        </tr>
+      {/snippet}
+    </VirtualRows>
   </tbody>
 </table>
 <div {@attach whenSeen(onend)} class="h-px"></div>

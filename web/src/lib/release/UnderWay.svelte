@@ -30,7 +30,7 @@
     (outbox.data?.parts ?? [])
       .filter((p) => states.includes(p.state))
       .reduce((sum, p) => sum + p.messages, 0);
-  const toLeave = $derived(of(['waiting', 'deferred', 'sending', 'held']));
+  const toDepart = $derived(of(['waiting', 'deferred', 'sending', 'held']));
   const sent = $derived(summary.data?.sent ?? 0);
   const total = $derived(summary.data?.messages ?? 0);
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
@@ -51,7 +51,7 @@
       {:else if seconds > 0}
         Released, held
       {:else}
-        {toLeave ? 'Under way' : 'Done'}
+        {toDepart ? 'Under way' : 'Done'}
       {/if}
     </h2>
     <p class="flex-1">
@@ -60,11 +60,11 @@
       {:else if seconds > 0 && released && !mailing.paused}
         {messages(total)} are held {seconds} more {seconds === 1 ? 'second' : 'seconds'}.
       {:else}
-        {count(sent)} of {count(total)} gone{#if mailing.paused}, {count(of(['held']))} held back{:else if toLeave && mailing.dueAt && sent === 0},
+        {count(sent)} of {count(total)} gone{#if mailing.paused}, {count(of(['held']))} held back{:else if toDepart && mailing.dueAt && sent === 0},
           the first leaves {dayAndTime(
             mailing.dueAt,
             session.zone
-          )}{:else if run.data?.last && toLeave}, the last leaves {dayAndTime(
+          )}{:else if run.data?.last && toDepart}, the last leaves {dayAndTime(
             run.data.last,
             session.zone
           )}{/if}.
@@ -77,7 +77,7 @@
       <HouseButton weight="main" disabled={acts.busy} onclick={() => acts.takeBack()}
         >Take back</HouseButton
       >
-    {:else if toLeave && released && mayWrite && !writing}
+    {:else if toDepart && released && mayWrite && !writing}
       {#if mailing.paused}
         <HouseButton weight="main" disabled={acts.busy} onclick={() => acts.resume()}
           >Go on</HouseButton

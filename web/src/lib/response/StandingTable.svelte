@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { steadyColumns } from '$lib/ui/steadyColumns';
+  import VirtualRows from '$lib/ui/VirtualRows.svelte';
   import { whenSeen } from '$lib/ui/whenSeen';
   import type { MessageStanding } from '$lib/api/types';
   import { dayAndTime, dayAndYear, zoneCity } from '$lib/format/dates';
@@ -26,7 +28,7 @@
   }
 </script>
 
-<table class="w-full">
+<table {@attach steadyColumns(() => rows.length > 0)} class="w-full">
   <thead>
     <tr>
       <th scope="col" class={head}>Name</th>
@@ -37,32 +39,34 @@
     </tr>
   </thead>
   <tbody>
-    {#each rows as row (row.id)}
-      <tr class="h-9 hover:bg-kelp-pale">
-        <td class={`${cell} font-semibold`}>
-          <a class="hover:underline" href={`/people?person=${row.personId}`}>{row.name}</a>
-        </td>
-        <td class={cell}>
-          <span class="flex items-center gap-1.5">
-            <LetterMark letter={standings[row.standing].letter} />
-            {standings[row.standing].words}
-          </span>
-        </td>
-        <td class={`${cell} max-md:hidden`}>{sent(row)}</td>
-        <td class={`${cell} max-md:hidden`}>
-          {row.lastReply ? dayAndYear(row.lastReply, session.zone) : 'never'}
-        </td>
-        <td class={`${cell} text-right`}>
-          <a class="text-[0.93rem] text-kelp hover:underline" href={`/responses/with/${row.id}`}
-            >conversation</a
-          >
-          <a
-            class="ms-3 text-[0.93rem] text-kelp hover:underline max-md:hidden"
-            href={`/api/messages/${row.id}/eml`}>as it left</a
-          >
-        </td>
-      </tr>
-    {/each}
+    <VirtualRows {rows} key={(row) => row.id} height={36} as="tr">
+      {#snippet row(row, measured)}
+        <tr {@attach measured} class="h-9 hover:bg-kelp-pale">
+          <td class={`${cell} font-semibold`}>
+            <a class="hover:underline" href={`/people?person=${row.personId}`}>{row.name}</a>
+          </td>
+          <td class={cell}>
+            <span class="flex items-center gap-1.5">
+              <LetterMark letter={standings[row.standing].letter} />
+              {standings[row.standing].words}
+            </span>
+          </td>
+          <td class={`${cell} max-md:hidden`}>{sent(row)}</td>
+          <td class={`${cell} max-md:hidden`}>
+            {row.lastReply ? dayAndYear(row.lastReply, session.zone) : 'never'}
+          </td>
+          <td class={`${cell} text-right`}>
+            <a class="text-[0.93rem] text-kelp hover:underline" href={`/responses/with/${row.id}`}
+              >conversation</a
+            >
+            <a
+              class="ms-3 text-[0.93rem] text-kelp hover:underline max-md:hidden"
+              href={`/api/messages/${row.id}/eml`}>as it left</a
+            >
+          </td>
+        </tr>
+      {/snippet}
+    </VirtualRows>
   </tbody>
 </table>
 <div {@attach whenSeen(onend)} class="h-px"></div>

@@ -18,7 +18,7 @@
   }));
   const numbers = $derived<Record<string, number>>({
     '/mailings': counts.data?.drafts ?? 0,
-    '/outbox': counts.data?.toLeave ?? 0,
+    '/outbox': counts.data?.toDepart ?? 0,
     '/tasks': counts.data?.tasks ?? 0
   });
   const meanings: Record<string, string> = { '/mailings': 'drafts', '/outbox': 'to leave' };

@@ -19,11 +19,11 @@
 
   function stand(mailing: MailingRow): string {
     if (mailing.state === 'WITHDRAWN') return 'withdrawn';
-    if (mailing.toLeave === 0) return 'all gone';
+    if (mailing.toDepart === 0) return 'all gone';
     if (mailing.sent === 0 && mailing.dueAt) {
       return `leaves ${dayAndTime(mailing.dueAt, session.zone)}`;
     }
-    return `${count(mailing.toLeave)} to leave`;
+    return `${count(mailing.toDepart)} to leave`;
   }
 </script>
 

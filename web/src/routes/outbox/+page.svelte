@@ -49,7 +49,7 @@
       return found ? [{ key, count: found.messages, words: look.words, tone: look.tone }] : [];
     })
   );
-  const toLeave = $derived(
+  const toDepart = $derived(
     parts
       .filter((p) => ['waiting', 'sending', 'deferred'].includes(p.key))
       .reduce((sum, p) => sum + p.count, 0)
@@ -90,8 +90,8 @@
   title="Outbox"
   words={!tally.isSuccess
     ? ''
-    : toLeave
-      ? `${count(toLeave)} to leave.`
+    : toDepart
+      ? `${count(toDepart)} to leave.`
       : 'Nothing waits to leave.'}
 >
   {#snippet actions()}

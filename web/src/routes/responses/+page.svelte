@@ -70,10 +70,10 @@
                 <a class="font-semibold hover:underline" href={`/responses/${mailing.id}`}
                   >{mailing.name}</a
                 >
-                {#if mailing.toLeave}
+                {#if mailing.toDepart}
                   <a
                     class="ms-1 text-[0.87rem] text-soft hover:underline"
-                    href={`/outbox?mailing=${mailing.id}`}>{count(mailing.toLeave)} to leave</a
+                    href={`/outbox?mailing=${mailing.id}`}>{count(mailing.toDepart)} to leave</a
                   >
                 {/if}
               </td>

@@ -12,6 +12,8 @@
   import Panel from '$lib/ui/Panel.svelte';
   import Tally from '$lib/ui/Tally.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
+  import { steadyColumns } from '$lib/ui/steadyColumns';
+  import VirtualRows from '$lib/ui/VirtualRows.svelte';
   import { whenSeen } from '$lib/ui/whenSeen';
   import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/svelte-query';
 
@@ -96,7 +98,7 @@
         bind:value={find}
       />
     {/snippet}
-    <table class="w-full">
+    <table {@attach steadyColumns(() => rows.length > 0)} class="w-full">
       <thead>
         <tr>
           <th scope="col" class={head}>Address</th>
@@ -108,41 +110,41 @@
         </tr>
       </thead>
       <tbody>
-        {#each rows as row (row.address)}
-          <tr class="hover:bg-kelp-pale">
-            <td class={cell}>
-              {#if row.personId}
-                <a
-                  class="block font-semibold text-kelp hover:underline"
-                  href={`/people/${row.personId}`}>{row.person}</a
-                >
-              {/if}
-              {row.address}
-            </td>
-            <td class={cell}>{row.reason}</td>
-            <td class={`${cell} whitespace-nowrap`}>{dayAndYear(row.since, session.zone)}</td>
-            <td class={`${cell} max-md:hidden`}>{row.source}</td>
-            <td class={`${cell} max-w-80 truncate text-soft max-md:hidden`} title={row.note}>
-              {row.note}
-            </td>
-            <td class={`${cell} text-right`}>
-              {#if row.liftable && mayLift}
-                <button
-                  type="button"
-                  class="font-semibold text-kelp hover:underline"
-                  onclick={() => (lifting = row)}>Lift…</button
-                >
-              {:else if row.liftable}
-                <span class="text-[0.87rem] text-soft">an administrator can lift it</span>
-              {/if}
-            </td>
-          </tr>
-        {:else}
-          {#if list.isSuccess}
-            <tr><td class={`${cell} text-soft`} colspan="6">No such address is on the list.</td></tr
-            >
-          {/if}
-        {/each}
+        <VirtualRows {rows} key={(row) => row.address} height={36} as="tr">
+          {#snippet row(row, measured)}
+            <tr {@attach measured} class="hover:bg-kelp-pale">
+              <td class={cell}>
+                {#if row.personId}
+                  <a
+                    class="block font-semibold text-kelp hover:underline"
+                    href={`/people/${row.personId}`}>{row.person}</a
+                  >
+                {/if}
+                {row.address}
+              </td>
+              <td class={cell}>{row.reason}</td>
+              <td class={`${cell} whitespace-nowrap`}>{dayAndYear(row.since, session.zone)}</td>
+              <td class={`${cell} max-md:hidden`}>{row.source}</td>
+              <td class={`${cell} max-w-80 truncate text-soft max-md:hidden`} title={row.note}>
+                {row.note}
+              </td>
+              <td class={`${cell} text-right`}>
+                {#if row.liftable && mayLift}
+                  <button
+                    type="button"
+                    class="font-semibold text-kelp hover:underline"
+                    onclick={() => (lifting = row)}>Lift…</button
+                  >
+                {:else if row.liftable}
+                  <span class="text-[0.87rem] text-soft">an administrator can lift it</span>
+                {/if}
+              </td>
+            </tr>
+          {/snippet}
+        </VirtualRows>
+        {#if rows.length === 0 && list.isSuccess}
+          <tr><td class={`${cell} text-soft`} colspan="6">No such address is on the list.</td></tr>
+        {/if}
       </tbody>
     </table>
     <div

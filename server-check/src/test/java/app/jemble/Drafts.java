@@ -20,7 +20,7 @@ public final class Drafts {
           "replyColleague",
           "private",
           "parts",
-          "leaveParts",
+          "leftOutParts",
           "picks",
           "leftOut",
           "plan",

@@ -9,6 +9,7 @@ import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.PublicToken;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.reach.Address;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.Standing;
 import app.jemble.outbox.NewMessage;
@@ -92,7 +93,7 @@ class DemoMailings {
         texts.write(
             new OutgoingTexts.ToWrite(
                 mailing,
-                reader.id(),
+                new PersonId(reader.id()),
                 new Address.Email(reader.email()),
                 reader.name(),
                 token,
@@ -106,7 +107,7 @@ class DemoMailings {
     byte[] octets = new byte[16];
     secure.nextBytes(octets);
     return new NewMessage(
-        reader.id(),
+        new PersonId(reader.id()),
         new Address.Email(reader.email()),
         reader.name(),
         PublicToken.of(octets, workspace.current().secret()),

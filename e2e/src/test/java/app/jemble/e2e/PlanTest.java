@@ -17,7 +17,7 @@ import org.testng.annotations.Test;
  */
 public class PlanTest extends BrowserTest {
 
-  private static final Pattern TO_LEAVE = Pattern.compile("^\\d+ to leave\\.$");
+  private static final Pattern TO_DEPART = Pattern.compile("^\\d+ to leave\\.$");
   private long draft;
 
   @Override
@@ -145,7 +145,7 @@ public class PlanTest extends BrowserTest {
     assertThat(page.getByText(Pattern.compile("leave by the new plan"))).isVisible();
     underWay().getByText("Outbox").click();
     assertThat(page.locator("tbody tr").first()).containsText(", 09:00");
-    assertThat(page.getByText(TO_LEAVE)).isVisible();
+    assertThat(page.getByText(TO_DEPART)).isVisible();
   }
 
   @Test(dependsOnMethods = "thePaceOfTheRestIsChanged")

@@ -31,7 +31,7 @@ public class DeskTest extends ServerTest {
     JsonNode counts = api.get("/api/desk/counts").json();
     assertThat(counts.get("drafts").asLong())
         .isEqualTo(count("cause where state = 'draft' and kind = 'MAILING'"));
-    assertThat(counts.get("toLeave").asLong())
+    assertThat(counts.get("toDepart").asLong())
         .isEqualTo(count("message where state in ('waiting', 'deferred')"));
   }
 

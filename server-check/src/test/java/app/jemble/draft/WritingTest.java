@@ -210,7 +210,7 @@ public class WritingTest extends ServerTest {
     change(mailing, Map.of("parts", List.of(yard)));
     JsonNode look = api.get("/api/mailings/" + mailing + "/check").json();
     assertThat(look.get("total").asInt()).isEqualTo(5);
-    change(mailing, Map.of("parts", List.of(yard), "leaveParts", List.of(yard)));
+    change(mailing, Map.of("parts", List.of(yard), "leftOutParts", List.of(yard)));
     look = api.get("/api/mailings/" + mailing + "/check").json();
     int sum = look.get("ready").asInt();
     int leftOut = 0;

@@ -12,6 +12,7 @@ import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.core.record.Values;
 import app.jemble.workspace.WorkspaceService;
@@ -59,7 +60,7 @@ public class RecordListTest extends ServerTest {
   public void prepare() {
     lists = application.getBean(ListService.class);
     WorkspaceService workspace = application.getBean(WorkspaceService.class);
-    asOf = new AsOf(clock.instant(), workspace.current().zoneId(), "tomas", 7L);
+    asOf = new AsOf(clock.instant(), workspace.current().zoneId(), "tomas", new PersonId(7));
     sql.sql("update task set due_on = null where id % 5 = 0").update();
     sql.sql("update task set owner_id = null where id % 7 = 0").update();
     sql.sql("update quote set owner_id = null, sent_on = null where id % 6 = 0").update();
@@ -166,7 +167,7 @@ public class RecordListTest extends ServerTest {
 
   @Test(dataProvider = "kinds")
   public void theirPeopleAreEachOnce(Related kind) {
-    List<Long> people = lists.peopleOf(kind, FilterBody.EVERYONE, ListService.Which.ALL, asOf);
+    List<PersonId> people = lists.peopleOf(kind, FilterBody.EVERYONE, ListService.Which.ALL, asOf);
     assertThat(people).doesNotHaveDuplicates();
     String table = kind == Related.EVENT ? "attendance" : kind.one();
     long expected =

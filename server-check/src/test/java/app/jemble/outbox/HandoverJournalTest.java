@@ -2,6 +2,7 @@ package app.jemble.outbox;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageState;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -24,8 +25,8 @@ public class HandoverJournalTest {
     folder = Files.createTempDirectory("jemble-journal");
   }
 
-  private HandoverJournal.Left theOneLeft() throws IOException {
-    List<HandoverJournal.Left> left = HandoverJournal.left(folder);
+  private HandoverJournal.Abandoned theOneLeft() throws IOException {
+    List<HandoverJournal.Abandoned> left = HandoverJournal.abandoned(folder);
     assertThat(left).hasSize(1);
     return left.get(0);
   }
@@ -33,58 +34,67 @@ public class HandoverJournalTest {
   @Test
   public void whatEndedIsToldAndWhatHadNotBegunWaits() throws IOException {
     HandoverJournal journal = HandoverJournal.begin(folder, "w1");
-    journal.begun(7, 1);
-    journal.ended(1, new Ended(7, 1, MessageState.SENT, "", null, SENT));
-    journal.begun(8, 3);
-    journal.ended(3, new Ended(8, 3, MessageState.REFUSED, "550 no\nsuch mailbox", null, null));
-    journal.begun(9, 1);
-    journal.leave();
+    journal.begun(message(7), 1);
+    journal.ended(1, new Ended(message(7), 1, MessageState.SENT, "", null, SENT));
+    journal.begun(message(8), 3);
+    journal.ended(
+        3, new Ended(message(8), 3, MessageState.REFUSED, "550 no\nsuch mailbox", null, null));
+    journal.begun(message(9), 1);
+    journal.letGo();
 
-    HandoverJournal.Left left = theOneLeft();
+    HandoverJournal.Abandoned left = theOneLeft();
     assertThat(left.worker()).isEqualTo("w1");
-    assertThat(left.fate(7, 1)).contains(new Ended(7, 1, MessageState.SENT, "", null, SENT));
-    assertThat(left.fate(8, 3))
-        .contains(new Ended(8, 3, MessageState.REFUSED, "550 no such mailbox", null, null));
-    assertThat(left.fate(9, 1)).as("on the wire").isEmpty();
-    assertThat(left.fate(10, 1)).contains(new Ended(10, 0, MessageState.WAITING, "", null, null));
-    assertThat(left.fate(11, 2)).contains(new Ended(11, 1, MessageState.DEFERRED, "", null, null));
-    assertThat(left.fate(8, 4))
+    assertThat(left.fate(message(7), 1))
+        .contains(new Ended(message(7), 1, MessageState.SENT, "", null, SENT));
+    assertThat(left.fate(message(8), 3))
+        .contains(
+            new Ended(message(8), 3, MessageState.REFUSED, "550 no such mailbox", null, null));
+    assertThat(left.fate(message(9), 1)).as("on the wire").isEmpty();
+    assertThat(left.fate(message(10), 1))
+        .contains(new Ended(message(10), 0, MessageState.WAITING, "", null, null));
+    assertThat(left.fate(message(11), 2))
+        .contains(new Ended(message(11), 1, MessageState.DEFERRED, "", null, null));
+    assertThat(left.fate(message(8), 4))
         .as("an earlier attempt tells nothing of this one")
-        .contains(new Ended(8, 3, MessageState.DEFERRED, "", null, null));
+        .contains(new Ended(message(8), 3, MessageState.DEFERRED, "", null, null));
   }
 
   @Test
   public void whileItsWorkerLivesNobodyReadsIt() throws IOException {
     HandoverJournal journal = HandoverJournal.begin(folder, "w1");
-    journal.begun(7, 1);
-    assertThat(HandoverJournal.left(folder)).isEmpty();
+    journal.begun(message(7), 1);
+    assertThat(HandoverJournal.abandoned(folder)).isEmpty();
     journal.close();
-    assertThat(HandoverJournal.left(folder)).as("ended in order").isEmpty();
+    assertThat(HandoverJournal.abandoned(folder)).as("ended in order").isEmpty();
   }
 
   @Test
   public void whatIsNotedElsewhereIsForgotten() throws IOException {
     HandoverJournal journal = HandoverJournal.begin(folder, "w1");
-    journal.begun(7, 1);
+    journal.begun(message(7), 1);
     journal.forget();
-    journal.begun(8, 1);
-    journal.leave();
+    journal.begun(message(8), 1);
+    journal.letGo();
     assertThat(theOneLeft().lines()).hasSize(2).last().isEqualTo("begun 8 1");
   }
 
   @Test
   public void aLineThatAKillCutShortTellsNothing() throws IOException {
     HandoverJournal journal = HandoverJournal.begin(folder, "w1");
-    journal.begun(7, 1);
-    journal.leave();
+    journal.begun(message(7), 1);
+    journal.letGo();
     Files.writeString(
         folder.resolve("w1.handovers"), "ended 7 1 1 sent - 18", StandardOpenOption.APPEND);
-    assertThat(theOneLeft().fate(7, 1)).isEmpty();
+    assertThat(theOneLeft().fate(message(7), 1)).isEmpty();
   }
 
   @Test
   public void ofAnotherStartOfTheMachineItIsNotBelieved() throws IOException {
     Files.writeString(folder.resolve("w1.handovers"), "machine another-start\nbegun 7 1\n");
-    assertThat(HandoverJournal.left(folder)).isEmpty();
+    assertThat(HandoverJournal.abandoned(folder)).isEmpty();
+  }
+
+  private static MessageId message(long number) {
+    return new MessageId(number);
   }
 }

@@ -87,10 +87,10 @@ public class OfferedAgreementTest extends ServerTest {
             message(state, standing, later, sent ? Instant.parse("2020-01-01T00:00:00Z") : null);
         assertThat(offered("message", id))
             .as("%s %s", state, standing)
-            .containsEntry("to_leave", MessageState.TO_LEAVE.contains(state))
+            .containsEntry("to_depart", MessageState.TO_DEPART.contains(state))
             .containsEntry("is_open", MessageState.OPEN.contains(state))
             .containsEntry("is_sent", sent)
-            .containsEntry("has_not_left", !sent)
+            .containsEntry("has_not_departed", !sent)
             .containsEntry("is_held", state == MessageState.HELD)
             .containsEntry("is_refused", state == MessageState.REFUSED)
             .containsEntry("in_doubt", state == MessageState.IN_DOUBT)

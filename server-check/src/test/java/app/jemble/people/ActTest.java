@@ -227,7 +227,7 @@ public class ActTest extends ServerTest {
     long mailing = draft(List.of(1L), "Hands", "<p>Hands</p>");
     Map<String, Object> change = change(mailing, "Hands", "<p>Hands</p>");
     change.put("parts", List.of(Map.of("name", "Quay hands", "filter", asked)));
-    change.put("leaveParts", List.of(Map.of("name", "Out", "filter", asked)));
+    change.put("leftOutParts", List.of(Map.of("name", "Out", "filter", asked)));
     assertThat(api.put("/api/mailings/" + mailing, change).status()).isEqualTo(200);
     Map<String, Object> rule = new HashMap<>();
     rule.put("whom", "NO_REPLY");

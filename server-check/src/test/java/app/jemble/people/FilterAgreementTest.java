@@ -15,6 +15,7 @@ import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Values;
 import app.jemble.filter.FilterBody;
 import app.jemble.filter.ListRow;
@@ -78,10 +79,10 @@ public class FilterAgreementTest extends ServerTest {
         new Field("checked", "Checked", FieldType.DAY, List.of(), Set.of(FieldUse.FILTER)));
     dirty();
     fields = workspace.fields();
-    asOf = new AsOf(clock.instant(), workspace.current().zoneId(), "orla", 7L);
+    asOf = new AsOf(clock.instant(), workspace.current().zoneId(), "orla", new PersonId(7));
     PersonValues values = application.getBean(PersonValues.class);
     Map<Long, Values> merged = new HashMap<>();
-    everyone().forEach(p -> merged.put(p.id(), values.of(p, fields)));
+    everyone().forEach(p -> merged.put(p.id().value(), values.of(p, fields)));
     known = new KnownPeople(sql, fields).with(merged);
     assertThat(known).as("the colleagues' own records among them").hasSize(403);
   }
@@ -246,7 +247,7 @@ public class FilterAgreementTest extends ServerTest {
   @Test
   public void theReachOfTheListIsCores() {
     Map<Long, PersonRecord> records = new HashMap<>();
-    everyone().forEach(p -> records.put(p.id(), p));
+    everyone().forEach(p -> records.put(p.id().value(), p));
     Set<Reach> seen = new HashSet<>();
     for (Reach reach : Reach.values()) {
       ListService.Which ofReach = ListService.Which.of(reach);

@@ -3,6 +3,7 @@ package app.jemble.people;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.core.record.Values;
 import java.math.BigDecimal;
@@ -128,11 +129,11 @@ final class KnownPeople {
     return by;
   }
 
-  private static List<Long> chain(long id, Map<Long, Long> introducers) {
-    List<Long> chain = new ArrayList<>();
+  private static List<PersonId> chain(long id, Map<Long, Long> introducers) {
+    List<PersonId> chain = new ArrayList<>();
     Long next = introducers.get(id);
     while (next != null && chain.size() < LONGEST_CHAIN) {
-      chain.add(next);
+      chain.add(new PersonId(next));
       next = introducers.get(next);
     }
     return chain;

@@ -4,6 +4,7 @@ import app.jemble.core.access.Access;
 import app.jemble.core.access.Asker;
 import app.jemble.core.access.Right;
 import app.jemble.core.access.Role;
+import app.jemble.core.record.PersonId;
 
 /**
  * A colleague who signs in.
@@ -19,7 +20,7 @@ public record Account(
     String email,
     String title,
     Role role,
-    Long personId,
+    PersonId personId,
     String phone,
     String pictureKey,
     String signature) {

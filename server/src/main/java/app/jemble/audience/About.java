@@ -1,6 +1,7 @@
 package app.jemble.audience;
 
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Values;
 import java.util.Map;
 
@@ -9,10 +10,10 @@ import java.util.Map;
  *
  * @param words to tell it from that person's others
  */
-public record About(long id, long personId, String words, Map<String, FieldValue> fields) {
+public record About(long id, PersonId personId, String words, Map<String, FieldValue> fields) {
 
   /** No record: only what is known of the person. */
-  public static final About NOTHING = new About(0, 0, "", Map.of());
+  public static final About NOTHING = new About(0, null, "", Map.of());
 
   /** What it is called alone, for a long list. */
   public About withoutFields() {

@@ -1,6 +1,7 @@
 package app.jemble.audience;
 
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import java.util.HashMap;
 import java.util.List;
@@ -23,11 +24,11 @@ class AboutRecords {
    * By person, the records that person's messages are about: all of them, or the newest alone.
    * Empty for an audience that is about no records.
    */
-  Map<Long, List<About>> of(Audience audience) {
+  Map<PersonId, List<About>> of(Audience audience) {
     if (audience.recordKind() == null) {
       return Map.of();
     }
-    Map<Long, List<About>> byPerson =
+    Map<PersonId, List<About>> byPerson =
         all(audience.recordKind(), audience.recordIds()).stream()
             .collect(Collectors.groupingBy(About::personId));
     if (!audience.recordEach()) {

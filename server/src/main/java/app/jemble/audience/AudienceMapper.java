@@ -1,5 +1,6 @@
 package app.jemble.audience;
 
+import app.jemble.core.record.PersonId;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -13,7 +14,7 @@ interface AudienceMapper {
   @Select(
       """
       select record_kind, record_ids, record_each, parts::text as parts,
-             leave_parts::text as leave_parts, picks, left_out
+             left_out_parts::text as left_out_parts, picks, left_out
       from audience
       where mailing_id = #{mailingId}
       """)
@@ -21,14 +22,14 @@ interface AudienceMapper {
 
   @Insert(
       """
-      insert into audience (mailing_id, record_kind, record_ids, record_each, parts, leave_parts,
+      insert into audience (mailing_id, record_kind, record_ids, record_each, parts, left_out_parts,
                             picks, left_out)
       values (#{mailingId}, #{a.recordKind}, #{a.recordIds}, #{a.recordEach}, #{a.parts}::jsonb,
-              #{a.leaveParts}::jsonb, #{a.picks}, #{a.leftOut})
+              #{a.leftOutParts}::jsonb, #{a.picks}, #{a.leftOut})
       on conflict (mailing_id) do update
       set record_kind = excluded.record_kind, record_ids = excluded.record_ids,
           record_each = excluded.record_each, parts = excluded.parts,
-          leave_parts = excluded.leave_parts, picks = excluded.picks, left_out = excluded.left_out
+          left_out_parts = excluded.left_out_parts, picks = excluded.picks, left_out = excluded.left_out
       """)
   int write(@Param("mailingId") long mailingId, @Param("a") Audience audience);
 
@@ -38,16 +39,16 @@ interface AudienceMapper {
       set left_out = array(select distinct unnest(left_out || #{people}::bigint[]) order by 1)
       where mailing_id = #{mailingId}
       """)
-  int leaveOut(@Param("mailingId") long mailingId, @Param("people") Long[] people);
+  int leaveOut(@Param("mailingId") long mailingId, @Param("people") PersonId[] people);
 
   /** The parts of a mailing's audience and those it leaves out, as they are stored. */
-  record StoredParts(long mailingId, String parts, String leaveParts) {}
+  record StoredParts(long mailingId, String parts, String leftOutParts) {}
 
   @Select(
       """
-      select mailing_id, parts::text as parts, leave_parts::text as leave_parts
+      select mailing_id, parts::text as parts, left_out_parts::text as left_out_parts
       from audience
-      where jsonb_path_exists(parts || leave_parts, '$.**.field ? (@ == "list")')
+      where jsonb_path_exists(parts || left_out_parts, '$.**.field ? (@ == "list")')
       order by mailing_id
       for update
       """)
@@ -56,7 +57,7 @@ interface AudienceMapper {
   @Update(
       """
       update audience
-      set parts = #{parts}::jsonb, leave_parts = #{leaveParts}::jsonb
+      set parts = #{parts}::jsonb, left_out_parts = #{leftOutParts}::jsonb
       where mailing_id = #{mailingId}
       """)
   int writeParts(StoredParts parts);

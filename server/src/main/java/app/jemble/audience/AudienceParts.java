@@ -81,7 +81,7 @@ public class AudienceParts {
         audience.recordEach(),
         words(audience),
         shown(audience.parts()),
-        shown(audience.leaveParts()),
+        shown(audience.leftOutParts()),
         audience.pickedPeople(),
         List.of(audience.leftOut()));
   }

@@ -6,6 +6,7 @@ import app.jemble.core.filter.AsOf;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Values;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
@@ -67,8 +68,8 @@ public class AudienceService {
   public final class Again {
     private final UnaryOperator<Values> house;
     private final FieldCatalogue fields = workspace.fields();
-    private final Set<Long> gone;
-    private final Map<Long, List<About>> records;
+    private final Set<PersonId> gone;
+    private final Map<PersonId, List<About>> records;
 
     private Again(Cause mailing, UnaryOperator<Values> house) {
       this.house = house;
@@ -77,8 +78,8 @@ public class AudienceService {
     }
 
     /** Each person with the record beside it, in the same order; null for one that is gone. */
-    public List<Reader> readers(List<Long> personIds, List<Long> recordIds) {
-      Map<Long, PersonRecord> found = new HashMap<>();
+    public List<Reader> readers(List<PersonId> personIds, List<Long> recordIds) {
+      Map<PersonId, PersonRecord> found = new HashMap<>();
       people.records(personIds).forEach(p -> found.put(p.id(), p));
       List<Reader> readers = new ArrayList<>(personIds.size());
       for (int i = 0; i < personIds.size(); i++) {
@@ -109,14 +110,14 @@ public class AudienceService {
     FieldCatalogue fields = workspace.fields();
     AsOf asOf = asOf(mailing);
     Audience whom = audiences.of(mailing);
-    Set<Long> gone = people.whoLeft(mailing.topicId());
-    Set<Long> leftOut = new HashSet<>(List.of(whom.leftOut()));
-    FilterBody leave = parts.any(whom.leaveParts());
+    Set<PersonId> gone = people.whoLeft(mailing.topicId());
+    Set<PersonId> leftOut = new HashSet<>(List.of(whom.leftOut()));
+    FilterBody leave = parts.any(whom.leftOutParts());
     if (leave != null) {
       leftOut.addAll(people.ids(leave, asOf));
     }
     Set<String> addresses = new HashSet<>();
-    Map<Long, List<About>> records = about.of(whom);
+    Map<PersonId, List<About>> records = about.of(whom);
     people.eachRecord(
         parts.any(whom.parts()),
         whom.pickedPeople(),
@@ -137,12 +138,12 @@ public class AudienceService {
    * One message to somebody, whether in the audience or not, about one record of theirs or the
    * newest; null when there is no such person.
    */
-  public Reader one(Cause mailing, UnaryOperator<Values> house, long personId, long recordId) {
+  public Reader one(Cause mailing, UnaryOperator<Values> house, PersonId personId, long recordId) {
     return one(audiences.of(mailing), house, personId, recordId);
   }
 
   /** The same, were it for this audience. */
-  public Reader one(Audience whom, UnaryOperator<Values> house, long personId, long recordId) {
+  public Reader one(Audience whom, UnaryOperator<Values> house, PersonId personId, long recordId) {
     PersonRecord person = people.record(personId);
     if (person == null) {
       return null;
@@ -155,23 +156,23 @@ public class AudienceService {
 
   /** Leaves people of a draft out besides those who already are. */
   @Transactional
-  public void leaveOut(long mailingId, List<Long> people) {
+  public void leaveOut(long mailingId, List<PersonId> people) {
     accounts.currentWriter();
     audiences.leaveOut(mailings.draft(mailingId), people);
   }
 
   /** Who is left out by hand. */
-  public List<Long> leftOut(Cause mailing) {
+  public List<PersonId> leftOut(Cause mailing) {
     return List.of(audiences.of(mailing).leftOut());
   }
 
   /** The records of these people, in order of name. */
-  public List<PersonRecord> records(List<Long> ids) {
+  public List<PersonRecord> records(List<PersonId> ids) {
     return people.records(ids);
   }
 
   /** The time zones of these people, as they are written. */
-  public Map<Long, String> timeZones(List<Long> ids) {
+  public Map<PersonId, String> timeZones(List<PersonId> ids) {
     return people.timeZones(ids);
   }
 
@@ -186,7 +187,7 @@ public class AudienceService {
   }
 
   private static Reach reach(
-      PersonRecord p, Set<Long> gone, Set<Long> leftOut, Set<String> addresses) {
+      PersonRecord p, Set<PersonId> gone, Set<PersonId> leftOut, Set<String> addresses) {
     return Reach.byEmail(
         new Reach.Facts(
             p.email(),

@@ -1,5 +1,6 @@
 package app.jemble.audience;
 
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.filter.FilterBody;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -17,9 +18,9 @@ public record AudienceView(
     boolean recordEach,
     String words,
     List<ShownPart> parts,
-    List<ShownPart> leaveParts,
-    List<Long> picks,
-    List<Long> leftOut) {
+    List<ShownPart> leftOutParts,
+    List<PersonId> picks,
+    List<PersonId> leftOut) {
 
   /** A part of the audience, with its words. */
   public record ShownPart(@Schema(nullable = true) String name, FilterBody filter, String words) {}

@@ -2,6 +2,7 @@ package app.jemble.audience;
 
 import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
+import app.jemble.core.record.PersonId;
 import app.jemble.list.RenamedList;
 import app.jemble.storage.HangsOnPerson;
 import app.jemble.storage.Sql;
@@ -10,7 +11,7 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.ObjectMapper;
 
-/** The audiences of mailings, as they are kept. */
+/** The audiences of mailings, as they are stored. */
 @Service
 public class Audiences implements RenamedList.Follower, HangsOnPerson.Room {
 
@@ -27,14 +28,14 @@ public class Audiences implements RenamedList.Follower, HangsOnPerson.Room {
   /** Whom a cause is for; a rule picks its people as they come due, and writes about the same. */
   public Audience of(Cause cause) {
     if (cause.isRule()) {
-      return kept(cause.followsId()).recordsAlone();
+      return stored(cause.followsId()).recordsAlone();
     }
-    return kept(cause.id());
+    return stored(cause.id());
   }
 
-  private Audience kept(long mailingId) {
-    Audience kept = mapper.find(mailingId);
-    return kept == null ? Audience.NOBODY : kept;
+  private Audience stored(long mailingId) {
+    Audience stored = mapper.find(mailingId);
+    return stored == null ? Audience.NOBODY : stored;
   }
 
   public void write(long mailingId, Audience audience) {
@@ -42,8 +43,8 @@ public class Audiences implements RenamedList.Follower, HangsOnPerson.Room {
   }
 
   /** Leaves people of a draft out besides those who already are. */
-  public void leaveOut(Cause draft, List<Long> people) {
-    mapper.leaveOut(draft.id(), people.toArray(Long[]::new));
+  public void leaveOut(Cause draft, List<PersonId> people) {
+    mapper.leaveOut(draft.id(), people.toArray(PersonId[]::new));
     causes.touch(List.of(draft.id()));
   }
 
@@ -56,7 +57,7 @@ public class Audiences implements RenamedList.Follower, HangsOnPerson.Room {
           new AudienceMapper.StoredParts(
               stored.mailingId(),
               list.in(stored.parts(), json),
-              list.in(stored.leaveParts(), json));
+              list.in(stored.leftOutParts(), json));
       if (!renamed.equals(stored)) {
         mapper.writeParts(renamed);
         followed.add(stored.mailingId());

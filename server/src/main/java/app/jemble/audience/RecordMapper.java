@@ -1,5 +1,6 @@
 package app.jemble.audience;
 
+import app.jemble.core.record.PersonId;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -15,7 +16,7 @@ interface RecordMapper {
   /** A quote. */
   record QuoteRow(
       long id,
-      long personId,
+      PersonId personId,
       String number,
       String title,
       BigDecimal total,
@@ -33,7 +34,7 @@ interface RecordMapper {
   List<QuoteRow> quotes(@Param("ids") Long[] ids);
 
   /** A task. */
-  record TaskRow(long id, long personId, String title, LocalDate dueOn) {}
+  record TaskRow(long id, PersonId personId, String title, LocalDate dueOn) {}
 
   @Select(
       """
@@ -45,7 +46,7 @@ interface RecordMapper {
   List<TaskRow> tasks(@Param("ids") Long[] ids);
 
   /** Somebody's part in an event. */
-  record EventRow(long id, long personId, String name, Instant startsAt, String place) {}
+  record EventRow(long id, PersonId personId, String name, Instant startsAt, String place) {}
 
   @Select(
       """

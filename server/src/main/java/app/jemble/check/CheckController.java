@@ -8,6 +8,7 @@ import app.jemble.check.Checked.Entry;
 import app.jemble.core.access.Right;
 import app.jemble.core.check.Finding;
 import app.jemble.core.reach.Reach;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Words;
 import app.jemble.people.PersonRecord;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -67,7 +68,7 @@ class CheckController {
    * @param recordId the record their message is about; 0 for none
    */
   record AudiencePerson(
-      long id,
+      PersonId id,
       String name,
       String line,
       Reach reach,
@@ -99,10 +100,10 @@ class CheckController {
       String about,
       Boolean ownWords,
       String name,
-      Long after,
+      PersonId after,
       Long afterRecord) {
 
-    private boolean holds(Entry entry, Set<Long> found) {
+    private boolean holds(Entry entry, Set<PersonId> found) {
       return (part == null || (entry.isReady() && entry.odd() == (part == Part.NEED_LOOK)))
           && (reach == null || entry.reach() == reach)
           && (!Boolean.TRUE.equals(ownWords) || entry.ownWords())
@@ -113,7 +114,7 @@ class CheckController {
     /** Whether an entry is the one to begin after. */
     private boolean isBegin(Entry entry) {
       long record = afterRecord == null ? 0 : afterRecord;
-      return after != null && entry.personId() == after && entry.about().id() == record;
+      return entry.personId().equals(after) && entry.about().id() == record;
     }
   }
 
@@ -191,7 +192,7 @@ class CheckController {
   List<AudiencePerson> audience(@PathVariable long id, @ParameterObject Which which) {
     Cause mailing = mailings.find(id);
     Checked everyone = checks.lastCheck(mailing);
-    Set<Long> found =
+    Set<PersonId> found =
         which.finding() == null
             ? Set.of()
             : Set.copyOf(checks.peopleOf(mailing, which.finding(), which.about()));
@@ -206,10 +207,10 @@ class CheckController {
   }
 
   private List<AudiencePerson> people(List<Entry> page, Checked everyone) {
-    List<Long> ids = page.stream().map(Entry::personId).distinct().toList();
-    Map<Long, PersonRecord> records =
+    List<PersonId> ids = page.stream().map(Entry::personId).distinct().toList();
+    Map<PersonId, PersonRecord> records =
         audience.records(ids).stream().collect(Collectors.toMap(PersonRecord::id, r -> r));
-    Map<Long, List<Finding>> findings = everyone.findingsOf(Set.copyOf(ids));
+    Map<PersonId, List<Finding>> findings = everyone.findingsOf(Set.copyOf(ids));
     return page.stream()
         .filter(e -> records.containsKey(e.personId()))
         .map(

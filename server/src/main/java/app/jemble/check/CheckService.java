@@ -9,6 +9,7 @@ import app.jemble.core.check.Finding;
 import app.jemble.core.check.ReleaseCheck;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.PersonId;
 import app.jemble.mailing.MailingFiles;
 import app.jemble.message.Letter;
 import app.jemble.message.LetterService;
@@ -127,17 +128,17 @@ public class CheckService implements ReadyReaders {
   }
 
   @Override
-  public List<Long> people(Cause mailing) {
+  public List<PersonId> people(Cause mailing) {
     return lastCheck(mailing).ready().stream().map(Checked.Entry::personId).toList();
   }
 
   /** The last look at a mailing, when there was one. */
-  Optional<Checked> kept(long mailingId) {
+  Optional<Checked> lastResult(long mailingId) {
     return Optional.ofNullable(lastChecks.getIfPresent(mailingId));
   }
 
   /** The people of one finding in the last look. */
-  List<Long> peopleOf(Cause mailing, Finding.Code code, String about) {
+  List<PersonId> peopleOf(Cause mailing, Finding.Code code, String about) {
     return lastCheck(mailing).findings().stream()
         .filter(f -> f.code() == code && (about == null || f.about().equals(about)))
         .flatMap(f -> f.people().stream())

@@ -5,6 +5,7 @@ import app.jemble.core.check.Finding;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Collisions;
 import app.jemble.core.reach.Reach;
+import app.jemble.core.record.PersonId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -41,7 +42,7 @@ public record Checked(
    * @param odd whether a notice is about this person
    */
   public record Entry(
-      long personId, String name, About about, Reach reach, boolean ownWords, boolean odd) {
+      PersonId personId, String name, About about, Reach reach, boolean ownWords, boolean odd) {
     boolean isReady() {
       return reach == Reach.READY;
     }
@@ -55,7 +56,7 @@ public record Checked(
       Map<String, Long> lacks,
       Clocks clocks,
       Collisions collisions) {
-    Set<Long> odd = new HashSet<>();
+    Set<PersonId> odd = new HashSet<>();
     findings.forEach(f -> odd.addAll(f.people()));
     List<Entry> sorted = new ArrayList<>(inOrderOfName.size());
     for (Entry e : inOrderOfName) {
@@ -74,10 +75,10 @@ public record Checked(
   }
 
   /** What was found about each of these people. */
-  Map<Long, List<Finding>> findingsOf(Set<Long> people) {
-    Map<Long, List<Finding>> byPerson = new HashMap<>();
+  Map<PersonId, List<Finding>> findingsOf(Set<PersonId> people) {
+    Map<PersonId, List<Finding>> byPerson = new HashMap<>();
     for (Finding finding : findings) {
-      for (long person : finding.people()) {
+      for (PersonId person : finding.people()) {
         if (people.contains(person)) {
           byPerson.computeIfAbsent(person, p -> new ArrayList<>()).add(finding);
         }

@@ -9,6 +9,7 @@ import app.jemble.check.NameMends.NameMend;
 import app.jemble.check.NameMends.NewName;
 import app.jemble.core.access.Right;
 import app.jemble.core.check.Finding;
+import app.jemble.core.record.PersonId;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,7 +28,7 @@ class MendController {
   /** Whom a finding is about. */
   record AboutPeople(Finding.Code code, @Schema(nullable = true) String about) {}
 
-  record LeftOut(List<Long> leftOut, int version) {}
+  record LeftOut(List<PersonId> leftOut, int version) {}
 
   private final OpenCauses causes;
   private final AudienceService audience;
@@ -46,7 +47,7 @@ class MendController {
   @Needs(Right.WRITE)
   @PostMapping("/leave-out")
   LeftOut leaveOut(@PathVariable long id, @RequestBody AboutPeople which) {
-    List<Long> people = checks.peopleOf(causes.find(id), which.code(), which.about());
+    List<PersonId> people = checks.peopleOf(causes.find(id), which.code(), which.about());
     audience.leaveOut(id, people);
     Cause now = causes.find(id);
     return new LeftOut(audience.leftOut(now), now.version());
@@ -56,7 +57,7 @@ class MendController {
   @Needs(Right.SEE)
   @GetMapping("/names")
   List<NameMend> names(@PathVariable long id, @RequestParam Finding.Code code) {
-    List<Long> people = checks.peopleOf(causes.find(id), code, null);
+    List<PersonId> people = checks.peopleOf(causes.find(id), code, null);
     return mends.proposed(audience.records(people.stream().limit(NameMends.MOST_NAMES).toList()));
   }
 

@@ -3,6 +3,7 @@ package app.jemble.check;
 import app.jemble.core.check.NameCheck;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.people.PersonRecord;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
@@ -20,9 +21,9 @@ class NameMends {
   static final int MOST_NAMES = 500;
 
   /** A first name as it is and as it would be. */
-  record NameMend(long personId, String name, String before, String after) {}
+  record NameMend(PersonId personId, String name, String before, String after) {}
 
-  record NewName(long personId, String firstName) {}
+  record NewName(PersonId personId, String firstName) {}
 
   /**
    * @param act to take it back

@@ -3,6 +3,7 @@ package app.jemble.check;
 import app.jemble.cause.Cause;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.Planner;
+import app.jemble.core.record.PersonId;
 import app.jemble.plan.PlanService;
 import java.time.Clock;
 import java.time.Instant;
@@ -20,7 +21,7 @@ public class Outlook {
    * @param people once for each message
    * @param first when the first message would leave; null when none would
    */
-  public record Expected(List<Long> people, Instant first, Instant last) {}
+  public record Expected(List<PersonId> people, Instant first, Instant last) {}
 
   private final CheckService checks;
   private final PlanService plans;
@@ -35,13 +36,13 @@ public class Outlook {
   /** By the last look at its audience; empty while nobody has looked. */
   public Optional<Expected> of(Cause mailing) {
     return checks
-        .kept(mailing.id())
+        .lastResult(mailing.id())
         .map(
             looked -> {
               Instant earliest = plans.afterHold(clock.instant());
               Plan plan =
                   Planner.plan(plans.ask(mailing, plans.of(mailing), earliest), looked.clocks());
-              List<Long> people = looked.ready().stream().map(Checked.Entry::personId).toList();
+              List<PersonId> people = looked.ready().stream().map(Checked.Entry::personId).toList();
               return new Expected(people, plan.first().orElse(null), plan.last().orElse(null));
             });
   }

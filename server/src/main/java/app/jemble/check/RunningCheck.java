@@ -10,6 +10,7 @@ import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldUse;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Values;
 import app.jemble.message.Letter;
 import app.jemble.people.PersonRecord;
@@ -28,7 +29,7 @@ public final class RunningCheck {
   private static final int LOT = 500;
 
   /** Who has been written to of late, and when other messages to people are due. */
-  record Elsewhere(Set<Long> lately, Map<Long, List<Instant>> due) {}
+  record Elsewhere(Set<PersonId> lately, Map<PersonId, List<Instant>> due) {}
 
   /** What came of a lot: its readers, and the messages of those of them who are ready. */
   record Lot(List<Reader> readers, List<ReleaseCheck.Message> messages, Map<String, Long> lacks) {}
@@ -120,7 +121,7 @@ public final class RunningCheck {
         marks(person.id()));
   }
 
-  private Set<Mark> marks(long person) {
+  private Set<Mark> marks(PersonId person) {
     Set<Mark> marks = EnumSet.noneOf(Mark.class);
     if (letter.hasOldWords(person)) {
       marks.add(Mark.OWN_WORDING_OLD);

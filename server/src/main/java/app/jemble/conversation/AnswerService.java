@@ -9,6 +9,7 @@ import app.jemble.core.message.MailWording;
 import app.jemble.core.message.PlainWords;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ReplySubject;
 import app.jemble.message.Letter;
 import app.jemble.message.LetterService;
@@ -43,7 +44,7 @@ public class AnswerService {
    */
   public record Answered(
       long mailId,
-      long personId,
+      PersonId personId,
       long topicId,
       String address,
       String messageId,

@@ -1,5 +1,7 @@
 package app.jemble.conversation;
 
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ResponseKind;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
@@ -12,8 +14,8 @@ import java.util.List;
  * @param answersTo whom that answer goes to; null when none came
  */
 record Conversation(
-    long messageId,
-    long personId,
+    MessageId messageId,
+    PersonId personId,
     String name,
     String address,
     long mailingId,
@@ -42,7 +44,7 @@ record Conversation(
    * @param text null while it has not left
    */
   record OurLetter(
-      long messageId,
+      MessageId messageId,
       long mailingId,
       String mailing,
       String writer,

@@ -3,6 +3,7 @@ package app.jemble.conversation;
 import app.jemble.access.Needs;
 import app.jemble.conversation.ConversationService.ReadAs;
 import app.jemble.core.access.Right;
+import app.jemble.core.message.MessageId;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -32,7 +33,7 @@ class ConversationController {
 
   @Needs(Right.SEE)
   @GetMapping("/conversations/{messageId}")
-  Conversation conversation(@PathVariable long messageId) {
+  Conversation conversation(@PathVariable MessageId messageId) {
     return conversations.of(messageId);
   }
 

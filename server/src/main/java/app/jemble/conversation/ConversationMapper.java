@@ -1,5 +1,7 @@
 package app.jemble.conversation;
 
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ResponseKind;
 import java.time.Instant;
 import java.util.List;
@@ -12,8 +14,8 @@ interface ConversationMapper {
 
   /** With whom, and about which mailing, a conversation is. */
   record Head(
-      long messageId,
-      long personId,
+      MessageId messageId,
+      PersonId personId,
       String name,
       String address,
       long mailingId,
@@ -30,7 +32,7 @@ interface ConversationMapper {
       join offered.cause g on g.id = s.cause_id
       where s.id = #{message}
       """)
-  Head head(long message);
+  Head head(MessageId message);
 
   /** The first message of the thread that a message stands in. */
   @Select(
@@ -52,7 +54,7 @@ interface ConversationMapper {
       )
       select id from up where id is not null order by depth desc limit 1
       """)
-  long root(long message);
+  MessageId root(MessageId message);
 
   /**
    * Every message of the thread that begins with one, those that answer its replies included;
@@ -81,7 +83,7 @@ interface ConversationMapper {
       join offered.open_cause g on g.id = s.cause_id
       where g.open_to = #{who}
       """)
-  List<Long> thread(@Param("root") long root, @Param("who") long who);
+  List<MessageId> thread(@Param("root") MessageId root, @Param("who") long who);
 
   /**
    * A message of ours, as it left.
@@ -89,7 +91,7 @@ interface ConversationMapper {
    * @param answer whether it was written by hand to one mail
    */
   record Ours(
-      long id,
+      MessageId id,
       long mailingId,
       String mailing,
       String writer,
@@ -112,7 +114,7 @@ interface ConversationMapper {
       left join offered.message_copy c on c.message_id = s.id and s.is_sent
       where s.id = any(#{messages}) and not s.is_withdrawn
       """)
-  List<Ours> ours(@Param("messages") Long[] messages);
+  List<Ours> ours(@Param("messages") MessageId[] messages);
 
   /**
    * A mail that came in answer to one of the messages.
@@ -123,7 +125,7 @@ interface ConversationMapper {
    */
   record Theirs(
       long mailId,
-      long messageId,
+      MessageId messageId,
       ResponseKind kind,
       boolean unsure,
       String sender,
@@ -146,7 +148,7 @@ interface ConversationMapper {
       where i.about_id = any(#{messages}) and i.placed_at is null
         and not exists (select from offered.response r where r.mail_id = i.id)
       """)
-  List<Theirs> theirs(@Param("messages") Long[] messages);
+  List<Theirs> theirs(@Param("messages") MessageId[] messages);
 
   /** A sign that is no mail: opened, clicked, left. */
   record Sign(ResponseKind kind, Instant at, String detail) {}
@@ -159,7 +161,7 @@ interface ConversationMapper {
         and not is_by_software
       group by message_id, kind, detail
       """)
-  List<Sign> signs(@Param("messages") Long[] messages);
+  List<Sign> signs(@Param("messages") MessageId[] messages);
 
   /** The last mail of a person in a thread: what an answer answers. */
   record Answerable(
@@ -167,8 +169,8 @@ interface ConversationMapper {
       String identity,
       String sender,
       String subject,
-      long messageId,
-      long personId,
+      MessageId messageId,
+      PersonId personId,
       long topicId,
       List<String> referenceIds,
       String token) {}
@@ -187,7 +189,7 @@ interface ConversationMapper {
   Answerable answerable(long mail);
 
   /** A response that a mail was taken for. */
-  record Taken(long id, long messageId, ResponseKind kind) {}
+  record Taken(long id, MessageId messageId, ResponseKind kind) {}
 
   @Select("select id, message_id, kind from offered.response where mail_id = #{mail} limit 1")
   Taken taken(long mail);

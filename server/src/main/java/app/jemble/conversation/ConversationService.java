@@ -12,6 +12,7 @@ import app.jemble.conversation.ConversationMapper.Answerable;
 import app.jemble.conversation.ConversationMapper.Head;
 import app.jemble.conversation.ConversationMapper.Ours;
 import app.jemble.conversation.ConversationMapper.Theirs;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.response.OwnWords;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.inbound.MailWords;
@@ -68,10 +69,10 @@ class ConversationService {
   }
 
   /** Everything of the thread that a message stands in, as far as the colleague may see it. */
-  Conversation of(long messageId) {
+  Conversation of(MessageId messageId) {
     Head head = visible(messageId);
-    Long[] thread =
-        mapper.thread(mapper.root(messageId), accounts.current().id()).toArray(Long[]::new);
+    MessageId[] thread =
+        mapper.thread(mapper.root(messageId), accounts.current().id()).toArray(MessageId[]::new);
     List<Theirs> mails = mapper.theirs(thread);
     List<ConversationStep> steps = new ArrayList<>();
     mapper
@@ -98,7 +99,7 @@ class ConversationService {
         steps);
   }
 
-  private Head visible(long messageId) {
+  private Head visible(MessageId messageId) {
     Head head = mapper.head(messageId);
     if (head == null || isAnothers(head)) {
       throw Problem.notFound("There is no such message any more, or it is private.");
@@ -107,7 +108,7 @@ class ConversationService {
   }
 
   /** Of a mail: the message that it answers, null when it answers none. */
-  private void mustBeVisible(Long messageId) {
+  private void mustBeVisible(MessageId messageId) {
     Head head = messageId == null ? null : mapper.head(messageId);
     if (head == null || isAnothers(head)) {
       throw Problem.notFound("This mail answers nothing of ours that is open to you.");

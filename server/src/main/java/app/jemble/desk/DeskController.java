@@ -3,6 +3,7 @@ package app.jemble.desk;
 import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
+import app.jemble.core.record.PersonId;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
@@ -34,7 +35,7 @@ class DeskController {
    *
    * @param tasks of the colleague's own, due by today
    */
-  record Counts(long drafts, long toLeave, long replies, long tasks) {}
+  record Counts(long drafts, long toDepart, long replies, long tasks) {}
 
   /** A task of the colleague's own that is due, or was. */
   record DueTask(
@@ -42,7 +43,7 @@ class DeskController {
       String kind,
       String title,
       LocalDate dueOn,
-      @Schema(nullable = true) Long personId,
+      @Schema(nullable = true) PersonId personId,
       @Schema(nullable = true) String person,
       @Schema(nullable = true) String phone,
       @Schema(nullable = true) Instant lastReply) {}
@@ -68,7 +69,7 @@ class DeskController {
       String name,
       long messages,
       long sent,
-      long toLeave,
+      long toDepart,
       long replied,
       long read,
       long quiet,

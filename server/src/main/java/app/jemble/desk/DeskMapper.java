@@ -14,7 +14,7 @@ interface DeskMapper {
       """
       select (select count(*) from offered.open_cause g
               where g.is_draft and not g.is_rule and g.open_to = #{me}) as drafts,
-             (select count(*) from offered.message where to_leave) as to_leave,
+             (select count(*) from offered.message where to_depart) as to_depart,
              (select count(*) from offered.response r
               join offered.open_cause g on g.id = r.cause_id
               where r.is_reply and r.at > #{lately}
@@ -78,18 +78,18 @@ interface DeskMapper {
       """
       select g.id, g.name, count(*) as messages,
              count(*) filter (where s.is_sent) as sent,
-             count(*) filter (where s.to_leave) as to_leave,
+             count(*) filter (where s.to_depart) as to_depart,
              count(*) filter (where s.stands_replied) as replied,
              count(*) filter (where s.stands_read) as read,
              count(*) filter (where s.is_quiet) as quiet,
-             min(s.due_at) filter (where s.to_leave) as due_at,
+             min(s.due_at) filter (where s.to_depart) as due_at,
              max(s.sent_at) as last_sent
       from offered.open_cause g
       join offered.message s on s.cause_id = g.id
       where g.is_released and not g.is_answer
         and g.open_to = #{me}
       group by g.id, g.name
-      order by (count(*) filter (where s.to_leave) > 0) desc,
+      order by (count(*) filter (where s.to_depart) > 0) desc,
                max(s.sent_at) desc nulls first
       limit 6
       """)

@@ -2,15 +2,16 @@ package app.jemble.draft;
 
 import app.jemble.audience.Audience;
 import app.jemble.audience.AudienceParts;
+import app.jemble.core.record.PersonId;
 import java.util.List;
 
 /** What the writer changed of an audience; what is null stays as it is. */
 record AudienceChange(
     Boolean recordEach,
     List<AudienceParts.Part> parts,
-    List<AudienceParts.Part> leaveParts,
-    List<Long> picks,
-    List<Long> leftOut) {
+    List<AudienceParts.Part> leftOutParts,
+    List<PersonId> picks,
+    List<PersonId> leftOut) {
 
   /** The audience as it is then. */
   Audience of(Audience before, AudienceParts writer) {
@@ -19,8 +20,8 @@ record AudienceChange(
         before.recordIds(),
         recordEach == null ? before.recordEach() : recordEach,
         parts == null ? before.parts() : writer.write(parts),
-        leaveParts == null ? before.leaveParts() : writer.write(leaveParts),
-        picks == null ? before.picks() : picks.toArray(Long[]::new),
-        leftOut == null ? before.leftOut() : leftOut.toArray(Long[]::new));
+        leftOutParts == null ? before.leftOutParts() : writer.write(leftOutParts),
+        picks == null ? before.picks() : picks.toArray(PersonId[]::new),
+        leftOut == null ? before.leftOut() : leftOut.toArray(PersonId[]::new));
   }
 }

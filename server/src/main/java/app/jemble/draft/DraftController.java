@@ -8,6 +8,7 @@ import app.jemble.core.access.Right;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.RepliesTo;
 import app.jemble.core.message.Voice;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.ListService;
@@ -47,8 +48,8 @@ class DraftController {
       @Schema(nullable = true) BeginRecords records,
       @Schema(nullable = true) Boolean recordEach,
       List<AudienceParts.Part> parts,
-      List<Long> picks,
-      List<Long> leftOut,
+      List<PersonId> picks,
+      List<PersonId> leftOut,
       @Schema(nullable = true) Long templateId,
       @Schema(nullable = true) Long mailingId) {}
 
@@ -60,7 +61,7 @@ class DraftController {
   /**
    * What the writer changed.
    *
-   * @param parts null leaves the audience as it is, like {@code leaveParts}, {@code picks} and
+   * @param parts null leaves the audience as it is, like {@code leftOutParts}, {@code picks} and
    *     {@code leftOut}
    * @param plan null leaves it as it is
    */
@@ -79,9 +80,9 @@ class DraftController {
       @JsonProperty("private") boolean isPrivate,
       @Schema(nullable = true) Boolean recordEach,
       List<AudienceParts.Part> parts,
-      List<AudienceParts.Part> leaveParts,
-      List<Long> picks,
-      List<Long> leftOut,
+      List<AudienceParts.Part> leftOutParts,
+      List<PersonId> picks,
+      List<PersonId> leftOut,
       @Schema(nullable = true) SendPlan plan,
       boolean countOpens,
       boolean countClicks) {}
@@ -113,7 +114,7 @@ class DraftController {
   Begun begin(@RequestBody Begin begin) {
     BeginRecords about = begin.records();
     List<Long> records = about == null ? List.of() : ids(about);
-    List<Long> picks = about == null ? orNone(begin.picks()) : people(about);
+    List<PersonId> picks = about == null ? orNone(begin.picks()) : people(about);
     return new Begun(
         drafts.begin(
             new DraftService.Beginning(
@@ -131,7 +132,7 @@ class DraftController {
     return lists.ids(about.kind(), about.which().filter(), about.which().which(), asked.byMe());
   }
 
-  private List<Long> people(BeginRecords about) {
+  private List<PersonId> people(BeginRecords about) {
     return lists.peopleOf(
         about.kind(), about.which().filter(), about.which().which(), asked.byMe());
   }
@@ -159,7 +160,7 @@ class DraftController {
             b.countOpens(),
             b.countClicks());
     AudienceChange audience =
-        new AudienceChange(b.recordEach(), b.parts(), b.leaveParts(), b.picks(), b.leftOut());
+        new AudienceChange(b.recordEach(), b.parts(), b.leftOutParts(), b.picks(), b.leftOut());
     return whole(
         writing.change(
             id,

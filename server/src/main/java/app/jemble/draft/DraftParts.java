@@ -23,7 +23,7 @@ class DraftParts {
   void write(Cause draft, DraftChange change) {
     audiences.write(draft.id(), change.audience().of(audiences.of(draft), parts));
     if (change.plan() != null) {
-      plans.keep(draft.id(), change.plan());
+      plans.write(draft.id(), change.plan());
     }
   }
 }

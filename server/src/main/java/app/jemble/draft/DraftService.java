@@ -11,6 +11,7 @@ import app.jemble.cause.NewCause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.cause.Wordings;
 import app.jemble.core.message.MailWording;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.mailing.MailingFiles;
 import app.jemble.problem.Problem;
@@ -71,8 +72,8 @@ public class DraftService {
       List<Long> recordIds,
       boolean recordEach,
       List<AudienceParts.Part> parts,
-      List<Long> picks,
-      List<Long> leftOut,
+      List<PersonId> picks,
+      List<PersonId> leftOut,
       Long templateId,
       Long mailingId) {}
 
@@ -103,8 +104,8 @@ public class DraftService {
         .about(of.recordKind(), of.recordIds(), of.recordEach())
         .withPeople(
             parts.write(of.parts()),
-            of.picks().toArray(Long[]::new),
-            of.leftOut().toArray(Long[]::new));
+            of.picks().toArray(PersonId[]::new),
+            of.leftOut().toArray(PersonId[]::new));
   }
 
   private long again(Cause before, Account sender, Beginning of) {
@@ -126,7 +127,7 @@ public class DraftService {
 
   /** Begins a mailing that follows a released one, to some of its people, in their threads. */
   @Transactional
-  public long beginFollowUp(long mailingId, List<Long> people) {
+  public long beginFollowUp(long mailingId, List<PersonId> people) {
     Account sender = accounts.currentWriter();
     Cause first = open.find(mailingId);
     if (!first.hasBeenReleased()) {

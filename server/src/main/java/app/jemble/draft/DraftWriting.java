@@ -25,7 +25,7 @@ class DraftWriting {
   private final OpenCauses open;
   private final CauseChanges causes;
   private final Wordings wordings;
-  private final DraftParts kept;
+  private final DraftParts parts;
   private final TemplateService templates;
   private final LetterheadService letterheads;
   private final WorkspaceService workspace;
@@ -36,7 +36,7 @@ class DraftWriting {
       OpenCauses open,
       CauseChanges causes,
       Wordings wordings,
-      DraftParts kept,
+      DraftParts parts,
       TemplateService templates,
       LetterheadService letterheads,
       WorkspaceService workspace,
@@ -45,7 +45,7 @@ class DraftWriting {
     this.open = open;
     this.causes = causes;
     this.wordings = wordings;
-    this.kept = kept;
+    this.parts = parts;
     this.templates = templates;
     this.letterheads = letterheads;
     this.workspace = workspace;
@@ -65,11 +65,11 @@ class DraftWriting {
     MailWording wording = sound(change, before.templateVersion());
     causes.write(
         draft, version, change.name().strip(), change.topicId(), change.isPrivate(), wording);
-    kept.write(draft, change);
+    parts.write(draft, change);
     return open.find(id);
   }
 
-  /** The words as they are kept; a problem when something of the draft cannot be. */
+  /** The words as they are stored; a problem when something of the draft cannot be. */
   private MailWording sound(DraftChange change, Integer version) {
     MailWording words = change.wording();
     if (change.name() == null || change.name().isBlank()) {

@@ -4,6 +4,7 @@ import app.jemble.audience.AudienceView;
 import app.jemble.core.message.CauseState;
 import app.jemble.core.message.RepliesTo;
 import app.jemble.core.message.Voice;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.mailing.MailingFiles;
 import app.jemble.plan.SendPlan;
@@ -39,9 +40,9 @@ record WholeMailing(
     boolean recordEach,
     String audienceWords,
     List<AudienceView.ShownPart> parts,
-    List<AudienceView.ShownPart> leaveParts,
-    List<Long> picks,
-    List<Long> leftOut,
+    List<AudienceView.ShownPart> leftOutParts,
+    List<PersonId> picks,
+    List<PersonId> leftOut,
     SendPlan plan,
     boolean countOpens,
     boolean countClicks,

@@ -80,7 +80,7 @@ class WholeMailings {
         a.recordEach(),
         a.words(),
         a.parts(),
-        a.leaveParts(),
+        a.leftOutParts(),
         a.picks(),
         a.leftOut(),
         plans.of(c),

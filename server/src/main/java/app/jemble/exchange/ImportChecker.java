@@ -4,6 +4,7 @@ import app.jemble.account.AccountService;
 import app.jemble.core.exchange.ColumnMatch;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.PersonId;
 import app.jemble.record.ChangeService;
 import app.jemble.record.FieldJson;
 import app.jemble.workspace.WorkspaceService;
@@ -107,7 +108,7 @@ class ImportChecker {
       if (rows.isEmpty()) {
         return;
       }
-      Map<Long, Boolean> differs = differing(rows, fields);
+      Map<PersonId, Boolean> differs = differing(rows, fields);
       mapper.mark(id, rowNumbers(rows, differs, true), "changed");
       mapper.mark(id, rowNumbers(rows, differs, false), "same");
       after = rows.get(rows.size() - 1).rowNo();
@@ -116,16 +117,16 @@ class ImportChecker {
   }
 
   private static Long[] rowNumbers(
-      List<ImportMapper.ReadRow> rows, Map<Long, Boolean> differs, boolean wanted) {
+      List<ImportMapper.ReadRow> rows, Map<PersonId, Boolean> differs, boolean wanted) {
     return rows.stream()
         .filter(r -> differs.getOrDefault(r.personId(), false) == wanted)
         .map(r -> (long) r.rowNo())
         .toArray(Long[]::new);
   }
 
-  private Map<Long, Boolean> differing(List<ImportMapper.ReadRow> rows, FieldCatalogue fields) {
-    Map<Long, Boolean> differs = new HashMap<>();
-    Map<String, List<Long>> people = new HashMap<>();
+  private Map<PersonId, Boolean> differing(List<ImportMapper.ReadRow> rows, FieldCatalogue fields) {
+    Map<PersonId, Boolean> differs = new HashMap<>();
+    Map<String, List<PersonId>> people = new HashMap<>();
     Map<String, List<String>> values = new HashMap<>();
     for (ImportMapper.ReadRow row : rows) {
       JsonNode all = json.readTree(row.values());

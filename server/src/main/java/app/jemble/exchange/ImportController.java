@@ -2,6 +2,7 @@ package app.jemble.exchange;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.core.record.PersonId;
 import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -90,7 +91,7 @@ class ImportController {
       int row,
       @Schema(nullable = true) String outcome,
       @Schema(nullable = true) String problem,
-      @Schema(nullable = true) Long personId,
+      @Schema(nullable = true) PersonId personId,
       @ArraySchema(schema = @Schema(nullable = true)) List<String> cells) {}
 
   private final ImportReader reader;

@@ -1,5 +1,6 @@
 package app.jemble.exchange;
 
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -16,14 +17,14 @@ interface ImportMapper {
   record RawRow(int rowNo, List<String> cells) {}
 
   /** A row as values of fields, a JSON object. */
-  record ReadRow(int rowNo, Long personId, String values) {}
+  record ReadRow(int rowNo, PersonId personId, String values) {}
 
   record Count(String outcome, long rows) {}
 
   /** A row that cannot be taken, and why. */
   record BadRow(int rowNo, String problem, List<String> cells) {}
 
-  record PreviewRow(int rowNo, String outcome, String problem, Long personId, String values) {}
+  record PreviewRow(int rowNo, String outcome, String problem, PersonId personId, String values) {}
 
   @Select(
       value =
@@ -295,7 +296,7 @@ interface ImportMapper {
       select person_id from import_row
       where run_id = #{id} and outcome in ('changed', 'same')
       """)
-  List<Long> knownPeople(long id);
+  List<PersonId> knownPeople(long id);
 
   @Delete(
       "delete from import_row where run_id in (select id from import_run where touched_at < #{before})")

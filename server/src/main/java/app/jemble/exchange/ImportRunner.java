@@ -2,6 +2,7 @@ package app.jemble.exchange;
 
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.PersonId;
 import app.jemble.list.PersonLists;
 import app.jemble.record.ChangeService;
 import app.jemble.workspace.WorkspaceService;
@@ -68,7 +69,7 @@ class ImportRunner {
       }
       List<String> values = rows.stream().map(ImportMapper.ReadRow::values).toList();
       needOrganisations(batch, choices, values);
-      List<Long> people = changes.addEach(batch, mapped, values);
+      List<PersonId> people = changes.addEach(batch, mapped, values);
       if (choices.list() != null) {
         lists.add(batch, choices.list(), people);
       }
@@ -129,9 +130,9 @@ class ImportRunner {
   }
 
   private void changeEach(long batch, List<ImportMapper.ReadRow> rows, FieldCatalogue fields) {
-    Map<String, List<Long>> people = new LinkedHashMap<>();
+    Map<String, List<PersonId>> people = new LinkedHashMap<>();
     Map<String, List<String>> values = new LinkedHashMap<>();
-    Map<String, List<Long>> joining = new LinkedHashMap<>();
+    Map<String, List<PersonId>> joining = new LinkedHashMap<>();
     for (ImportMapper.ReadRow row : rows) {
       for (Map.Entry<String, JsonNode> e : json.readTree(row.values()).properties()) {
         people.computeIfAbsent(e.getKey(), f -> new ArrayList<>()).add(row.personId());

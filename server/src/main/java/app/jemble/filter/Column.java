@@ -1,5 +1,6 @@
 package app.jemble.filter;
 
+import app.jemble.storage.PersonColumn;
 import app.jemble.storage.Sql;
 import com.google.errorprone.annotations.CompileTimeConstant;
 
@@ -21,8 +22,10 @@ record Column(Sql value, String join, Sql shown, Sql folded) {
     return new Column(value, "", null, null);
   }
 
-  static Column joined(@CompileTimeConstant String value, String join) {
-    return new Column(Sql.of(value), join, null, null);
+  /** The column of a field of people; only their own table needs no join. */
+  static Column of(PersonColumn column) {
+    boolean own = column.table() == PersonColumn.Table.PERSON;
+    return new Column(column.value(), own ? "" : column.table().letter(), null, null);
   }
 
   Column shownAs(@CompileTimeConstant String text) {

@@ -3,57 +3,34 @@ package app.jemble.filter;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.Related;
+import app.jemble.storage.PersonColumn;
 import app.jemble.storage.Sql;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Map;
 
 /** Where each field stands in the tables: of people, and of the records around them. */
 final class Columns {
 
-  private static final Map<String, Column> PERSON =
-      Map.ofEntries(
-          Map.entry("kind", Column.of("p.kind")),
-          Map.entry("name", Column.of("p.name").foldedAs("p.name_key")),
-          Map.entry("honorific", Column.of("p.honorific")),
-          Map.entry("first_name", Column.of("p.first_name")),
-          Map.entry("last_name", Column.of("p.last_name")),
-          Map.entry("email", Column.of("p.email")),
-          Map.entry("phone", Column.of("p.phone")),
-          Map.entry("number", Column.of("p.number")),
-          Map.entry("plan", Column.joined("m.plan", "m")),
-          Map.entry("status", Column.joined("m.status", "m")),
-          Map.entry("joined_on", Column.joined("m.joined_on", "m")),
-          Map.entry("renews_on", Column.joined("m.renews_on", "m")),
-          Map.entry(
-              "dues_owed",
-              Column.joined("m.dues_owed", "m").shownAs("m.dues_owed || ' ' || m.currency")),
-          Map.entry("last_visit", Column.of("p.last_visit_at")),
-          Map.entry("created", Column.of("p.created_at")),
-          Map.entry("birthday", Column.of("p.birthday")),
-          Map.entry(
-              "tags", Column.of("p.tags_key").shownAs("nullif(array_to_string(p.tags, ', '), '')")),
-          Map.entry("stage", Column.of("p.stage")),
-          Map.entry("source", Column.of("p.source")),
-          Map.entry(
-              "introduced_by",
-              Column.of("p.introduced_by")
-                  .shownAs("(select i.name from offered.person i where i.id = p.introduced_by)")),
-          Map.entry("owner", Column.joined("w.login", "w").shownAs("w.name")),
-          Map.entry("organisation.name", Column.joined("o.name", "o")),
-          Map.entry("address.street", Column.of("p.address_street")),
-          Map.entry("address.postcode", Column.of("p.address_postcode")),
-          Map.entry("address.place", Column.of("p.address_place")),
-          Map.entry("address.country", Column.of("p.address_country")),
-          Map.entry("time_zone", Column.of("p.time_zone")),
-          Map.entry("language", Column.of("p.language")),
-          Map.entry("asked_not", Column.of("p.asked_not")),
-          Map.entry("app_installed", Column.of("p.app_installed")),
-          Map.entry("list", Column.of(TagTable.LIST.array())),
-          Map.entry("topic_left", Column.of(TagTable.TOPIC_LEFT.array())),
-          Map.entry(
-              "last_heard",
-              Column.of(lastHeard(Sql.of("r.at")))
-                  .shownAs(lastHeard(Sql.of("r.kind || ' ' || r.at")))));
+  private static final Map<String, Column> PERSON = new HashMap<>();
+
+  static {
+    PersonColumn.ALL.forEach(column -> PERSON.put(column.field(), Column.of(column)));
+    PERSON.compute("name", (field, name) -> name.foldedAs("p.name_key"));
+    PERSON.compute("dues_owed", (field, dues) -> dues.shownAs("m.dues_owed || ' ' || m.currency"));
+    PERSON.compute("owner", (field, owner) -> owner.shownAs("w.name"));
+    PERSON.put(
+        "tags", Column.of("p.tags_key").shownAs("nullif(array_to_string(p.tags, ', '), '')"));
+    PERSON.compute(
+        "introduced_by",
+        (field, by) ->
+            by.shownAs("(select i.name from offered.person i where i.id = p.introduced_by)"));
+    PERSON.put("list", Column.of(TagTable.LIST.array()));
+    PERSON.put("topic_left", Column.of(TagTable.TOPIC_LEFT.array()));
+    PERSON.put(
+        "last_heard",
+        Column.of(lastHeard(Sql.of("r.at"))).shownAs(lastHeard(Sql.of("r.kind || ' ' || r.at"))));
+  }
 
   private static final Map<Related, Map<String, Column>> RELATED = new EnumMap<>(Related.class);
 

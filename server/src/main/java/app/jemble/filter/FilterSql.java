@@ -11,6 +11,7 @@ import app.jemble.core.filter.Operator;
 import app.jemble.core.filter.YearDays;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.storage.Sql;
 import java.time.MonthDay;
@@ -247,7 +248,7 @@ public final class FilterSql {
 
   /** Walks down from the one who introduced, as far as asked; a circle ends with the steps. */
   private Sql introduced(Operand.Steps asked) {
-    Long by = asked.person() == null ? asOf.person() : asked.person();
+    PersonId by = asked.person() == null ? asOf.person() : asked.person();
     if (by == null) {
       throw new FilterException(
           "introduced_by",

@@ -1,5 +1,6 @@
 package app.jemble.filter;
 
+import app.jemble.core.record.PersonId;
 import app.jemble.storage.Sql;
 import app.jemble.storage.SqlLanguage;
 import java.util.List;
@@ -28,6 +29,10 @@ interface ListMapper {
   @Lang(SqlLanguage.class)
   @Select(SqlLanguage.GIVEN)
   List<Long> ids(Sql question);
+
+  @Lang(SqlLanguage.class)
+  @Select(SqlLanguage.GIVEN)
+  List<PersonId> people(Sql question);
 
   @Lang(SqlLanguage.class)
   @Select(SqlLanguage.GIVEN)

@@ -1,6 +1,7 @@
 package app.jemble.filter;
 
 import app.jemble.core.reach.Reach;
+import app.jemble.core.record.PersonId;
 import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -17,7 +18,7 @@ import java.util.List;
  */
 public record ListRow(
     long id,
-    @Schema(nullable = true) Long personId,
+    @Schema(nullable = true) PersonId personId,
     @Schema(nullable = true) String name,
     @Schema(nullable = true) Reach reach,
     @Schema(nullable = true) String key,

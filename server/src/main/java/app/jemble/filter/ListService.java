@@ -7,10 +7,12 @@ import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldUse;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.workspace.WorkspaceService;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -67,8 +69,8 @@ public class ListService {
   }
 
   /** What a list would show of one person, in as many fields as there are. */
-  public List<String> cells(long person, boolean archived, List<Field> fields, AsOf asOf) {
-    Which only = new Which(null, List.of(person), null, archived);
+  public List<String> cells(PersonId person, boolean archived, List<Field> fields, AsOf asOf) {
+    Which only = new Which(null, List.of(person.value()), null, archived);
     ListQuery one =
         query(null, FilterBody.EVERYONE, only, asOf)
             .page(fields, ListSql.order(null, null, false), null, null, 1);
@@ -114,8 +116,9 @@ public class ListService {
   }
 
   /** The people whom the records belong to, once each. */
-  public List<Long> peopleOf(Related kind, FilterBody filter, Which which, AsOf asOf) {
-    return mapper.ids(ListSql.peopleOf(query(kind, filter, which, asOf)));
+  public List<PersonId> peopleOf(Related kind, FilterBody filter, Which which, AsOf asOf) {
+    ListQuery query = query(kind, filter, which, asOf);
+    return mapper.people(kind == null ? ListSql.ids(query) : ListSql.peopleOf(query));
   }
 
   /** A filter's condition in SQL. */
@@ -182,8 +185,8 @@ public class ListService {
       return new Which(reach, null, null, false);
     }
 
-    public static Which only(List<Long> picks) {
-      return new Which(null, picks, null, false);
+    public static Which people(Collection<PersonId> people) {
+      return new Which(null, people.stream().map(PersonId::value).toList(), null, false);
     }
   }
 }

@@ -2,6 +2,7 @@ package app.jemble.filter;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -35,7 +36,7 @@ class RecordController {
   record RecordPart(String part, long records) {}
 
   /** People once each. */
-  record TheirPeople(List<Long> people) {}
+  record TheirPeople(List<PersonId> people) {}
 
   private final ListService lists;
   private final AskedNow asked;

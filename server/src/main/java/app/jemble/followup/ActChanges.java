@@ -4,6 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.core.act.Act;
 import app.jemble.core.followup.WorkingDays;
 import app.jemble.core.record.Field;
+import app.jemble.core.record.PersonId;
 import app.jemble.people.WantedValues;
 import app.jemble.record.ChangeService;
 import app.jemble.sending.SendingService;
@@ -46,7 +47,7 @@ class ActChanges {
    *
    * @param words what the history calls it
    */
-  void doFor(Act act, Account by, String words, List<Long> people) {
+  void doFor(Act act, Account by, String words, List<PersonId> people) {
     long batch = changes.beginFor(by.id(), words);
     if (act instanceof Act.MakeTask task) {
       tasks.makeFor(

@@ -1,5 +1,7 @@
 package app.jemble.followup;
 
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -33,14 +35,15 @@ interface FollowActMapper {
    *
    * @param message of the rule's mailing
    * @param recordId what it is about; 0 for no record
-   * @param leftAt from when they are waited for
+   * @param departedAt from when they are waited for
    */
-  record Candidate(long message, long personId, String address, long recordId, Instant leftAt) {}
+  record Candidate(
+      MessageId message, PersonId personId, String address, long recordId, Instant departedAt) {}
 
   /** Whose own message left by an instant, and of whom a rule has not decided yet. */
   @Select(
       """
-      select s.id as message, s.person_id, s.address, s.record_id, s.sent_at as left_at
+      select s.id as message, s.person_id, s.address, s.record_id, s.sent_at as departed_at
       from offered.message s
       where s.cause_id = #{mailing} and s.is_sent and s.sent_at <= #{by}
         and not exists (
@@ -57,7 +60,7 @@ interface FollowActMapper {
       select *
       from (
         select s.id as message, s.person_id, s.address, s.record_id,
-               case when b.made_message is null then b.at else m.sent_at end as left_at
+               case when b.made_message is null then b.at else m.sent_at end as departed_at
         from follow_act b
         join offered.message s on s.id = b.message_id
         left join offered.message m on m.id = b.made_message
@@ -66,15 +69,15 @@ interface FollowActMapper {
           and not exists (
             select from follow_act a where a.rule_id = #{rule} and a.message_id = s.id)
       ) acted
-      where left_at <= #{by}
-      order by left_at, message
+      where departed_at <= #{by}
+      order by departed_at, message
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Candidate> afterRule(
       @Param("rule") long rule, @Param("before") long before, @Param("by") Instant by);
 
   /** Where all messages of a message's thread stand. */
-  record Standings(long message, List<String> standings) {}
+  record Standings(MessageId message, List<String> standings) {}
 
   /**
    * Locks these messages, so that no other process decides about them, and no response to them is
@@ -89,7 +92,7 @@ interface FollowActMapper {
       for no key update of s skip locked
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Long> lock(@Param("messages") Long[] messages);
+  List<MessageId> lock(@Param("messages") MessageId[] messages);
 
   /**
    * Of messages that are locked, those the rule has not decided about. It is asked after locking,
@@ -105,7 +108,7 @@ interface FollowActMapper {
         where a.rule_id = #{rule} and a.message_id = m.id and a.state <> 'due')
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Long> undecided(@Param("rule") long rule, @Param("messages") Long[] messages);
+  List<MessageId> undecided(@Param("rule") long rule, @Param("messages") MessageId[] messages);
 
   @Select(
       """
@@ -118,7 +121,7 @@ interface FollowActMapper {
       where s.id = any(#{messages})
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Standings> standings(@Param("messages") Long[] messages);
+  List<Standings> standings(@Param("messages") MessageId[] messages);
 
   /** What was decided, a column each; what another has decided before stands. */
   @Insert(
@@ -135,7 +138,7 @@ interface FollowActMapper {
   int decide(
       @Param("rule") long rule,
       @Param("at") Instant at,
-      @Param("messages") Long[] messages,
+      @Param("messages") MessageId[] messages,
       @Param("states") List<String> states,
       @Param("words") List<String> words,
       @Param("made") Long[] made);
@@ -177,7 +180,7 @@ interface FollowActMapper {
    */
   @Select(
       """
-      select a.message_id as message, a.person_id, s.address, s.record_id, a.at as left_at
+      select a.message_id as message, a.person_id, s.address, s.record_id, a.at as departed_at
       from follow_act a
       join follow_rule f on f.id = a.rule_id
       join offered.message s on s.id = a.message_id
@@ -196,9 +199,9 @@ interface FollowActMapper {
       update follow_act set state = 'due', words = ''
       where rule_id = #{rule} and message_id = any(#{messages})
       """)
-  int notTold(@Param("rule") long rule, @Param("messages") Long[] messages);
+  int notTold(@Param("rule") long rule, @Param("messages") MessageId[] messages);
 
   @Select(
       "select name from offered.person where id = any(#{people}) order by name_key collate \"C\", id")
-  List<String> names(@Param("people") Long[] people);
+  List<String> names(@Param("people") PersonId[] people);
 }

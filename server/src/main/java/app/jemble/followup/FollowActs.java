@@ -1,6 +1,7 @@
 package app.jemble.followup;
 
 import app.jemble.core.followup.WorkingDays;
+import app.jemble.core.record.PersonId;
 import app.jemble.followup.FollowActMapper.Candidate;
 import app.jemble.response.CountingService;
 import java.time.Clock;
@@ -66,7 +67,7 @@ class FollowActs {
     FollowRule rule = rules.find(ruleId);
     Instant now = clock.instant();
     WorkingDays days = changes.workingDays();
-    Instant by = rule.after().leftBy(now);
+    Instant by = rule.after().departedBy(now);
     List<Candidate> candidates =
         rule.afterId() == null
             ? mapper.afterTheirMessage(ruleId, rule.mailingId(), by)
@@ -74,7 +75,8 @@ class FollowActs {
     Map<Boolean, List<Candidate>> over =
         candidates.stream()
             .collect(
-                Collectors.partitioningBy(c -> !rule.after().from(c.leftAt(), days).isAfter(now)));
+                Collectors.partitioningBy(
+                    c -> !rule.after().from(c.departedAt(), days).isAfter(now)));
     List<Candidate> may = mayBeDone(rule, over.get(true), now);
     for (int i = 0; i < may.size(); i += LOT) {
       List<Candidate> lot = may.subList(i, Math.min(may.size(), i + LOT));
@@ -88,8 +90,8 @@ class FollowActs {
     if (rule.sendsId() == null || over.isEmpty()) {
       return over;
     }
-    List<Long> people = over.stream().map(Candidate::personId).distinct().toList();
-    MayLeave open = ruleHours.mayLeave(rule.sendsId(), people);
+    List<PersonId> people = over.stream().map(Candidate::personId).distinct().toList();
+    MayDepart open = ruleHours.mayDepart(rule.sendsId(), people);
     return over.stream()
         .filter(c -> open.of(c.personId(), now).filter(at -> !at.isAfter(now)).isPresent())
         .toList();
@@ -99,7 +101,7 @@ class FollowActs {
       FollowRule rule, List<Candidate> notYet, WorkingDays days, Instant now) {
     Instant latest = now.plus(LOOK_EVERY);
     return notYet.stream()
-        .map(c -> rule.after().from(c.leftAt(), days))
+        .map(c -> rule.after().from(c.departedAt(), days))
         .filter(latest::isAfter)
         .min(Instant::compareTo)
         .orElse(latest);

@@ -9,6 +9,8 @@ import app.jemble.core.act.Act;
 import app.jemble.core.followup.After;
 import app.jemble.core.followup.Sign;
 import app.jemble.core.followup.Whom;
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import app.jemble.filter.FilterBody;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
@@ -101,9 +103,9 @@ class FollowRuleController {
    * @param words what was done, or why not
    */
   record RulePerson(
-      long personId,
+      PersonId personId,
       String name,
-      long message,
+      MessageId message,
       @Schema(nullable = true) Instant at,
       String words) {}
 
@@ -243,6 +245,6 @@ class FollowRuleController {
         outlook.of(mailings.find(mailing), rules.of(mailing)).get(rule.id());
     return forecast == null
         ? List.of()
-        : mapper.named(forecast.people().toArray(Long[]::new), MOST_PEOPLE);
+        : mapper.named(forecast.people().toArray(PersonId[]::new), MOST_PEOPLE);
   }
 }

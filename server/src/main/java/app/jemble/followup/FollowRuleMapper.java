@@ -1,5 +1,7 @@
 package app.jemble.followup;
 
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -28,7 +30,7 @@ interface FollowRuleMapper {
   /** Nobody stops or changes it until the transaction ends. */
   @Select(SELECT + "where id = #{id} for share")
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  FollowRule findKept(long id);
+  FollowRule findShared(long id);
 
   @Select(SELECT + "where sends_id = #{mailing}")
   FollowRule sending(long mailing);
@@ -99,11 +101,11 @@ interface FollowRuleMapper {
    * @param leaves when it left, or is to leave
    * @param standings where each of its messages stands
    */
-  record ThreadRow(long message, long personId, Instant leaves, List<String> standings) {}
+  record ThreadRow(MessageId message, PersonId personId, Instant departs, List<String> standings) {}
 
   @Select(
       """
-      select s.id as message, s.person_id, coalesce(s.sent_at, s.due_at) as leaves,
+      select s.id as message, s.person_id, coalesce(s.sent_at, s.due_at) as departs,
              array(select f.standing from offered.message f where f.id = coalesce(s.thread_id, s.id)
                    union
                    select f.standing from offered.message f
@@ -114,7 +116,7 @@ interface FollowRuleMapper {
   List<ThreadRow> threads(long mailing);
 
   /** What a rule has decided about a thread, and when. */
-  record Decided(long ruleId, long message, String state, Instant at) {}
+  record Decided(long ruleId, MessageId message, String state, Instant at) {}
 
   @Select(
       """
@@ -127,7 +129,7 @@ interface FollowRuleMapper {
   List<Decided> decided(long mailing);
 
   /** Somebody a rule has decided about. */
-  record Touched(long personId, String name, long message, Instant at, String words) {}
+  record Touched(PersonId personId, String name, MessageId message, Instant at, String words) {}
 
   @Select(
       """
@@ -149,7 +151,7 @@ interface FollowRuleMapper {
       order by name_key collate "C", id
       limit #{most}
       """)
-  List<Touched> named(@Param("people") Long[] people, @Param("most") int most);
+  List<Touched> named(@Param("people") PersonId[] people, @Param("most") int most);
 
   /** Who is left out of a rule, as it is stored. */
   record StoredExceptions(long id, String parts) {}

@@ -101,7 +101,7 @@ class FollowRules implements WithRelease {
     RuleReading.mustBeFew(wanted);
     Map<Long, FollowRule> known =
         mapper.of(mailingId).stream().collect(Collectors.toMap(FollowRule::id, r -> r));
-    Set<Long> kept = new HashSet<>();
+    Set<Long> written = new HashSet<>();
     List<Long> ids = new ArrayList<>();
     for (int place = 1; place <= wanted.size(); place++) {
       Wanted want = wanted.get(place - 1);
@@ -109,13 +109,13 @@ class FollowRules implements WithRelease {
       if (want.id() != null && before == null) {
         throw Problem.conflict("A rule was taken away elsewhere in the meantime; reload.");
       }
-      long id = keep(mailing, place, want, before, ids, wanted);
+      long id = write(mailing, place, want, before, ids, wanted);
       ids.add(id);
-      kept.add(id);
+      written.add(id);
     }
     List<FollowRule> gone =
         known.values().stream()
-            .filter(r -> !kept.contains(r.id()))
+            .filter(r -> !written.contains(r.id()))
             .sorted((a, b) -> Integer.compare(b.place(), a.place()))
             .toList();
     gone.forEach(this::remove);
@@ -132,7 +132,7 @@ class FollowRules implements WithRelease {
     return mailing;
   }
 
-  private long keep(
+  private long write(
       Cause mailing, int place, Wanted want, FollowRule before, List<Long> ids, List<Wanted> all) {
     Act act = reading.act(want);
     Long sends = sends(mailing, want, act, before);

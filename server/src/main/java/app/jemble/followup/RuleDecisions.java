@@ -8,6 +8,7 @@ import app.jemble.core.access.Right;
 import app.jemble.core.act.Act;
 import app.jemble.core.followup.FollowUp.Judgement;
 import app.jemble.core.followup.FollowUp.Outcome;
+import app.jemble.core.message.MessageId;
 import app.jemble.followup.FollowActMapper.Candidate;
 import app.jemble.followup.RuleDoing.Done;
 import java.time.Instant;
@@ -54,14 +55,14 @@ class RuleDecisions {
   /** Decides about people; who is not among the answer waits. */
   @FunctionalInterface
   interface Judge {
-    Map<Long, Judgement> judge(FollowRule rule, Account sender, List<Candidate> whom);
+    Map<MessageId, Judgement> judge(FollowRule rule, Account sender, List<Candidate> whom);
   }
 
   void decide(long ruleId, List<Candidate> lot, Instant now, Judge judge) {
     List<Candidate> told =
         transaction.execute(
             tx -> {
-              FollowRule rule = rules.findKept(ruleId);
+              FollowRule rule = rules.findShared(ruleId);
               if (rule == null || rule.isStopped()) {
                 return List.of();
               }
@@ -75,24 +76,27 @@ class RuleDecisions {
   /** Answers of whom the sender is to be told. */
   private List<Candidate> decideKept(
       FollowRule rule, List<Candidate> lot, Instant now, Judge judge) {
-    List<Long> locks = mapper.lock(lot.stream().map(Candidate::message).toArray(Long[]::new));
-    Set<Long> mine = new HashSet<>(mapper.undecided(rule.id(), locks.toArray(Long[]::new)));
+    List<MessageId> locks =
+        mapper.lock(lot.stream().map(Candidate::message).toArray(MessageId[]::new));
+    Set<MessageId> mine =
+        new HashSet<>(mapper.undecided(rule.id(), locks.toArray(MessageId[]::new)));
     List<Candidate> locked = lot.stream().filter(c -> mine.contains(c.message())).toList();
     Cause mailing = mailings.anybodys(rule.mailingId());
     Account sender = accounts.find(mailing.senderId());
     if (locked.isEmpty() || !sender.may(Right.WRITE)) {
       return List.of();
     }
-    Map<Long, Judgement> judged = judge.judge(rule, sender, locked);
+    Map<MessageId, Judgement> judged = judge.judge(rule, sender, locked);
     List<Candidate> acted =
         locked.stream().filter(c -> judged.get(c.message()).outcome() == Outcome.ACT).toList();
-    Map<Long, Done> done = doing.doFor(rule, mailing, sender, acted);
-    keep(rule.id(), now, judged, done);
+    Map<MessageId, Done> done = doing.doFor(rule, mailing, sender, acted);
+    note(rule.id(), now, judged, done);
     return doing.act(rule) instanceof Act.Tell ? acted : List.of();
   }
 
-  private void keep(long ruleId, Instant now, Map<Long, Judgement> judged, Map<Long, Done> done) {
-    List<Long> messages = new ArrayList<>();
+  private void note(
+      long ruleId, Instant now, Map<MessageId, Judgement> judged, Map<MessageId, Done> done) {
+    List<MessageId> messages = new ArrayList<>();
     List<String> states = new ArrayList<>();
     List<String> words = new ArrayList<>();
     List<Long> made = new ArrayList<>();
@@ -107,6 +111,6 @@ class RuleDecisions {
           }
         });
     mapper.decide(
-        ruleId, now, messages.toArray(Long[]::new), states, words, made.toArray(Long[]::new));
+        ruleId, now, messages.toArray(MessageId[]::new), states, words, made.toArray(Long[]::new));
   }
 }

@@ -3,6 +3,8 @@ package app.jemble.followup;
 import app.jemble.account.Account;
 import app.jemble.cause.Cause;
 import app.jemble.core.act.Act;
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import app.jemble.followup.FollowActMapper.Candidate;
 import app.jemble.outbox.OutboxService;
 import java.util.HashMap;
@@ -40,7 +42,7 @@ class RuleDoing {
   }
 
   /** By message, what came of it. */
-  Map<Long, Done> doFor(FollowRule rule, Cause mailing, Account sender, List<Candidate> whom) {
+  Map<MessageId, Done> doFor(FollowRule rule, Cause mailing, Account sender, List<Candidate> whom) {
     Act act = act(rule);
     if (whom.isEmpty()) {
       return Map.of();
@@ -49,30 +51,30 @@ class RuleDoing {
       return send(rule, whom);
     }
     if (act.isChange()) {
-      List<Long> people = whom.stream().map(Candidate::personId).distinct().toList();
+      List<PersonId> people = whom.stream().map(Candidate::personId).distinct().toList();
       changes.doFor(act, sender, "After “" + mailing.name() + "”: " + act.done(), people);
     }
-    Map<Long, Done> done = new HashMap<>();
+    Map<MessageId, Done> done = new HashMap<>();
     whom.forEach(c -> done.put(c.message(), new Done(true, act.done(), null)));
     return done;
   }
 
-  private Map<Long, Done> send(FollowRule rule, List<Candidate> whom) {
-    Map<Long, String> not =
+  private Map<MessageId, Done> send(FollowRule rule, List<Candidate> whom) {
+    Map<MessageId, String> not =
         messages.send(
             rule.sendsId(),
             whom.stream()
                 .map(c -> new RuleMessages.Due(c.message(), c.personId(), c.recordId()))
                 .toList());
-    Map<Long, Long> made =
+    Map<MessageId, MessageId> made =
         outbox.inThreads(rule.sendsId(), whom.stream().map(Candidate::message).toList());
-    Map<Long, Done> done = new HashMap<>();
+    Map<MessageId, Done> done = new HashMap<>();
     for (Candidate c : whom) {
       String why = not.get(c.message());
       done.put(
           c.message(),
           why == null
-              ? new Done(true, "another message", made.get(c.message()))
+              ? new Done(true, "another message", made.get(c.message()).value())
               : new Done(false, why, null));
     }
     return done;

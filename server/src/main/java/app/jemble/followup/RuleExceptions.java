@@ -4,6 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceParts;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.record.PersonId;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
 import app.jemble.list.RenamedList;
@@ -46,7 +47,7 @@ class RuleExceptions implements LastLook, RenamedList.Follower {
   }
 
   /** Of these people, those the rule leaves out. */
-  Set<Long> among(FollowRule rule, Account sender, List<Long> whom) {
+  Set<PersonId> among(FollowRule rule, Account sender, List<PersonId> whom) {
     FilterBody filter = parts.any(rule.exceptParts());
     return filter == null || whom.isEmpty()
         ? Set.of()
@@ -54,9 +55,9 @@ class RuleExceptions implements LastLook, RenamedList.Follower {
   }
 
   @Override
-  public Map<Long, String> notTo(long mailingId, List<Long> whom) {
+  public Map<PersonId, String> notTo(long mailingId, List<PersonId> whom) {
     FollowRule rule = rules.sending(mailingId);
-    Map<Long, String> not = new HashMap<>();
+    Map<PersonId, String> not = new HashMap<>();
     if (rule == null) {
       return not;
     }

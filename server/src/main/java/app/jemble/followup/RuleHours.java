@@ -6,6 +6,7 @@ import app.jemble.cause.OpenCauses;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.NextOpen;
 import app.jemble.core.pace.WeeklyHours;
+import app.jemble.core.record.PersonId;
 import app.jemble.plan.PlanService;
 import app.jemble.plan.SendPlan;
 import app.jemble.sending.HoursSpan;
@@ -41,19 +42,19 @@ class RuleHours {
   }
 
   /** When what is due to these people may leave; before the release by the plan it will have. */
-  MayLeave mayLeave(long id, List<Long> people) {
+  MayDepart mayDepart(long id, List<PersonId> people) {
     Cause mailing = open.anybodys(id);
     SendPlan plan =
         plans.of(mailing.hasBeenReleased() ? mailing : open.anybodys(mailing.followsId()));
     WeeklyHours hours = plan.hours() == null ? sending.hours() : HoursSpan.hours(plan.hours());
     NextOpen open = new NextOpen(hours, sending.daysOff());
     ZoneId house = workspace.current().zoneId();
-    Map<Long, ZoneId> zones = new HashMap<>();
+    Map<PersonId, ZoneId> zones = new HashMap<>();
     if (plan.ownClock()) {
       audience
           .timeZones(people)
           .forEach((person, zone) -> zones.put(person, Clocks.zone(zone, house)));
     }
-    return new MayLeave(open, house, zones);
+    return new MayDepart(open, house, zones);
   }
 }

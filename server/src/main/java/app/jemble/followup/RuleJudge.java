@@ -4,8 +4,10 @@ import app.jemble.account.Account;
 import app.jemble.core.followup.FollowUp;
 import app.jemble.core.followup.FollowUp.Facts;
 import app.jemble.core.followup.FollowUp.Judgement;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.response.Standing;
 import app.jemble.followup.FollowActMapper.Candidate;
 import app.jemble.followup.FollowActMapper.Standings;
@@ -40,21 +42,21 @@ class RuleJudge {
     this.awayPeople = awayPeople;
   }
 
-  Map<Long, Judgement> judge(FollowRule rule, Account sender, List<Candidate> whom) {
-    List<Long> people = whom.stream().map(Candidate::personId).distinct().toList();
-    Map<Long, Standing> threads = new HashMap<>();
+  Map<MessageId, Judgement> judge(FollowRule rule, Account sender, List<Candidate> whom) {
+    List<PersonId> people = whom.stream().map(Candidate::personId).distinct().toList();
+    Map<MessageId, Standing> threads = new HashMap<>();
     for (Standings thread :
-        mapper.standings(whom.stream().map(Candidate::message).toArray(Long[]::new))) {
+        mapper.standings(whom.stream().map(Candidate::message).toArray(MessageId[]::new))) {
       threads.put(
           thread.message(),
           Standing.strongest(thread.standings().stream().map(Standing::valueOf).toList()));
     }
-    Set<Long> excluded = exceptions.among(rule, sender, people);
-    Map<Long, Reach> reaches =
+    Set<PersonId> excluded = exceptions.among(rule, sender, people);
+    Map<PersonId, Reach> reaches =
         rule.sendsId() == null ? null : messages.reaches(rule.sendsId(), people);
     Set<String> toPlace = unplaced.senders();
-    Set<Long> away = awayPeople.among(people);
-    Map<Long, Judgement> judged = new HashMap<>();
+    Set<PersonId> away = awayPeople.among(people);
+    Map<MessageId, Judgement> judged = new HashMap<>();
     for (Candidate c : whom) {
       Reach reach = reaches == null ? null : reaches.getOrDefault(c.personId(), Reach.NO_ADDRESS);
       judged.put(
@@ -72,10 +74,11 @@ class RuleJudge {
   }
 
   /** Whoever has responded is meant, whatever else they did. */
-  Map<Long, Judgement> withoutExceptions(FollowRule rule, Account sender, List<Candidate> whom) {
-    Set<Long> excluded =
+  Map<MessageId, Judgement> withoutExceptions(
+      FollowRule rule, Account sender, List<Candidate> whom) {
+    Set<PersonId> excluded =
         exceptions.among(rule, sender, whom.stream().map(Candidate::personId).distinct().toList());
-    Map<Long, Judgement> judged = new HashMap<>();
+    Map<MessageId, Judgement> judged = new HashMap<>();
     whom.forEach(c -> judged.put(c.message(), FollowUp.atOnce(excluded.contains(c.personId()))));
     return judged;
   }

@@ -4,7 +4,9 @@ import app.jemble.audience.AudienceService;
 import app.jemble.audience.AudienceService.Reader;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.reach.Reach;
+import app.jemble.core.record.PersonId;
 import app.jemble.message.Letter;
 import app.jemble.message.LetterService;
 import app.jemble.message.MessageMaker;
@@ -30,7 +32,7 @@ class RuleMessages {
    * @param message theirs, at the end of whose thread the next is put
    * @param recordId what that is about; 0 for no record
    */
-  record Due(long message, long personId, long recordId) {}
+  record Due(MessageId message, PersonId personId, long recordId) {}
 
   private final OpenCauses open;
   private final AudienceService audience;
@@ -58,10 +60,10 @@ class RuleMessages {
   }
 
   /** Whether people can be written to; who is gone is not among them. */
-  Map<Long, Reach> reaches(long id, List<Long> people) {
+  Map<PersonId, Reach> reaches(long id, List<PersonId> people) {
     Cause mailing = open.anybodys(id);
     AudienceService.Again again = audience.again(mailing, letters.of(mailing)::values);
-    Map<Long, Reach> reaches = new HashMap<>();
+    Map<PersonId, Reach> reaches = new HashMap<>();
     again.readers(people, people.stream().map(p -> 0L).toList()).stream()
         .filter(reader -> reader != null)
         .forEach(reader -> reaches.put(reader.person().id(), reader.reach()));
@@ -74,20 +76,20 @@ class RuleMessages {
    *
    * @return by message, why none was sent after it
    */
-  Map<Long, String> send(long id, List<Due> due) {
+  Map<MessageId, String> send(long id, List<Due> due) {
     Cause mailing = open.anybodys(id);
     Letter letter = letters.of(mailing);
-    Map<Long, ThreadEnd> ends = outbox.lastOfThreads(due.stream().map(Due::message).toList());
+    Map<MessageId, ThreadEnd> ends = outbox.lastOfThreads(due.stream().map(Due::message).toList());
     List<Reader> readers =
         audience
             .again(mailing, letter::values)
             .readers(
                 due.stream().map(Due::personId).toList(), due.stream().map(Due::recordId).toList());
     List<NewMessage> messages = new ArrayList<>();
-    Map<Long, String> not = new HashMap<>();
+    Map<MessageId, String> not = new HashMap<>();
     String returnDomain = workspace.current().returnDomain();
     for (int i = 0; i < due.size(); i++) {
-      long message = due.get(i).message();
+      MessageId message = due.get(i).message();
       Reader reader = readers.get(i);
       ThreadEnd end = ends.get(message);
       if (reader == null || end == null) {

@@ -5,6 +5,8 @@ import app.jemble.account.AccountService;
 import app.jemble.cause.Cause;
 import app.jemble.check.Outlook;
 import app.jemble.core.followup.WorkingDays;
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.response.Standing;
 import app.jemble.followup.FollowRuleMapper.Decided;
 import app.jemble.followup.FollowRuleMapper.ThreadRow;
@@ -31,12 +33,12 @@ class RuleOutlook {
    */
   @Schema(name = "RuleForecast")
   record Forecast(
-      List<Long> people,
+      List<PersonId> people,
       @Schema(nullable = true) Instant first,
       @Schema(nullable = true) Instant last) {}
 
   /** Somebody in the course of the rules: from when on they are waited for. */
-  private record Step(long thread, long personId, Instant since, Standing standing) {}
+  private record Step(MessageId thread, PersonId personId, Instant since, Standing standing) {}
 
   private final FollowRuleMapper mapper;
   private final RuleExceptions exceptions;
@@ -79,17 +81,17 @@ class RuleOutlook {
     Map<Long, Forecast> forecasts = new HashMap<>();
     for (FollowRule rule : rules) {
       Forecast before = forecasts.get(rule.afterId());
-      List<Long> people = before == null ? expected.people() : before.people();
+      List<PersonId> people = before == null ? expected.people() : before.people();
       Instant first = before == null ? expected.first() : before.first();
       Instant last = before == null ? expected.last() : before.last();
-      Set<Long> excluded = exceptions.among(rule, sender, people);
-      List<Long> touched = people.stream().filter(p -> !excluded.contains(p)).toList();
+      Set<PersonId> excluded = exceptions.among(rule, sender, people);
+      List<PersonId> touched = people.stream().filter(p -> !excluded.contains(p)).toList();
       List<Instant> done =
           first == null || touched.isEmpty()
               ? List.of()
               : Stream.of(first, last)
                   .map(at -> rule.after().from(at, days))
-                  .flatMap(over -> leaving(rule, touched, over))
+                  .flatMap(over -> departing(rule, touched, over))
                   .toList();
       forecasts.put(rule.id(), forecast(touched, done));
     }
@@ -99,7 +101,7 @@ class RuleOutlook {
   private Map<Long, Forecast> ofReleased(Cause mailing, Account sender, List<FollowRule> rules) {
     WorkingDays days = changes.workingDays();
     List<Step> all = mapper.threads(mailing.id()).stream().map(RuleOutlook::step).toList();
-    Map<Long, Map<Long, Decided>> decided = new HashMap<>();
+    Map<Long, Map<MessageId, Decided>> decided = new HashMap<>();
     mapper
         .decided(mailing.id())
         .forEach(
@@ -107,10 +109,10 @@ class RuleOutlook {
     Map<Long, List<Step>> goOn = new HashMap<>();
     Map<Long, Forecast> forecasts = new HashMap<>();
     for (FollowRule rule : rules) {
-      Map<Long, Decided> done = decided.getOrDefault(rule.id(), Map.of());
+      Map<MessageId, Decided> done = decided.getOrDefault(rule.id(), Map.of());
       List<Step> steps = rule.afterId() == null ? all : goOn.getOrDefault(rule.afterId(), all);
       List<Step> open = steps.stream().filter(s -> !done.containsKey(s.thread())).toList();
-      Set<Long> excluded =
+      Set<PersonId> excluded =
           exceptions.among(rule, sender, open.stream().map(Step::personId).distinct().toList());
       List<Step> meant =
           open.stream()
@@ -126,12 +128,12 @@ class RuleOutlook {
 
   private static Step step(ThreadRow row) {
     List<Standing> standings = row.standings().stream().map(Standing::valueOf).toList();
-    return new Step(row.message(), row.personId(), row.leaves(), Standing.strongest(standings));
+    return new Step(row.message(), row.personId(), row.departs(), Standing.strongest(standings));
   }
 
   /** When it is done for each: the wait is over, and what is sent may leave. */
   private List<Step> done(FollowRule rule, List<Step> steps, WorkingDays days) {
-    MayLeave open = open(rule, steps.stream().map(Step::personId).distinct().toList());
+    MayDepart open = open(rule, steps.stream().map(Step::personId).distinct().toList());
     return steps.stream()
         .map(
             s -> {
@@ -143,18 +145,18 @@ class RuleOutlook {
   }
 
   /** Null when nothing is sent: that is done at any hour. */
-  private MayLeave open(FollowRule rule, List<Long> people) {
-    return rule.sendsId() == null ? null : ruleHours.mayLeave(rule.sendsId(), people);
+  private MayDepart open(FollowRule rule, List<PersonId> people) {
+    return rule.sendsId() == null ? null : ruleHours.mayDepart(rule.sendsId(), people);
   }
 
   /** When what is due to all of them at once is done for each. */
-  private Stream<Instant> leaving(FollowRule rule, List<Long> people, Instant due) {
-    MayLeave open = open(rule, people);
+  private Stream<Instant> departing(FollowRule rule, List<PersonId> people, Instant due) {
+    MayDepart open = open(rule, people);
     return open == null ? Stream.of(due) : open.ofAll(people, due).stream();
   }
 
   /** From what was done for them the next wait counts. */
-  private static Stream<Step> acted(List<Step> steps, Map<Long, Decided> done) {
+  private static Stream<Step> acted(List<Step> steps, Map<MessageId, Decided> done) {
     return steps.stream()
         .filter(s -> done.containsKey(s.thread()))
         .filter(s -> done.get(s.thread()).state().equals("done"))
@@ -162,11 +164,11 @@ class RuleOutlook {
   }
 
   private static Forecast forecast(List<Step> will) {
-    Set<Long> people = will.stream().map(Step::personId).collect(Collectors.toSet());
+    Set<PersonId> people = will.stream().map(Step::personId).collect(Collectors.toSet());
     return forecast(List.copyOf(people), will.stream().map(Step::since).toList());
   }
 
-  private static Forecast forecast(List<Long> people, List<Instant> done) {
+  private static Forecast forecast(List<PersonId> people, List<Instant> done) {
     return new Forecast(
         people,
         done.stream().min(Instant::compareTo).orElse(null),

@@ -6,6 +6,8 @@ import app.jemble.carrier.mail.HouseMails;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.message.Mailbox;
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import app.jemble.followup.FollowActMapper.Candidate;
 import java.util.List;
 import java.util.Locale;
@@ -44,7 +46,8 @@ class RuleTelling {
     FollowRule rule = rules.find(ruleId);
     Cause mailing = mailings.anybodys(rule.mailingId());
     Account sender = accounts.find(mailing.senderId());
-    List<String> names = mapper.names(whom.stream().map(Candidate::personId).toArray(Long[]::new));
+    List<String> names =
+        mapper.names(whom.stream().map(Candidate::personId).toArray(PersonId[]::new));
     String who = String.join(", ", names.subList(0, Math.min(names.size(), MOST_NAMES)));
     String more =
         names.size() > MOST_NAMES
@@ -60,7 +63,7 @@ class RuleTelling {
                 "Responses",
                 "/responses/" + mailing.id()));
     if (!sent) {
-      mapper.notTold(ruleId, whom.stream().map(Candidate::message).toArray(Long[]::new));
+      mapper.notTold(ruleId, whom.stream().map(Candidate::message).toArray(MessageId[]::new));
     }
   }
 }

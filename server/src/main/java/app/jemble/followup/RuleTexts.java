@@ -90,7 +90,7 @@ public class RuleTexts {
     Cause rule = open.anybodys(id);
     Cause mailing = open.anybodys(rule.followsId());
     SendPlan of = plans.of(mailing);
-    plans.keep(
+    plans.write(
         id,
         new SendPlan(
             null, false, null, SendPlan.AT_ONCE.waveGapSeconds(), of.hours(), of.ownClock(), null));

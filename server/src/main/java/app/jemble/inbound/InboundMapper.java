@@ -1,5 +1,6 @@
 package app.jemble.inbound;
 
+import app.jemble.core.message.MessageId;
 import java.time.Instant;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -47,7 +48,7 @@ interface InboundMapper {
 
   /** The message that a mail is about which a person still has to read. */
   @Update("update inbound_mail set about_id = #{message} where id = #{id}")
-  int about(@Param("id") long id, @Param("message") long message);
+  int about(@Param("id") long id, @Param("message") MessageId message);
 
   /** It is known what the mail answers, or that it answers nothing; nobody where software knew. */
   @Update(

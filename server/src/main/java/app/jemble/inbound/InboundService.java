@@ -7,7 +7,7 @@ import app.jemble.core.response.OwnWords;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.SortedMail;
 import app.jemble.inbound.InboundMapper.NewMail;
-import app.jemble.inbound.MessageFinder.Found;
+import app.jemble.inbound.MessageFinder.Match;
 import app.jemble.response.Answered;
 import app.jemble.response.ResponseService;
 import app.jemble.settings.JembleSettings;
@@ -89,7 +89,7 @@ public class InboundService {
     if (mailId == null) {
       return;
     }
-    Found found = finder.find(mail, sorted);
+    Match found = finder.search(mail, sorted);
     boolean known = found != null && note(found, read, mailId);
     if (known || (found == null && needsNobody(sorted))) {
       mapper.place(mailId, clock.instant(), null);
@@ -134,7 +134,7 @@ public class InboundService {
   }
 
   /** Notes what a mail means for its message; answers whether nobody needs to look at it. */
-  private boolean note(Found found, ReadMail read, long mailId) {
+  private boolean note(Match found, ReadMail read, long mailId) {
     Answered message = found.message();
     String words = OwnWords.of(read.mail().text()).snippet(SNIPPET);
     if (read.sorted() instanceof SortedMail.Reply) {

@@ -31,7 +31,7 @@ class MessageFinder {
    *
    * @param sure whether it is known that its person wrote: the address is theirs
    */
-  record Found(Answered message, boolean sure) {}
+  record Match(Answered message, boolean sure) {}
 
   private final AnsweredMessages responses;
 
@@ -40,11 +40,11 @@ class MessageFinder {
   }
 
   /** The message, or null. */
-  Found find(InboundMail mail, SortedMail sorted) {
+  Match search(InboundMail mail, SortedMail sorted) {
     for (String token : tokens(mail)) {
       Answered message = responses.byToken(token);
       if (message != null) {
-        return new Found(message, isTheirs(message, mail));
+        return new Match(message, isTheirs(message, mail));
       }
     }
     boolean byPerson = sorted instanceof SortedMail.Reply || sorted instanceof SortedMail.AutoReply;
@@ -75,7 +75,7 @@ class MessageFinder {
     return tokens;
   }
 
-  private Found bySenderAndSubject(InboundMail mail, SortedMail sorted) {
+  private Match bySenderAndSubject(InboundMail mail, SortedMail sorted) {
     String given = mail.header("subject");
     String subject =
         sorted instanceof SortedMail.AutoReply
@@ -87,12 +87,12 @@ class MessageFinder {
     }
     Answered byAddress = responses.bySenderAndSubject(from.getAddress(), subject);
     if (byAddress != null) {
-      return new Found(byAddress, true);
+      return new Match(byAddress, true);
     }
     // An encoded word within an encoded word comes out here, and may hold a NUL.
     String name = from.getPersonal() == null ? "" : from.getPersonal().replace('\0', ' ');
     Answered byName = name.contains(" ") ? responses.byNameAndSubject(name, subject) : null;
-    return byName == null ? null : new Found(byName, false);
+    return byName == null ? null : new Match(byName, false);
   }
 
   /** Who wrote, or null. */

@@ -2,6 +2,7 @@ package app.jemble.inbound;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.response.ResponseKind;
 import java.util.List;
 import org.springframework.http.ContentDisposition;
@@ -32,7 +33,7 @@ class UnplacedController {
       String words,
       List<UnplacedMapper.PlaceCandidate> candidates) {}
 
-  record Place(long messageId, ResponseKind kind) {}
+  record Place(MessageId messageId, ResponseKind kind) {}
 
   private final UnplacedService unplaced;
 
@@ -61,7 +62,7 @@ class UnplacedController {
   @Needs(Right.SEE)
   @GetMapping("/{id}")
   ToPlace toPlace(@PathVariable long id, @RequestParam(required = false) String find) {
-    UnplacedMapper.UnplacedMail mail = unplaced.found(id);
+    UnplacedMapper.UnplacedMail mail = unplaced.find(id);
     String words = unplaced.words(id);
     return new ToPlace(mail, words, unplaced.candidates(mail, words, find));
   }

@@ -1,5 +1,7 @@
 package app.jemble.inbound;
 
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
@@ -53,7 +55,12 @@ interface UnplacedMapper {
 
   /** A message that a mail may be about. */
   record PlaceCandidate(
-      long messageId, long personId, String name, String address, String mailing, Instant sentAt) {}
+      MessageId messageId,
+      PersonId personId,
+      String name,
+      String address,
+      String mailing,
+      Instant sentAt) {}
 
   String CANDIDATES =
       """
@@ -84,5 +91,5 @@ interface UnplacedMapper {
             order by s.sent_at desc
             limit 10
             """)
-  List<PlaceCandidate> found(@Param("words") String words, @Param("who") long who);
+  List<PlaceCandidate> search(@Param("words") String words, @Param("who") long who);
 }

@@ -3,6 +3,7 @@ package app.jemble.inbound;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.response.OwnWords;
 import app.jemble.core.response.ResponseKind;
@@ -89,10 +90,10 @@ public class UnplacedService {
 
   /** What came, octet by octet: for whoever has to know what software could not read. */
   byte[] octets(long id) {
-    return mapper.octets(found(id).id()).mime();
+    return mapper.octets(find(id).id()).mime();
   }
 
-  UnplacedMail found(long id) {
+  UnplacedMail find(long id) {
     UnplacedMail mail = mapper.find(accounts.current().id(), id);
     if (mail == null) {
       throw Problem.notFound("Somebody has placed this mail in the meantime.");
@@ -107,7 +108,7 @@ public class UnplacedService {
    */
   List<PlaceCandidate> candidates(UnplacedMail mail, String words, String find) {
     if (find != null && !find.isBlank()) {
-      return mapper.found(find.strip(), accounts.current().id());
+      return mapper.search(find.strip(), accounts.current().id());
     }
     String[] addresses =
         addresses(mail.from() + "\n" + words).distinct().limit(50).toArray(String[]::new);
@@ -120,9 +121,9 @@ public class UnplacedService {
 
   /** It answers a message, or tells what became of it. */
   @Transactional
-  void place(long id, long messageId, ResponseKind kind) {
+  void place(long id, MessageId messageId, ResponseKind kind) {
     Account who = accounts.currentWriter();
-    found(id);
+    find(id);
     if (kind == null || !SAID.contains(kind)) {
       throw Problem.wrong(
           "kind", "A mail is a reply, an automatic reply, a return or a complaint.");
@@ -142,7 +143,7 @@ public class UnplacedService {
   @Transactional
   void putAside(long id) {
     Account who = accounts.currentWriter();
-    found(id);
+    find(id);
     service.forgetUnsure(id);
     inbound.place(id, clock.instant(), who.id());
   }

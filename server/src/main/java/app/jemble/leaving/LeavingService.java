@@ -2,6 +2,7 @@ package app.jemble.leaving;
 
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.people.PeopleService;
 import app.jemble.people.PersonRecord;
 import app.jemble.record.ChangeService;
@@ -53,7 +54,7 @@ public class LeavingService {
     return responses.message(token).map(m -> choices(m.personId()));
   }
 
-  private Choices choices(long person) {
+  private Choices choices(PersonId person) {
     Set<Long> left = people.topicsLeft(person);
     List<Choice> topics =
         workspace.topics().stream()
@@ -70,7 +71,7 @@ public class LeavingService {
     if (message.isEmpty()) {
       return false;
     }
-    long person = message.get().personId();
+    PersonId person = message.get().personId();
     for (Choice topic : choices(person).topics()) {
       if (wanted.contains(topic.id())) {
         people.comeBack(person, topic.id());
@@ -92,7 +93,7 @@ public class LeavingService {
     return message.isPresent() && responses.left(token);
   }
 
-  private void askNot(long person, boolean askedNot) {
+  private void askNot(PersonId person, boolean askedNot) {
     PersonRecord record = people.record(person);
     if (record != null && record.askedNot() != askedNot) {
       Field field = workspace.fields().find("asked_not").orElseThrow();

@@ -133,11 +133,11 @@ public class LetterheadService {
   }
 
   SavedLetterhead find(long id) {
-    SavedLetterhead kept = mapper.find(id);
-    if (kept == null) {
+    SavedLetterhead letterhead = mapper.find(id);
+    if (letterhead == null) {
       throw Problem.notFound("There is no such letterhead any more.");
     }
-    return kept;
+    return letterhead;
   }
 
   @Transactional

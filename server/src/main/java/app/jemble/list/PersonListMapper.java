@@ -1,5 +1,6 @@
 package app.jemble.list;
 
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -54,7 +55,7 @@ interface PersonListMapper {
           """,
       affectData = true)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Long> add(@Param("list") long list, @Param("people") Long[] people);
+  List<PersonId> add(@Param("list") long list, @Param("people") PersonId[] people);
 
   @Select(
       value =
@@ -65,5 +66,5 @@ interface PersonListMapper {
           """,
       affectData = true)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Long> remove(@Param("list") long list, @Param("people") Long[] people);
+  List<PersonId> remove(@Param("list") long list, @Param("people") PersonId[] people);
 }

@@ -1,6 +1,7 @@
 package app.jemble.list;
 
 import app.jemble.account.AccountService;
+import app.jemble.core.record.PersonId;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import app.jemble.record.Undoing;
@@ -83,17 +84,17 @@ public class PersonLists implements Undoing {
   }
 
   /** Puts people on a list; answers how many were not on it. */
-  public long add(long batch, long list, List<Long> people) {
+  public long add(long batch, long list, List<PersonId> people) {
     name(list);
-    List<Long> added = mapper.add(list, people.toArray(Long[]::new));
+    List<PersonId> added = mapper.add(list, people.toArray(PersonId[]::new));
     changes.note(batch, added, FIELD + list, null, "true");
     return added.size();
   }
 
   /** Takes people off a list; answers how many were on it. */
-  public long remove(long batch, long list, List<Long> people) {
+  public long remove(long batch, long list, List<PersonId> people) {
     name(list);
-    List<Long> removed = mapper.remove(list, people.toArray(Long[]::new));
+    List<PersonId> removed = mapper.remove(list, people.toArray(PersonId[]::new));
     changes.note(batch, removed, FIELD + list, "true", null);
     return removed.size();
   }
@@ -112,11 +113,11 @@ public class PersonLists implements Undoing {
     }
   }
 
-  private static Long[] people(List<Noted> changes, boolean added) {
+  private static PersonId[] people(List<Noted> changes, boolean added) {
     return changes.stream()
         .filter(c -> (c.after() != null) == added)
         .map(Noted::personId)
-        .toArray(Long[]::new);
+        .toArray(PersonId[]::new);
   }
 
   private static String sound(String name) {

@@ -20,7 +20,7 @@ interface LiveMapper {
       select coalesce((select max(sent_at)::text from offered.message where sent_at is not null), '')
              || coalesce((select string_agg(state || ' ' || messages, ', ' order by state)
                           from (select state, count(*) as messages
-                                from offered.message where has_not_left group by state) s), '')
+                                from offered.message where has_not_departed group by state) s), '')
              || coalesce((select string_agg(trouble, ' ' order by channel)
                           from offered.carrier_state), '') as outbox,
              coalesce((select max(id)::text from offered.response), '') || ' '

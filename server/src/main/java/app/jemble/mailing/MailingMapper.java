@@ -14,14 +14,14 @@ interface MailingMapper {
       select g.id, g.name, w.subject, upper(g.state) as state, a.name as sender_name,
              g.released_at, g.held_until, g.due_at, g.created_at,
              coalesce(c.messages, 0) as messages, coalesce(c.sent, 0) as sent,
-             coalesce(c.to_leave, 0) as to_leave, coalesce(c.replied, 0) as replied
+             coalesce(c.to_depart, 0) as to_depart, coalesce(c.replied, 0) as replied
       from offered.open_cause g
       join offered.wording w on w.id = g.wording_id
       join offered.account a on a.id = g.sender_id
       left join (
         select cause_id, count(*) as messages,
                count(*) filter (where is_sent) as sent,
-               count(*) filter (where to_leave) as to_leave,
+               count(*) filter (where to_depart) as to_depart,
                count(*) filter (where stands_replied) as replied
         from offered.message
         group by cause_id

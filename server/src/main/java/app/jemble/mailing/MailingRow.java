@@ -15,5 +15,5 @@ public record MailingRow(
     Instant createdAt,
     long messages,
     long sent,
-    long toLeave,
+    long toDepart,
     long replied) {}

@@ -90,7 +90,7 @@ class MarkIntake {
       responses.opened(fetches);
       some.forEach(w -> w.noted().complete(null));
     } catch (RuntimeException away) {
-      if (journal.keep(fetches)) {
+      if (journal.write(fetches)) {
         LOG.warn("{} opens were journalled: {}", some.size(), away.getMessage());
         some.forEach(w -> w.noted().complete(null));
       } else {

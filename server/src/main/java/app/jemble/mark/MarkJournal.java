@@ -45,14 +45,14 @@ class MarkJournal {
   }
 
   /** Keeps fetches; false when that is not possible. */
-  boolean keep(List<Fetched> fetches) {
-    Optional<Path> kept = folder.folder();
-    if (kept.isEmpty()) {
+  boolean write(List<Fetched> fetches) {
+    Optional<Path> place = folder.folder();
+    if (place.isEmpty()) {
       return false;
     }
     try {
       if (own == null) {
-        own = kept.get().resolve(NAME + UUID.randomUUID());
+        own = place.get().resolve(NAME + UUID.randomUUID());
       }
       if (Files.exists(own) && Files.size(own) > MOST_OCTETS) {
         return false;
@@ -68,14 +68,14 @@ class MarkJournal {
     }
   }
 
-  /** Gives what was kept to a taker, file by file; a file it has taken is gone. */
+  /** Gives what was written to a taker, file by file; a file it has taken is gone. */
   void replay(java.util.function.Consumer<List<Fetched>> taker) {
-    Optional<Path> kept = folder.folder();
+    Optional<Path> place = folder.folder();
     holds = false;
-    if (kept.isEmpty()) {
+    if (place.isEmpty()) {
       return;
     }
-    try (var files = Files.list(kept.get())) {
+    try (var files = Files.list(place.get())) {
       for (Path file : files.filter(f -> f.getFileName().toString().startsWith(NAME)).toList()) {
         replay(file, taker);
       }

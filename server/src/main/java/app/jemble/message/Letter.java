@@ -15,6 +15,7 @@ import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Values;
 import app.jemble.message.OwnWordings.OwnWording;
 import app.jemble.people.PersonRecord;
@@ -60,8 +61,8 @@ public final class Letter {
   private final Map<String, Mailbox> owners = new ConcurrentHashMap<>();
   private final MessageComposer.Shared shared;
   private final Set<String> sharedFields;
-  private final Map<Long, OwnWording> ownWordings;
-  private final Map<Long, LetterText> ownTexts = new HashMap<>();
+  private final Map<PersonId, OwnWording> ownWordings;
+  private final Map<PersonId, LetterText> ownTexts = new HashMap<>();
 
   Letter(Ingredients of) {
     this.of = of;
@@ -114,7 +115,7 @@ public final class Letter {
   }
 
   /** Every field of the records that one person's message asks for. */
-  public Set<String> fields(long personId) {
+  public Set<String> fields(PersonId personId) {
     return hasOwnWords(personId) ? ofRecords(text(personId)) : sharedFields;
   }
 
@@ -126,17 +127,17 @@ public final class Letter {
   }
 
   /** The mailing's own words; those of a person who has other words are theirs. */
-  LetterText text(long personId) {
+  LetterText text(PersonId personId) {
     OwnWording own = ownWordings.get(personId);
     return own == null ? shared.text() : ownText(own);
   }
 
-  public boolean hasOwnWords(long personId) {
+  public boolean hasOwnWords(PersonId personId) {
     return ownWordings.containsKey(personId);
   }
 
   /** Whether a person's own words were written before the shared ones changed. */
-  public boolean hasOldWords(long personId) {
+  public boolean hasOldWords(PersonId personId) {
     OwnWording own = ownWordings.get(personId);
     return own != null && own.isOlderThan(of.wording());
   }
@@ -153,7 +154,7 @@ public final class Letter {
   }
 
   /** What {@link MessageComposer} needs for one person's message. */
-  MessageComposer.Shared shared(long personId, Voices voices) {
+  MessageComposer.Shared shared(PersonId personId, Voices voices) {
     return new MessageComposer.Shared(
         text(personId),
         voices.from(),

@@ -1,6 +1,7 @@
 package app.jemble.message;
 
 import app.jemble.core.message.LetterText.Written;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -36,14 +37,14 @@ interface OwnWordingMapper {
       """)
   int put(
       @Param("mailingId") long mailingId,
-      @Param("personId") long personId,
+      @Param("personId") PersonId personId,
       @Param("own") Written own,
       @Param("shared") Written shared,
       @Param("at") Instant at,
       @Param("by") long by);
 
   @Delete("delete from own_wording where mailing_id = #{mailingId} and person_id = #{personId}")
-  int drop(@Param("mailingId") long mailingId, @Param("personId") long personId);
+  int drop(@Param("mailingId") long mailingId, @Param("personId") PersonId personId);
 
   @Delete("delete from own_wording where mailing_id = #{mailingId}")
   int dropAll(long mailingId);

@@ -6,6 +6,7 @@ import app.jemble.core.message.LetterText;
 import app.jemble.core.message.LetterText.Written;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.SafeHtml;
+import app.jemble.core.record.PersonId;
 import app.jemble.mailing.MailingService;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
@@ -24,7 +25,7 @@ class OwnWordings {
    * @param sharedSubject the shared subject as it was when these were written
    */
   record OwnWording(
-      long personId,
+      PersonId personId,
       String personName,
       String subject,
       String body,
@@ -65,7 +66,7 @@ class OwnWordings {
 
   /** Keeps words for one person; the same words as the shared ones are no words of one's own. */
   @Transactional
-  void put(long mailingId, long personId, String subject, String body) {
+  void put(long mailingId, PersonId personId, String subject, String body) {
     long by = accounts.currentWriter().id();
     MailWording shared = wordings.of(mailings.lockDraft(mailingId));
     String soundSubject = subject == null ? "" : subject;
@@ -91,7 +92,7 @@ class OwnWordings {
 
   /** Goes back to the shared words for one person, or with null for all. */
   @Transactional
-  void drop(long mailingId, Long personId) {
+  void drop(long mailingId, PersonId personId) {
     accounts.currentWriter();
     mailings.lockDraft(mailingId);
     if (personId == null) {

@@ -15,6 +15,7 @@ import app.jemble.core.message.MessageComposer.Composed;
 import app.jemble.core.message.Pictures;
 import app.jemble.core.message.SafeHtml;
 import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.record.PersonId;
 import app.jemble.letterhead.LetterheadService;
 import app.jemble.letterhead.LetterheadService.LetterheadDraft;
 import app.jemble.people.PeopleService;
@@ -51,7 +52,7 @@ class PreviewController {
       @Schema(nullable = true) Long letterheadId,
       @Schema(nullable = true) LetterheadDraft letterhead,
       boolean promotional,
-      @Schema(nullable = true) Long personId) {}
+      @Schema(nullable = true) PersonId personId) {}
 
   /**
    * A message as it would be.
@@ -59,7 +60,7 @@ class PreviewController {
    * @param errors what is wrong with the texts; then the rest shows what can be shown
    */
   record Preview(
-      @Schema(nullable = true) Long personId,
+      @Schema(nullable = true) PersonId personId,
       String personName,
       String subject,
       String html,
@@ -103,7 +104,7 @@ class PreviewController {
             ? letterheads.of(question.letterheadId())
             : Optional.of(letterheads.drafted(question.letterhead()));
     Letter letter = letter(imagined(question), question.promotional(), head);
-    Long person = question.personId() == null ? people.somebody() : question.personId();
+    PersonId person = question.personId() == null ? people.somebody() : question.personId();
     AudienceService.Reader reader =
         person == null ? null : audience.one(Audience.NOBODY, letter::values, person, 0);
     if (reader == null) {

@@ -3,6 +3,7 @@ package app.jemble.message;
 import app.jemble.access.Needs;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.access.Right;
+import app.jemble.core.record.PersonId;
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -22,7 +23,7 @@ class ProofController {
    * @param colleagueId who gets it; null for oneself
    */
   record CopyTo(
-      long personId,
+      PersonId personId,
       @Schema(nullable = true) Long recordId,
       @Schema(nullable = true) Long colleagueId) {}
 
@@ -40,7 +41,7 @@ class ProofController {
   @GetMapping("/proofs/{personId}")
   ProofService.Proof proof(
       @PathVariable long id,
-      @PathVariable long personId,
+      @PathVariable PersonId personId,
       @RequestParam(defaultValue = "0") long record) {
     return proofs.proof(mailings.find(id), personId, record);
   }

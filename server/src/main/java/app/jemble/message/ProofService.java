@@ -12,6 +12,7 @@ import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.PersonId;
 import app.jemble.people.PersonRecord;
 import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -64,7 +65,7 @@ public class ProofService {
    * @param oldWords whether those were written before the shared words changed
    */
   public record Proof(
-      long personId,
+      PersonId personId,
       long recordId,
       String toName,
       String toAddress,
@@ -85,7 +86,7 @@ public class ProofService {
   /** A file as the reader sees it. */
   record ProofFile(String name, int octets) {}
 
-  public Proof proof(Cause mailing, long personId, long recordId) {
+  public Proof proof(Cause mailing, PersonId personId, long recordId) {
     Letter letter = letters.of(mailing);
     AudienceService.Reader reader = reader(mailing, letter, personId, recordId);
     MessageComposer.Composed composed = compose(letter, reader, null);
@@ -131,7 +132,7 @@ public class ProofService {
    *
    * @param colleagueId null for the colleague who asks
    */
-  public String sendCopy(Cause mailing, long personId, long recordId, Long colleagueId) {
+  public String sendCopy(Cause mailing, PersonId personId, long recordId, Long colleagueId) {
     Account me = accounts.currentWriter();
     Account to = colleagueId == null ? me : accounts.find(colleagueId);
     if (to == null) {
@@ -152,7 +153,7 @@ public class ProofService {
   }
 
   private AudienceService.Reader reader(
-      Cause mailing, Letter letter, long personId, long recordId) {
+      Cause mailing, Letter letter, PersonId personId, long recordId) {
     AudienceService.Reader reader = audience.one(mailing, letter::values, personId, recordId);
     if (reader == null) {
       throw Problem.notFound("There is no such person any more.");

@@ -14,7 +14,7 @@ import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Service;
 
 /**
- * The texts of released causes, kept parsed while their messages leave. They do not change once a
+ * The texts of released causes, held parsed while their messages leave. They do not change once a
  * message can leave; sender and house may, and are read anew after a moment.
  */
 @Service
@@ -27,13 +27,13 @@ class ReleasedTexts implements OutgoingTexts {
   private final FrozenValues frozen;
   private final OpenCauses causes;
 
-  private final Cache<Long, Letter> kept;
+  private final Cache<Long, Letter> cache;
 
   ReleasedTexts(LetterService letters, FrozenValues frozen, OpenCauses causes, Clock clock) {
     this.letters = letters;
     this.frozen = frozen;
     this.causes = causes;
-    this.kept =
+    this.cache =
         Caffeine.newBuilder()
             .maximumSize(MOST_KEPT)
             .expireAfterWrite(FRESH)
@@ -43,7 +43,7 @@ class ReleasedTexts implements OutgoingTexts {
 
   @Override
   public Outgoing write(ToWrite message, Instant now) {
-    Letter letter = kept.get(message.causeId(), id -> letters.of(causes.anybodys(id)));
+    Letter letter = cache.get(message.causeId(), id -> letters.of(causes.anybodys(id)));
     FrozenValues.Thawed thawed = frozen.thaw(message.frozen());
     return MessageComposer.compose(
             letter.shared(

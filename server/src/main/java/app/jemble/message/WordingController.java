@@ -6,6 +6,7 @@ import app.jemble.cause.OpenCauses;
 import app.jemble.cause.Wordings;
 import app.jemble.core.access.Right;
 import app.jemble.core.message.MailWording;
+import app.jemble.core.record.PersonId;
 import app.jemble.message.OwnWordings.OwnWording;
 import app.jemble.template.TemplateService;
 import app.jemble.template.TemplateService.Template;
@@ -34,7 +35,7 @@ class WordingController {
    * @param old whether the shared words have changed since
    */
   record OwnWords(
-      long personId,
+      PersonId personId,
       String personName,
       String subject,
       String body,
@@ -72,7 +73,7 @@ class WordingController {
   @Needs(Right.WRITE)
   @PutMapping("/own-words/{personId}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void put(@PathVariable long id, @PathVariable long personId, @RequestBody Words words) {
+  void put(@PathVariable long id, @PathVariable PersonId personId, @RequestBody Words words) {
     ownWordings.put(id, personId, words.subject(), words.body());
   }
 
@@ -80,7 +81,7 @@ class WordingController {
   @Needs(Right.WRITE)
   @DeleteMapping("/own-words/{personId}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void drop(@PathVariable long id, @PathVariable long personId) {
+  void drop(@PathVariable long id, @PathVariable PersonId personId) {
     ownWordings.drop(id, personId);
   }
 

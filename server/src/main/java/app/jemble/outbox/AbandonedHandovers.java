@@ -48,8 +48,9 @@ class AbandonedHandovers {
   void look() {
     try {
       if (journals.folder().isPresent()) {
-        for (HandoverJournal.Left left : HandoverJournal.left(journals.folder().get())) {
-          settle(left);
+        for (HandoverJournal.Abandoned journal :
+            HandoverJournal.abandoned(journals.folder().get())) {
+          settle(journal);
         }
       }
       int abandoned = mapper.doubtAbandoned(clock.instant(), MessageMove.DOUBT.to(), STOPPED);
@@ -61,10 +62,11 @@ class AbandonedHandovers {
     }
   }
 
-  private void settle(HandoverJournal.Left left) throws IOException {
+  private void settle(HandoverJournal.Abandoned journal) throws IOException {
     List<Ended> ends = new ArrayList<>();
-    for (HandoverMapper.InHand message : mapper.inHand(left.worker())) {
-      left.fate(message.id(), message.tries())
+    for (HandoverMapper.InHand message : mapper.inHand(journal.worker())) {
+      journal
+          .fate(message.id(), message.tries())
           .ifPresentOrElse(
               ends::add,
               () -> {
@@ -80,14 +82,14 @@ class AbandonedHandovers {
                 }
               });
     }
-    departures.settleAbandoned(left.worker(), ends);
+    departures.settleAbandoned(journal.worker(), ends);
     if (!ends.isEmpty()) {
       LOG.warn("{} hand-overs of a process that stopped are settled.", ends.size());
     }
-    long seen = firstSeen.computeIfAbsent(left.file(), file -> System.nanoTime());
+    long seen = firstSeen.computeIfAbsent(journal.file(), file -> System.nanoTime());
     if (ends.isEmpty() && System.nanoTime() - seen > KEPT.toNanos()) {
-      Files.deleteIfExists(left.file());
-      firstSeen.remove(left.file());
+      Files.deleteIfExists(journal.file());
+      firstSeen.remove(journal.file());
     }
   }
 }

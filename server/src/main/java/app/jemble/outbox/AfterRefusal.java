@@ -1,5 +1,7 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageId;
+
 /**
  * What follows when a mail server refuses a message for good. Others know it, so that the outbox
  * leans on no other subject.
@@ -11,5 +13,5 @@ public interface AfterRefusal {
    *
    * @param words what the mail server answered, its code first
    */
-  void refused(long messageId, String words);
+  void refused(MessageId messageId, String words);
 }

@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.pace.CapToday;
 import app.jemble.sending.SendingService;
 import app.jemble.workspace.WorkspaceService;
@@ -46,7 +47,7 @@ class CapGuard {
    * caller's transaction: where a cap is nearly used up, workers of all processes count one after
    * another.
    */
-  Map<Long, String> over(List<HandoverMapper.Claimed> claimed, Instant now) {
+  Map<MessageId, String> over(List<HandoverMapper.Claimed> claimed, Instant now) {
     List<CapToday> scarce =
         caps().stream()
             .filter(cap -> claimed.stream().anyMatch(m -> cap.binds(sender(m))) && !isAmple(cap))
@@ -56,7 +57,7 @@ class CapGuard {
     }
     mapper.countAlone();
     List<Long> senders = claimed.stream().map(this::sender).toList();
-    Map<Long, String> over = new LinkedHashMap<>();
+    Map<MessageId, String> over = new LinkedHashMap<>();
     CapToday.over(senders, used(scarce, now))
         .forEach((place, cap) -> over.put(claimed.get(place).id(), cap.words()));
     return over;
@@ -68,7 +69,7 @@ class CapGuard {
     Instant today = LocalDate.ofInstant(now, house).atStartOfDay(house).toInstant();
     Map<CapToday, Long> used = new LinkedHashMap<>();
     for (CapToday cap : scarce) {
-      long n = mapper.leftToday(today, cap.account());
+      long n = mapper.departedToday(today, cap.account());
       used.put(cap, n);
       if (cap.most() - n > AMPLE) {
         ample.put(cap.id(), System.nanoTime());

@@ -3,6 +3,7 @@ package app.jemble.outbox;
 import app.jemble.carrier.Carrier;
 import app.jemble.carrier.OctetBuffer;
 import app.jemble.carrier.Parcel;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.message.MessageState;
 import app.jemble.core.message.Outgoing;
@@ -94,7 +95,7 @@ class Departures {
   }
 
   private List<HandoverMapper.Claimed> withoutStopped(List<HandoverMapper.Claimed> claimed) {
-    Map<Long, String> stopped = stays.stopped(claimed);
+    Map<MessageId, String> stopped = stays.stopped(claimed);
     stopped.forEach((id, reason) -> mapper.move(id, MessageMove.STOP, reason));
     return stopped.isEmpty()
         ? claimed
@@ -103,12 +104,12 @@ class Departures {
 
   private List<HandoverMapper.Claimed> withinCaps(
       List<HandoverMapper.Claimed> claimed, Instant now) {
-    Map<Long, String> over = caps.over(claimed, now);
+    Map<MessageId, String> over = caps.over(claimed, now);
     if (over.isEmpty()) {
       return claimed;
     }
     mapper.holdOver(
-        over.keySet().toArray(Long[]::new),
+        over.keySet().toArray(MessageId[]::new),
         over.values().toArray(String[]::new),
         MessageMove.HOLD.to());
     return claimed.stream().filter(message -> !over.containsKey(message.id())).toList();
@@ -120,7 +121,7 @@ class Departures {
    */
   @Transactional
   void settle(String worker, List<Ended> ends) {
-    Set<Long> told = ends.stream().map(Ended::id).collect(Collectors.toSet());
+    Set<MessageId> told = ends.stream().map(Ended::id).collect(Collectors.toSet());
     List<Ended> all = new ArrayList<>(ends);
     mapper.inHand(worker).stream()
         .filter(m -> !told.contains(m.id()))
@@ -147,7 +148,7 @@ class Departures {
       mapper.end(
           worker,
           new HandoverMapper.Ends(
-              column(ends, Ended::id).toArray(Long[]::new),
+              column(ends, Ended::id).toArray(MessageId[]::new),
               column(ends, e -> (long) e.tries()).toArray(Long[]::new),
               column(ends, e -> e.state().stored()),
               column(ends, Ended::reason),
@@ -167,7 +168,7 @@ class Departures {
     if (ready.isEmpty()) {
       return;
     }
-    Long[] ids = ready.stream().map(r -> r.message().id()).toArray(Long[]::new);
+    MessageId[] ids = ready.stream().map(r -> r.message().id()).toArray(MessageId[]::new);
     Copies copies = new Copies(ready.stream().mapToInt(r -> r.octets().length).sum());
     Long[] places = ready.stream().map(copies::add).toArray(Long[]::new);
     long copiesId = mapper.nextCopies();
@@ -197,7 +198,7 @@ class Departures {
 
     /** Answers its place from 1 on, or 0 when it is kept already. */
     long add(Ready ready) {
-      if (ready.message().isKept()) {
+      if (ready.message().hasCopy()) {
         return 0;
       }
       octets.add(ready.octets());
@@ -222,7 +223,8 @@ class Departures {
   private Ready write(Carrier carrier, HandoverMapper.Claimed message, Instant now) {
     try {
       Outgoing outgoing = compose(message, now);
-      byte[] octets = message.isKept() ? mapper.kept(message.id()).mime() : carrier.write(outgoing);
+      byte[] octets =
+          message.hasCopy() ? mapper.copy(message.id()).mime() : carrier.write(outgoing);
       return new Ready(message, outgoing, carrier.parcel(outgoing, octets));
     } catch (RuntimeException broken) {
       LOG.error("Message {} cannot be written.", message.id(), broken);

@@ -1,6 +1,7 @@
 package app.jemble.outbox;
 
 import app.jemble.carrier.HandoverResult;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageState;
 import app.jemble.core.pace.Retry;
 import java.time.Instant;
@@ -12,7 +13,8 @@ import java.time.Instant;
  * @param due when it is tried again, or null when that does not change
  * @param sentAt when it was handed over, or null
  */
-record Ended(long id, int tries, MessageState state, String reason, Instant due, Instant sentAt) {
+record Ended(
+    MessageId id, int tries, MessageState state, String reason, Instant due, Instant sentAt) {
 
   /** After a hand-over that the mail server answered, or should have. */
   static Ended after(HandoverMapper.Claimed message, HandoverResult result, Instant now) {
@@ -40,7 +42,7 @@ record Ended(long id, int tries, MessageState state, String reason, Instant due,
     return notBegun(message.id(), message.tries(), reason, due);
   }
 
-  static Ended notBegun(long id, int triesBefore, String reason, Instant due) {
+  static Ended notBegun(MessageId id, int triesBefore, String reason, Instant due) {
     return new Ended(id, triesBefore, MessageState.notBegun(triesBefore), reason, due, null);
   }
 

@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageState;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -62,7 +63,7 @@ final class HandoverJournal implements AutoCloseable {
     return Files.isReadable(BOOT_MARK) ? Files.readString(BOOT_MARK).strip() : "unknown";
   }
 
-  void begun(long id, int attempt) {
+  void begun(MessageId id, int attempt) {
     append("begun " + id + " " + attempt);
   }
 
@@ -71,7 +72,7 @@ final class HandoverJournal implements AutoCloseable {
         "ended "
             + String.join(
                 " ",
-                Long.toString(ended.id()),
+                ended.id().toString(),
                 Integer.toString(attempt),
                 Integer.toString(ended.tries()),
                 ended.state().stored(),
@@ -104,8 +105,8 @@ final class HandoverJournal implements AutoCloseable {
     return instant == null ? "-" : Long.toString(instant.toEpochMilli());
   }
 
-  /** Ends it and leaves it to be read, for what could not be noted in the database. */
-  void leave() {
+  /** Ends it and lets it lie to be read, for what could not be noted in the database. */
+  void letGo() {
     try {
       channel.close();
     } catch (IOException e) {
@@ -123,15 +124,15 @@ final class HandoverJournal implements AutoCloseable {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     } finally {
-      leave();
+      letGo();
     }
   }
 
   /** A journal whose worker is gone. */
-  record Left(Path file, String worker, List<String> lines) {
+  record Abandoned(Path file, String worker, List<String> lines) {
 
     /** What became of a message; empty when its hand-over had begun and its end is not told. */
-    Optional<Ended> fate(long id, int attempt) {
+    Optional<Ended> fate(MessageId id, int attempt) {
       boolean begun = false;
       for (String line : lines) {
         String[] words = line.split(" ", 8);
@@ -159,21 +160,21 @@ final class HandoverJournal implements AutoCloseable {
   }
 
   /** The journals in a folder whose workers are gone, of this start of the machine alone. */
-  static List<Left> left(Path folder) throws IOException {
+  static List<Abandoned> abandoned(Path folder) throws IOException {
     String mark = machineMark();
-    List<Left> left = new ArrayList<>();
+    List<Abandoned> all = new ArrayList<>();
     try (Stream<Path> files = Files.list(folder)) {
       for (Path file : files.filter(f -> f.toString().endsWith(SUFFIX)).toList()) {
         if (!OWN.contains(file)) {
-          read(file).filter(j -> j.lines().get(0).equals("machine " + mark)).ifPresent(left::add);
+          read(file).filter(j -> j.lines().get(0).equals("machine " + mark)).ifPresent(all::add);
         }
       }
     }
-    return mark.equals("unknown") ? List.of() : left;
+    return mark.equals("unknown") ? List.of() : all;
   }
 
   /** Empty while its worker lives. */
-  private static Optional<Left> read(Path file) throws IOException {
+  private static Optional<Abandoned> read(Path file) throws IOException {
     try (FileChannel channel =
         FileChannel.open(file, StandardOpenOption.READ, StandardOpenOption.WRITE)) {
       FileLock lock = channel.tryLock();
@@ -186,7 +187,8 @@ final class HandoverJournal implements AutoCloseable {
       List<String> lines = text.substring(0, text.lastIndexOf('\n') + 1).lines().toList();
       return lines.isEmpty()
           ? Optional.empty()
-          : Optional.of(new Left(file, name.substring(0, name.length() - SUFFIX.length()), lines));
+          : Optional.of(
+              new Abandoned(file, name.substring(0, name.length() - SUFFIX.length()), lines));
     } catch (NoSuchFileException justEnded) {
       return Optional.empty();
     }

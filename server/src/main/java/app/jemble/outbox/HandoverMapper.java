@@ -1,10 +1,12 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.message.MessageState;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.reach.Address;
 import app.jemble.core.reach.Channel;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Arg;
@@ -27,9 +29,9 @@ interface HandoverMapper {
    * @param copyPlace its place among copies kept before, 0 when there is none
    */
   record Claimed(
-      long id,
+      MessageId id,
       long causeId,
-      long personId,
+      PersonId personId,
       Channel channel,
       String address,
       String recipient,
@@ -57,7 +59,7 @@ interface HandoverMapper {
     }
 
     /** It was tried before, and goes again exactly as it is kept. */
-    boolean isKept() {
+    boolean hasCopy() {
       return tries > 0 && copyPlace > 0;
     }
   }
@@ -67,9 +69,9 @@ interface HandoverMapper {
    * transaction ends. A cause waits until all its messages are written.
    */
   @ConstructorArgs({
-    @Arg(column = "id", name = "id", javaType = long.class),
+    @Arg(column = "id", name = "id", javaType = MessageId.class),
     @Arg(column = "cause_id", name = "causeId", javaType = long.class),
-    @Arg(column = "person_id", name = "personId", javaType = long.class),
+    @Arg(column = "person_id", name = "personId", javaType = PersonId.class),
     @Arg(column = "channel", name = "channel", javaType = Channel.class),
     @Arg(column = "address", name = "address", javaType = String.class),
     @Arg(column = "recipient", name = "recipient", javaType = String.class),
@@ -89,7 +91,7 @@ interface HandoverMapper {
              s.frozen::text as frozen, s.follows_id, s.in_reply_to, s.reference_ids,
              s.tries, s.first_try_at, coalesce(s.copy_place, 0) as copy_place, s.due_at
       from offered.message s
-      where s.to_leave and s.channel = #{channel} and s.due_at <= #{now}
+      where s.to_depart and s.channel = #{channel} and s.due_at <= #{now}
         and s.in_hands_of is null
         and (s.due_at, s.id) > (#{after.due}, #{after.id})
         and s.cause_id <> all(array(select mailing_id from offered.mailing_release))
@@ -109,7 +111,7 @@ interface HandoverMapper {
       from (
         select due_at
         from offered.message
-        where to_leave and channel = #{channel} and in_hands_of is null
+        where to_depart and channel = #{channel} and in_hands_of is null
         order by due_at, id
         limit 1) next
       union all
@@ -135,7 +137,7 @@ interface HandoverMapper {
 
   /** Hand-overs that begin, a column each; their copies are kept under one number. */
   record Beginnings(
-      Long[] ids, List<String> subjects, List<String> links, long copiesId, Long[] places) {}
+      MessageId[] ids, List<String> subjects, List<String> links, long copiesId, Long[] places) {}
 
   /**
    * Puts messages in a worker's hands and notes what they have become; links are one text a
@@ -157,7 +159,8 @@ interface HandoverMapper {
       @Param("worker") String worker, @Param("now") Instant now, @Param("b") Beginnings begin);
 
   @Insert("insert into handover (worker, message_ids, until) values (#{worker}, #{ids}, #{until})")
-  int take(@Param("worker") String worker, @Param("ids") Long[] ids, @Param("until") Instant until);
+  int take(
+      @Param("worker") String worker, @Param("ids") MessageId[] ids, @Param("until") Instant until);
 
   @Delete("delete from handover where worker = #{worker}")
   int giveAll(String worker);
@@ -172,14 +175,14 @@ interface HandoverMapper {
 
   /** What was kept of a message when it was about to leave before. */
   @Select("select mime from offered.message_copy where message_id = #{id}")
-  Kept kept(long id);
+  Copy copy(MessageId id);
 
   /** The octets of a message. */
-  record Kept(byte[] mime) {}
+  record Copy(byte[] mime) {}
 
   /** Ends of hand-overs, a column each; instants in milliseconds of the epoch, or null. */
   record Ends(
-      Long[] ids,
+      MessageId[] ids,
       Long[] tries,
       List<String> states,
       List<String> reasons,
@@ -202,7 +205,7 @@ interface HandoverMapper {
   int end(@Param("worker") String worker, @Param("e") Ends ends);
 
   /** A message in a worker's hands. */
-  record InHand(long id, int tries, MessageState state) {}
+  record InHand(MessageId id, int tries, MessageState state) {}
 
   @Select(
       """
@@ -216,7 +219,8 @@ interface HandoverMapper {
   /** It cannot leave, or must not any more; locked by this transaction. */
   @Update(
       "update message set state = #{move.to}, reason = #{reason} where id = #{id} and state = any(#{move.from})")
-  int move(@Param("id") long id, @Param("move") MessageMove move, @Param("reason") String reason);
+  int move(
+      @Param("id") MessageId id, @Param("move") MessageMove move, @Param("reason") String reason);
 
   /** Hand-overs whose process is gone: whether they arrived is not known. */
   @Select(
@@ -264,7 +268,7 @@ interface HandoverMapper {
       ) gone
       where #{account} = 0 or cause_id in (select id from offered.cause where sender_id = #{account})
       """)
-  long leftToday(@Param("since") Instant since, @Param("account") long account);
+  long departedToday(@Param("since") Instant since, @Param("account") long account);
 
   /** Who sends what it is the cause of. */
   @Select("select sender_id from offered.cause where id = #{cause}")
@@ -278,7 +282,9 @@ interface HandoverMapper {
       where s.id = n.id
       """)
   int holdOver(
-      @Param("ids") Long[] ids, @Param("reasons") String[] reasons, @Param("state") String state);
+      @Param("ids") MessageId[] ids,
+      @Param("reasons") String[] reasons,
+      @Param("state") String state);
 
   /**
    * What may keep a message from leaving at this instant.
@@ -287,7 +293,7 @@ interface HandoverMapper {
    * @param thread where each message of the thread before it stands
    */
   record Stay(
-      long id,
+      MessageId id,
       String address,
       boolean asked,
       boolean askedNot,
@@ -296,7 +302,7 @@ interface HandoverMapper {
       List<String> thread) {}
 
   @ConstructorArgs({
-    @Arg(column = "id", name = "id", javaType = long.class),
+    @Arg(column = "id", name = "id", javaType = MessageId.class),
     @Arg(column = "address", name = "address", javaType = String.class),
     @Arg(column = "asked", name = "asked", javaType = boolean.class),
     @Arg(column = "asked_not", name = "askedNot", javaType = boolean.class),
@@ -320,5 +326,5 @@ interface HandoverMapper {
       join offered.person p on p.id = s.person_id
       where s.id = any(#{ids})
       """)
-  List<Stay> stays(@Param("ids") Long[] ids);
+  List<Stay> stays(@Param("ids") MessageId[] ids);
 }

@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.record.PersonId;
 import java.util.List;
 import java.util.Map;
 
@@ -10,5 +11,5 @@ import java.util.Map;
 public interface LastLook {
 
   /** Of these people, those who are not to be written to, and why. */
-  Map<Long, String> notTo(long mailingId, List<Long> people);
+  Map<PersonId, String> notTo(long mailingId, List<PersonId> people);
 }

@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.response.Signs;
 import app.jemble.core.response.Standing;
@@ -28,30 +29,30 @@ public class MessageStandings {
   }
 
   /** Keeps two responses to one message from being judged at once. */
-  public void lock(long message) {
+  public void lock(MessageId message) {
     mapper.lock(message);
   }
 
   /** The same of many; in their order, so that two processes do not wait for each other. */
-  public void lockAll(Long[] messages) {
+  public void lockAll(MessageId[] messages) {
     mapper.lockAll(messages);
   }
 
-  public void stand(long message, Standing standing) {
+  public void stand(MessageId message, Standing standing) {
     mapper.stand(message, standing.name(), MessageMove.ARRIVED);
   }
 
-  public void standAll(Map<Long, Stands> messages) {
+  public void standAll(Map<MessageId, Stands> messages) {
     List<Stands> stands = List.copyOf(messages.values());
     mapper.standAll(
-        messages.keySet().toArray(Long[]::new),
+        messages.keySet().toArray(MessageId[]::new),
         stands.stream().map(s -> s.standing().name()).toList(),
         stands.stream().map(s -> s.opened() ? 1L : 0L).toArray(Long[]::new),
         MessageMove.ARRIVED);
   }
 
   /** All signs anew, after something that came back was read anew. */
-  public void sign(long message, Signs signs) {
+  public void sign(MessageId message, Signs signs) {
     mapper.sign(message, signs);
   }
 }

@@ -1,7 +1,9 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.reach.Address;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 
 /**
@@ -15,13 +17,13 @@ import java.time.Instant;
  * @param threadId the first message of that thread, or null
  */
 public record NewMessage(
-    long personId,
+    PersonId personId,
     Address address,
     String recipient,
     String token,
     String frozen,
-    Long followsId,
-    Long threadId,
+    MessageId followsId,
+    MessageId threadId,
     ThreadPlace thread,
     long recordId,
     Instant due) {}

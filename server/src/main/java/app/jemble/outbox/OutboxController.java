@@ -4,6 +4,7 @@ import app.jemble.access.Needs;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.message.MessageState;
 import app.jemble.problem.Problem;
@@ -47,7 +48,7 @@ class OutboxController {
    * @param held its mailing can still be taken back
    */
   record OutboxMessage(
-      long id,
+      MessageId id,
       String name,
       @Schema(nullable = true) String timeZone,
       String address,
@@ -108,7 +109,7 @@ class OutboxController {
   @Needs(Right.WRITE)
   @PostMapping("/outbox/{id}/withdraw")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void withdraw(@PathVariable long id) {
+  void withdraw(@PathVariable MessageId id) {
     Account who = writerOf(id);
     must(mapper.move(id, MessageMove.WITHDRAW, "withdrawn by " + who.name()));
   }
@@ -116,7 +117,7 @@ class OutboxController {
   @Needs(Right.WRITE)
   @PostMapping("/outbox/{id}/try-again")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void tryAgain(@PathVariable long id) {
+  void tryAgain(@PathVariable MessageId id) {
     writerOf(id);
     must(mapper.tryAgain(id, MessageMove.TRY_AGAIN, clock.instant()));
   }
@@ -124,7 +125,7 @@ class OutboxController {
   @Needs(Right.WRITE)
   @PostMapping("/outbox/{id}/settle")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void settle(@PathVariable long id, @RequestBody Settlement settlement) {
+  void settle(@PathVariable MessageId id, @RequestBody Settlement settlement) {
     writerOf(id);
     Instant now = clock.instant();
     must(
@@ -136,7 +137,7 @@ class OutboxController {
   /** The message exactly as it left (message/rfc822). */
   @Needs(Right.SEE)
   @GetMapping(value = "/messages/{id}/eml", produces = "message/rfc822")
-  ResponseEntity<byte[]> eml(@PathVariable long id) {
+  ResponseEntity<byte[]> eml(@PathVariable MessageId id) {
     mustBeOpenTo(accounts.current(), id);
     OutboxListMapper.Copy copy = mapper.copy(id);
     if (copy == null) {
@@ -148,14 +149,14 @@ class OutboxController {
         .body(copy.mime());
   }
 
-  private Account writerOf(long message) {
+  private Account writerOf(MessageId message) {
     Account me = accounts.currentWriter();
     mustBeOpenTo(me, message);
     return me;
   }
 
   /** A private mailing's messages are its sender's alone. */
-  private void mustBeOpenTo(Account who, long message) {
+  private void mustBeOpenTo(Account who, MessageId message) {
     if (!mapper.isOpenTo(message, who.id())) {
       throw Problem.notFound("There is no such message any more, or it is private.");
     }

@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
 import java.time.Instant;
 import java.util.List;
@@ -19,7 +20,7 @@ interface OutboxListMapper {
       select s.shown_state as state, count(*) as messages
       from offered.message s
       join offered.open_cause g on g.id = s.cause_id
-      where s.has_not_left and (#{mailingId}::bigint is null or s.cause_id = #{mailingId})
+      where s.has_not_departed and (#{mailingId}::bigint is null or s.cause_id = #{mailingId})
         and g.open_to = #{me}
       group by s.shown_state
       """)
@@ -33,7 +34,7 @@ interface OutboxListMapper {
         join offered.open_cause g on g.id = s.cause_id and g.open_to = #{me}
         where s.id = #{id})
       """)
-  boolean isOpenTo(@Param("id") long id, @Param("me") long me);
+  boolean isOpenTo(@Param("id") MessageId id, @Param("me") long me);
 
   /**
    * Which messages; what is null does not matter.
@@ -53,7 +54,7 @@ interface OutboxListMapper {
       from offered.message s
       join offered.person p on p.id = s.person_id
       join offered.open_cause g on g.id = s.cause_id
-      where s.has_not_left and g.open_to = #{me}
+      where s.has_not_departed and g.open_to = #{me}
         and (#{w.state}::text is null or s.shown_state = #{w.state})
         and (#{w.mailingId}::bigint is null or s.cause_id = #{w.mailingId})
         and (#{w.who}::text is null or strpos(lower(p.name), lower(#{w.who})) > 0
@@ -93,7 +94,8 @@ interface OutboxListMapper {
       set state = #{move.to}, reason = #{reason}
       where id = #{id} and state = any(#{move.from}) and in_hands_of is null
       """)
-  int move(@Param("id") long id, @Param("move") MessageMove move, @Param("reason") String reason);
+  int move(
+      @Param("id") MessageId id, @Param("move") MessageMove move, @Param("reason") String reason);
 
   @Update(
       """
@@ -103,7 +105,8 @@ interface OutboxListMapper {
       where s.id = #{id} and g.id = s.cause_id and s.state = any(#{move.from})
         and s.in_hands_of is null
       """)
-  int tryAgain(@Param("id") long id, @Param("move") MessageMove move, @Param("now") Instant now);
+  int tryAgain(
+      @Param("id") MessageId id, @Param("move") MessageMove move, @Param("now") Instant now);
 
   @Update(
       """
@@ -113,7 +116,7 @@ interface OutboxListMapper {
       where id = #{id} and state = any(#{move.from})
       """)
   int settleAsSent(
-      @Param("id") long id, @Param("move") MessageMove move, @Param("now") Instant now);
+      @Param("id") MessageId id, @Param("move") MessageMove move, @Param("now") Instant now);
 
   @Update(
       """
@@ -122,10 +125,10 @@ interface OutboxListMapper {
       where id = #{id} and state = any(#{move.from})
       """)
   int settleAsLost(
-      @Param("id") long id, @Param("move") MessageMove move, @Param("now") Instant now);
+      @Param("id") MessageId id, @Param("move") MessageMove move, @Param("now") Instant now);
 
   /** A message that left, with its exact copy. */
-  record Copy(long id, String recipient, String subject, Instant sentAt, byte[] mime) {}
+  record Copy(MessageId id, String recipient, String subject, Instant sentAt, byte[] mime) {}
 
   @Select(
       """
@@ -134,5 +137,5 @@ interface OutboxListMapper {
       join offered.message_copy c on c.message_id = s.id
       where s.id = #{id} and s.is_sent
       """)
-  Copy copy(long id);
+  Copy copy(MessageId id);
 }

@@ -1,6 +1,8 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -23,7 +25,7 @@ interface OutboxMapper {
         and exists (select from offered.message s where s.cause_id = g.id and s.is_held)
         and not exists (
           select from offered.message s
-          where s.cause_id = g.id and s.to_leave and s.due_at <= #{now}
+          where s.cause_id = g.id and s.to_depart and s.due_at <= #{now}
             and s.in_hands_of is null)
       """)
   List<Long> overCaps(Instant now);
@@ -74,7 +76,7 @@ interface OutboxMapper {
       where s.id = n.id and s.state = any(#{open}) and s.in_hands_of is null
       """)
   int replan(
-      @Param("ids") Long[] ids,
+      @Param("ids") MessageId[] ids,
       @Param("dueSeconds") Long[] dueSeconds,
       @Param("open") List<String> open,
       @Param("first") String first,
@@ -127,14 +129,14 @@ interface OutboxMapper {
       """)
   List<OutboxService.HourCount> hours(@Param("causeId") long causeId, @Param("zone") String zone);
 
-  @Select("select max(due_at) from offered.message where cause_id = #{causeId} and to_leave")
+  @Select("select max(due_at) from offered.message where cause_id = #{causeId} and to_depart")
   Instant lastDue(long causeId);
 
   @Select("select distinct person_id from message where sent_at >= #{since}")
-  List<Long> writtenSince(Instant since);
+  List<PersonId> writtenSince(Instant since);
 
   /** A message that waits, and whose it is. */
-  record DueElsewhere(long personId, Instant due) {}
+  record DueElsewhere(PersonId personId, Instant due) {}
 
   @Select(
       """
@@ -146,7 +148,11 @@ interface OutboxMapper {
 
   /** A message of a thread that another can follow. */
   record ThreadRow(
-      long personId, long messageId, long threadId, String token, List<String> referenceIds) {
+      PersonId personId,
+      MessageId messageId,
+      MessageId threadId,
+      String token,
+      List<String> referenceIds) {
 
     OutboxService.ThreadEnd end() {
       return new OutboxService.ThreadEnd(messageId, threadId, token, referenceIds);
@@ -164,10 +170,10 @@ interface OutboxMapper {
 
   /** The last message of the thread that another belongs to. */
   record ThreadLast(
-      long of,
-      long personId,
-      long messageId,
-      long threadId,
+      MessageId of,
+      PersonId personId,
+      MessageId messageId,
+      MessageId threadId,
       String token,
       List<String> referenceIds) {
 
@@ -191,10 +197,10 @@ interface OutboxMapper {
       where s.id = any(#{messages})
       order by s.id, t.sent_at desc, t.id desc
       """)
-  List<ThreadLast> lastOfThreads(@Param("messages") Long[] messages);
+  List<ThreadLast> lastOfThreads(@Param("messages") MessageId[] messages);
 
   /** A message that a cause has in the thread of another. */
-  record InThread(long of, long messageId) {}
+  record InThread(MessageId of, MessageId messageId) {}
 
   @Select(
       """
@@ -203,5 +209,5 @@ interface OutboxMapper {
       join message m on m.cause_id = #{causeId} and m.thread_id = coalesce(s.thread_id, s.id)
       where s.id = any(#{messages})
       """)
-  List<InThread> inThreads(@Param("causeId") long causeId, @Param("messages") Long[] messages);
+  List<InThread> inThreads(@Param("causeId") long causeId, @Param("messages") MessageId[] messages);
 }

@@ -1,7 +1,9 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.message.MessageState;
+import app.jemble.core.record.PersonId;
 import app.jemble.outbox.OutboxMapper.ThreadRow;
 import app.jemble.problem.Problem;
 import app.jemble.sending.SendingService;
@@ -10,10 +12,12 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.BinaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -26,14 +30,15 @@ public class OutboxService {
    *
    * @param threadId the first message of its thread
    */
-  public record ThreadEnd(long messageId, long threadId, String token, List<String> referenceIds) {}
+  public record ThreadEnd(
+      MessageId messageId, MessageId threadId, String token, List<String> referenceIds) {}
 
   /**
    * A message that has not left.
    *
    * @param timeZone where its person is, or null
    */
-  public record Waiting(long id, String timeZone) {}
+  public record Waiting(MessageId id, String timeZone) {}
 
   /** Messages of one hour of the workspace's clock: planned for it, and left in it. */
   public record HourCount(LocalDateTime hour, long planned, long sent) {}
@@ -81,7 +86,7 @@ public class OutboxService {
   }
 
   /** Lets messages leave at other instants, in whole seconds of the epoch. */
-  public int replan(Long[] ids, Long[] dueSeconds) {
+  public int replan(MessageId[] ids, Long[] dueSeconds) {
     return mapper.replan(
         ids,
         dueSeconds,
@@ -119,12 +124,12 @@ public class OutboxService {
   }
 
   /** Whom something was sent to since an instant. */
-  public Set<Long> writtenSince(Instant since) {
+  public Set<PersonId> writtenSince(Instant since) {
     return Set.copyOf(mapper.writtenSince(since));
   }
 
   /** By person, when messages are due that are not of this cause. */
-  public Map<Long, List<Instant>> dueElsewhere(long causeId) {
+  public Map<PersonId, List<Instant>> dueElsewhere(long causeId) {
     return mapper.dueElsewhere(causeId).stream()
         .collect(
             Collectors.groupingBy(
@@ -133,26 +138,28 @@ public class OutboxService {
   }
 
   /** By message, the last one that was sent in its thread. */
-  public Map<Long, ThreadEnd> lastOfThreads(List<Long> messages) {
-    return mapper.lastOfThreads(messages.toArray(Long[]::new)).stream()
+  public Map<MessageId, ThreadEnd> lastOfThreads(List<MessageId> messages) {
+    return mapper.lastOfThreads(messages.toArray(MessageId[]::new)).stream()
         .collect(Collectors.toMap(OutboxMapper.ThreadLast::of, OutboxMapper.ThreadLast::end));
   }
 
   /** By message, the one that a cause has put in the outbox for its thread. */
-  public Map<Long, Long> inThreads(long causeId, List<Long> messages) {
-    return mapper.inThreads(causeId, messages.toArray(Long[]::new)).stream()
+  public Map<MessageId, MessageId> inThreads(long causeId, List<MessageId> messages) {
+    return mapper.inThreads(causeId, messages.toArray(MessageId[]::new)).stream()
         .collect(
             Collectors.toMap(
-                OutboxMapper.InThread::of, OutboxMapper.InThread::messageId, Math::max));
+                OutboxMapper.InThread::of,
+                OutboxMapper.InThread::messageId,
+                BinaryOperator.maxBy(Comparator.<MessageId>naturalOrder())));
   }
 
   /** By person, where the threads of a cause end. */
-  public Map<Long, ThreadEnd> threadEnds(long causeId) {
+  public Map<PersonId, ThreadEnd> threadEnds(long causeId) {
     return mapper.threadEnds(causeId).stream()
         .collect(
             Collectors.toMap(
                 ThreadRow::personId,
                 ThreadRow::end,
-                (one, other) -> one.messageId() > other.messageId() ? one : other));
+                (one, other) -> one.messageId().compareTo(other.messageId()) > 0 ? one : other));
   }
 }

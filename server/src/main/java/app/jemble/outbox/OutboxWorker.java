@@ -5,6 +5,7 @@ import app.jemble.carrier.HandoverResult;
 import app.jemble.carrier.Line;
 import app.jemble.carrier.Lines;
 import app.jemble.carrier.UnreachableException;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.pace.BatchSize;
 import app.jemble.settings.JembleSettings;
 import java.io.IOException;
@@ -100,7 +101,7 @@ final class OutboxWorker implements AutoCloseable {
       List<Departures.Ready> batch = departures.step(carrier, name, List.copyOf(ends), size.next());
       unsure = false;
       forgetEnds();
-      return batch.isEmpty() ? rest() : leave(batch);
+      return batch.isEmpty() ? rest() : depart(batch);
     } catch (RuntimeException trouble) {
       // The database may be away; what ended is kept here and in the journal until it is back.
       LOG.error("The outbox stopped for a moment.", trouble);
@@ -145,16 +146,16 @@ final class OutboxWorker implements AutoCloseable {
     }
   }
 
-  private Duration leave(List<Departures.Ready> batch) {
+  private Duration depart(List<Departures.Ready> batch) {
     Line line = lines.take();
     try {
-      return leave(batch, line);
+      return depart(batch, line);
     } finally {
       lines.putBack(line);
     }
   }
 
-  private Duration leave(List<Departures.Ready> batch, Line line) {
+  private Duration depart(List<Departures.Ready> batch, Line line) {
     long began = System.nanoTime();
     // A worker never holds a message longer than others leave it alone.
     Instant latest = clock.instant().plus(settings.lease().dividedBy(2));
@@ -209,7 +210,7 @@ final class OutboxWorker implements AutoCloseable {
     return result;
   }
 
-  private void begun(long id, int attempt) {
+  private void begun(MessageId id, int attempt) {
     if (journal != null) {
       journal.begun(id, attempt);
     }
@@ -223,7 +224,7 @@ final class OutboxWorker implements AutoCloseable {
     } catch (RuntimeException away) {
       LOG.error("The last hand-overs could not be noted; the journal keeps them.", away);
       if (journal != null) {
-        journal.leave();
+        journal.letGo();
       }
       return;
     }

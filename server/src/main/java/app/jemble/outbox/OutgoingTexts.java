@@ -3,6 +3,7 @@ package app.jemble.outbox;
 import app.jemble.core.message.Outgoing;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.reach.Address;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 
 /**
@@ -20,7 +21,7 @@ public interface OutgoingTexts {
    */
   record ToWrite(
       long causeId,
-      long personId,
+      PersonId personId,
       Address to,
       String recipient,
       String token,

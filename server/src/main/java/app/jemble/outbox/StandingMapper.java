@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.response.Signs;
 import java.util.List;
@@ -14,10 +15,10 @@ interface StandingMapper {
 
   /** Keeps two responses to one message from being judged at once. */
   @Select("select id from message where id = #{id} for update")
-  Long lock(long id);
+  MessageId lock(MessageId id);
 
   @Select("select id from message where id = any(#{ids}) order by id for update")
-  List<Long> lockAll(@Param("ids") Long[] ids);
+  List<MessageId> lockAll(@Param("ids") MessageId[] ids);
 
   /** A response is evidence that a message in doubt arrived. */
   @Update(
@@ -29,7 +30,7 @@ interface StandingMapper {
       where id = #{id} and (standing <> #{standing} or state = any(#{arrived.from}))
       """)
   int stand(
-      @Param("id") long id,
+      @Param("id") MessageId id,
       @Param("standing") String standing,
       @Param("arrived") MessageMove arrived);
 
@@ -48,7 +49,7 @@ interface StandingMapper {
              or s.state = any(#{arrived.from}))
       """)
   int standAll(
-      @Param("ids") Long[] ids,
+      @Param("ids") MessageId[] ids,
       @Param("standings") List<String> standings,
       @Param("opened") Long[] opened,
       @Param("arrived") MessageMove arrived);
@@ -61,5 +62,5 @@ interface StandingMapper {
           returned = #{s.returned}, has_left = #{s.left}
       where id = #{id}
       """)
-  int sign(@Param("id") long id, @Param("s") Signs signs);
+  int sign(@Param("id") MessageId id, @Param("s") Signs signs);
 }

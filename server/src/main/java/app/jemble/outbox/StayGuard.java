@@ -1,7 +1,9 @@
 package app.jemble.outbox;
 
 import app.jemble.core.followup.FollowUp;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.reach.Reach;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.response.Standing;
 import java.util.HashMap;
 import java.util.List;
@@ -26,12 +28,12 @@ class StayGuard {
   }
 
   /** Those of the messages that stay, with the reason. */
-  Map<Long, String> stopped(List<HandoverMapper.Claimed> messages) {
-    Map<Long, String> stopped = new HashMap<>();
+  Map<MessageId, String> stopped(List<HandoverMapper.Claimed> messages) {
+    Map<MessageId, String> stopped = new HashMap<>();
     if (messages.isEmpty()) {
       return stopped;
     }
-    Long[] ids = messages.stream().map(HandoverMapper.Claimed::id).toArray(Long[]::new);
+    MessageId[] ids = messages.stream().map(HandoverMapper.Claimed::id).toArray(MessageId[]::new);
     for (HandoverMapper.Stay message : mapper.stays(ids)) {
       reason(message).ifPresent(reason -> stopped.put(message.id(), reason));
     }
@@ -43,8 +45,8 @@ class StayGuard {
   }
 
   private void lookOnceMore(
-      long mailing, List<HandoverMapper.Claimed> messages, Map<Long, String> stopped) {
-    Map<Long, String> notTo =
+      long mailing, List<HandoverMapper.Claimed> messages, Map<MessageId, String> stopped) {
+    Map<PersonId, String> notTo =
         looks.notTo(mailing, messages.stream().map(HandoverMapper.Claimed::personId).toList());
     messages.stream()
         .filter(message -> notTo.containsKey(message.personId()))

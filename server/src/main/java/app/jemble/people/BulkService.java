@@ -2,6 +2,7 @@ package app.jemble.people;
 
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.ListService;
 import app.jemble.filter.Selection;
@@ -92,7 +93,8 @@ class BulkService {
       throw Problem.wrong("who", "Say whom it is about, and what is to be done.");
     }
     long batch = changes.begin(act.kind().name());
-    List<Long> people = lists.ids(null, act.who().filter(), act.who().which(), asked.byMe());
+    List<PersonId> people =
+        lists.peopleOf(null, act.who().filter(), act.who().which(), asked.byMe());
     if (people.isEmpty()) {
       throw Problem.wrong("who", "Nobody is picked any more.");
     }
@@ -102,7 +104,7 @@ class BulkService {
     return new ActDone(batch, words, changed, people.size());
   }
 
-  private long apply(long batch, Act act, List<Long> people) {
+  private long apply(long batch, Act act, List<PersonId> people) {
     return switch (act.kind()) {
       case TAG -> changes.setTag(batch, WantedValues.tag(act.value()), true, people);
       case UNTAG -> changes.setTag(batch, WantedValues.tag(act.value()), false, people);
@@ -116,7 +118,7 @@ class BulkService {
     };
   }
 
-  private long set(long batch, Act act, List<Long> people) {
+  private long set(long batch, Act act, List<PersonId> people) {
     Field field = wanted.field(act.field());
     return changes.set(batch, field, wanted.value(field, act.value()), people);
   }

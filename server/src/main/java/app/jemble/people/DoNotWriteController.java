@@ -2,8 +2,9 @@ package app.jemble.people;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.core.record.PersonId;
 import app.jemble.exchange.CsvOut;
-import app.jemble.people.DoNotWriteMapper.Kept;
+import app.jemble.people.DoNotWriteMapper.Listed;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -44,7 +45,7 @@ class DoNotWriteController {
       String source,
       String note,
       boolean liftable,
-      @Schema(nullable = true) Long personId,
+      @Schema(nullable = true) PersonId personId,
       @Schema(nullable = true) String person) {}
 
   /** How many addresses stand there for which reason, and what was taken off of late. */
@@ -82,7 +83,7 @@ class DoNotWriteController {
         .toList();
   }
 
-  private static Entry entry(Kept k) {
+  private static Entry entry(Listed k) {
     return new Entry(
         k.address(),
         k.reason(),
@@ -94,11 +95,11 @@ class DoNotWriteController {
         k.person());
   }
 
-  private static String source(Kept kept) {
-    if (kept.by() != null) {
-      return kept.by();
+  private static String source(Listed listed) {
+    if (listed.by() != null) {
+      return listed.by();
     }
-    return kept.reason().equals("complaint") ? "the mail service" : "mail that came back";
+    return listed.reason().equals("complaint") ? "the mail service" : "mail that came back";
   }
 
   @Needs(Right.SEE)
@@ -136,7 +137,7 @@ class DoNotWriteController {
         out -> {
           try (CsvOut csv = new CsvOut(out)) {
             csv.row(List.of("Address", "Reason", "Note", "Since", "Source"));
-            service.each(kept -> write(csv, kept));
+            service.each(listed -> write(csv, listed));
           } catch (UncheckedIOException gone) {
             throw gone.getCause();
           }
@@ -147,7 +148,7 @@ class DoNotWriteController {
         .body(rows);
   }
 
-  private static void write(CsvOut csv, Kept k) {
+  private static void write(CsvOut csv, Listed k) {
     try {
       csv.row(List.of(k.address(), k.reason(), k.note(), k.since().toString(), source(k)));
     } catch (IOException gone) {

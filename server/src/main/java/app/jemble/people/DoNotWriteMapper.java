@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -21,13 +22,13 @@ interface DoNotWriteMapper {
    * @param by the colleague who put it there; null: software
    * @param person one whose address it is, or null
    */
-  record Kept(
+  record Listed(
       String address,
       String reason,
       Instant since,
       String note,
       String by,
-      Long personId,
+      PersonId personId,
       String person) {}
 
   String SELECT =
@@ -52,7 +53,7 @@ interface DoNotWriteMapper {
             order by d.since desc, d.email_key desc
             limit #{most}
             """)
-  List<Kept> page(
+  List<Listed> page(
       @Param("find") String find,
       @Param("reason") String reason,
       @Param("since") Instant since,
@@ -67,8 +68,8 @@ interface DoNotWriteMapper {
 
   @Select(SELECT + "order by d.email_key")
   @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
-  @ResultType(Kept.class)
-  void all(ResultHandler<Kept> reader);
+  @ResultType(Listed.class)
+  void all(ResultHandler<Listed> reader);
 
   @Select("select reason from do_not_write where email_key = #{key} for update")
   String lockedReason(String key);

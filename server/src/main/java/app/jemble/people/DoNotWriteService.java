@@ -5,7 +5,7 @@ import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.exchange.SmallTable;
-import app.jemble.people.DoNotWriteMapper.Kept;
+import app.jemble.people.DoNotWriteMapper.Listed;
 import app.jemble.problem.Problem;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -130,7 +130,7 @@ class DoNotWriteService {
 
   /** Gives the whole list to a taker, one after another. */
   @Transactional(readOnly = true)
-  public void each(Consumer<Kept> taker) {
+  public void each(Consumer<Listed> taker) {
     mapper.all(context -> taker.accept(context.getResultObject()));
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.core.record.PersonId;
 import app.jemble.storage.Sql;
 import app.jemble.storage.SqlLanguage;
 import java.util.List;
@@ -28,8 +29,8 @@ interface MergeMapper {
 
   @Select(
       "select a.login from offered.person p join offered.account a on a.id = p.owner_id where p.id = #{id}")
-  String ownerLogin(long id);
+  String ownerLogin(PersonId id);
 
   @Select("select id from offered.person where introduced_by = #{other} and id <> #{stays}")
-  List<Long> introducedBy(@Param("other") long other, @Param("stays") long stays);
+  List<PersonId> introducedBy(@Param("other") PersonId other, @Param("stays") PersonId stays);
 }

@@ -7,6 +7,7 @@ import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import app.jemble.record.Undoing;
@@ -17,6 +18,7 @@ import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,7 +42,7 @@ class MergeService implements Undoing {
    * @param other the record that becomes part of this one
    * @param take the names of the fields whose values are the other's
    */
-  record Merge(long other, List<String> take) {}
+  record Merge(PersonId other, List<String> take) {}
 
   record Merged(long act) {}
 
@@ -79,23 +81,23 @@ class MergeService implements Undoing {
   }
 
   @Transactional
-  Merged merge(long stays, Merge merge) {
+  Merged merge(PersonId stays, Merge merge) {
     accounts.currentWriter();
-    if (stays == merge.other()) {
+    if (stays.equals(merge.other())) {
       throw Problem.wrong("other", "A person cannot be merged with the same record.");
     }
     // In one order whoever asks, so that two merges at once do not wait for each other.
-    if (!changes.lock(Math.min(stays, merge.other()))
-        || !changes.lock(Math.max(stays, merge.other()))) {
+    List<PersonId> order = Stream.of(stays, merge.other()).sorted().toList();
+    if (!changes.lock(order.get(0)) || !changes.lock(order.get(1))) {
       throw Problem.notFound("One of the two is not on record any more.");
     }
-    PersonPage.Person kept = page.find(stays);
+    PersonPage.Person staying = page.find(stays);
     PersonPage.Person other = page.find(merge.other());
-    if (kept.archivedAt() != null || other.archivedAt() != null) {
+    if (staying.archivedAt() != null || other.archivedAt() != null) {
       throw Problem.conflict("One of the two has been archived; take it back first.");
     }
-    long batch = changes.begin("Merged " + other.name() + " into " + kept.name());
-    List<Long> away = List.of(other.id());
+    long batch = changes.begin("Merged " + other.name() + " into " + staying.name());
+    List<PersonId> away = List.of(other.id());
     for (Hanging hanging : all) {
       HangsOnPerson what = hanging.rows();
       List<Long> moved = mapper.move(MergeSql.move(what, other.id(), stays));
@@ -107,22 +109,22 @@ class MergeService implements Undoing {
     }
     introduced(batch, stays, other.id());
     changes.set(batch, PersonService.ARCHIVED, FieldValue.moment(clock.instant()), away);
-    changes.set(batch, MERGED_INTO, new FieldValue.Amount(BigDecimal.valueOf(stays)), away);
+    changes.set(batch, MERGED_INTO, new FieldValue.Amount(BigDecimal.valueOf(stays.value())), away);
     takeOver(batch, stays, other, merge.take() == null ? List.of() : merge.take());
     keepWish(batch, stays, other);
     return new Merged(batch);
   }
 
   /** Whom the other introduced was introduced by the one who stays. */
-  private void introduced(long batch, long stays, long other) {
-    List<Long> brought = mapper.introducedBy(other, stays);
+  private void introduced(long batch, PersonId stays, PersonId other) {
+    List<PersonId> brought = mapper.introducedBy(other, stays);
     if (!brought.isEmpty()) {
       changes.set(batch, INTRODUCED_BY, new FieldValue.Introducers(List.of(stays)), brought);
     }
   }
 
   /** A value that no two people share is given up by the one before the other takes it. */
-  private void takeOver(long batch, long stays, PersonPage.Person other, List<String> take) {
+  private void takeOver(long batch, PersonId stays, PersonPage.Person other, List<String> take) {
     for (PersonPage.PersonField value : other.fields()) {
       if (!take.contains(value.name()) || value.name().equals(ASKED_NOT)) {
         continue;
@@ -143,7 +145,7 @@ class MergeService implements Undoing {
   }
 
   /** Under whichever name somebody asked not to be written to, it holds for the one who stays. */
-  private void keepWish(long batch, long stays, PersonPage.Person other) {
+  private void keepWish(long batch, PersonId stays, PersonPage.Person other) {
     if (other.fields().stream()
         .anyMatch(f -> f.name().equals(ASKED_NOT) && "true".equals(f.text()))) {
       Field field = workspace.fields().find(ASKED_NOT).orElseThrow();
@@ -162,7 +164,7 @@ class MergeService implements Undoing {
     String[] whatAndWho = field.substring(MOVED.length()).split(":");
     Hanging hanging =
         all.stream().filter(h -> h.rows().name().equals(whatAndWho[0])).findFirst().orElseThrow();
-    long stayed = Long.parseLong(whatAndWho[1]);
+    PersonId stayed = PersonId.of(whatAndWho[1]);
     for (Noted moved : changes) {
       long key = Long.parseLong(moved.after());
       mapper.moveBack(MergeSql.moveBack(hanging.rows(), key, moved.personId(), stayed));

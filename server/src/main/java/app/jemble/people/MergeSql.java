@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.core.record.PersonId;
 import app.jemble.storage.HangsOnPerson;
 import app.jemble.storage.HangsOnPerson.Kind;
 import app.jemble.storage.Sql;
@@ -10,7 +11,7 @@ final class MergeSql {
   private MergeSql() {}
 
   /** Moves all of one person's that can be another's; answers the keys of what was moved. */
-  static Sql move(HangsOnPerson what, long other, long stays) {
+  static Sql move(HangsOnPerson what, PersonId other, PersonId stays) {
     Sql from = Sql.param(other);
     Sql to = Sql.param(stays);
     if (what.isList()) {
@@ -39,7 +40,7 @@ final class MergeSql {
   }
 
   /** Puts one row back; key as {@link #move} answered it. */
-  static Sql moveBack(HangsOnPerson what, long key, long other, long stays) {
+  static Sql moveBack(HangsOnPerson what, long key, PersonId other, PersonId stays) {
     Sql from = Sql.param(stays);
     Sql to = Sql.param(other);
     if (what.isList()) {

@@ -2,6 +2,7 @@ package app.jemble.people;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.core.record.PersonId;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
@@ -37,13 +38,13 @@ class OfficeController {
 
   @Needs(Right.WRITE)
   @PostMapping("/people/{person}/offices")
-  OfficeBegun begin(@PathVariable long person, @RequestBody OfficeService.Draft office) {
+  OfficeBegun begin(@PathVariable PersonId person, @RequestBody OfficeService.Draft office) {
     return new OfficeBegun(offices.begin(person, office));
   }
 
   @Needs(Right.WRITE)
   @PutMapping("/people/{person}/offices/{id}")
-  void end(@PathVariable long person, @PathVariable long id, @RequestBody OfficeEnd end) {
+  void end(@PathVariable PersonId person, @PathVariable long id, @RequestBody OfficeEnd end) {
     offices.end(person, id, end.until());
   }
 }

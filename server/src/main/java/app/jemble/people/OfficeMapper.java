@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.core.record.PersonId;
 import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -21,10 +22,10 @@ interface OfficeMapper {
           """,
       affectData = true)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  long begin(@Param("person") long person, @Param("o") OfficeService.Draft office);
+  long begin(@Param("person") PersonId person, @Param("o") OfficeService.Draft office);
 
   @Update("update office set until = #{until} where id = #{id} and person_id = #{person}")
-  int end(@Param("person") long person, @Param("id") long id, @Param("until") LocalDate until);
+  int end(@Param("person") PersonId person, @Param("id") long id, @Param("until") LocalDate until);
 
   @Select("select since from office where id = #{id}")
   LocalDate since(long id);

@@ -1,6 +1,7 @@
 package app.jemble.people;
 
 import app.jemble.account.AccountService;
+import app.jemble.core.record.PersonId;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import app.jemble.record.Undoing;
@@ -41,7 +42,7 @@ class OfficeService implements Undoing {
 
   /** Gives a person an office; answers the act, to take it back. */
   @Transactional
-  long begin(long person, Draft draft) {
+  long begin(PersonId person, Draft draft) {
     String name = words("name", draft.name());
     if (name == null) {
       throw Problem.wrong("name", "Say which office it is.");
@@ -65,7 +66,7 @@ class OfficeService implements Undoing {
 
   /** Ends an office on a day; a null day lets it go on. */
   @Transactional
-  void end(long person, long id, LocalDate until) {
+  void end(PersonId person, long id, LocalDate until) {
     accounts.currentWriter();
     LocalDate since = mapper.since(id);
     if (until != null && since != null && until.isBefore(since)) {

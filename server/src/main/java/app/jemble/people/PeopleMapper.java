@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.core.record.PersonId;
 import app.jemble.storage.Sql;
 import app.jemble.storage.SqlLanguage;
 import java.time.Instant;
@@ -19,11 +20,11 @@ import org.apache.ibatis.session.ResultHandler;
 interface PeopleMapper {
 
   /** A person and the zone they live in. */
-  record InZone(long id, String timeZone) {}
+  record InZone(PersonId id, String timeZone) {}
 
   @Select(
       "select id, time_zone from offered.person where id = any(#{ids}) and time_zone is not null")
-  List<InZone> timeZones(@Param("ids") Long[] ids);
+  List<InZone> timeZones(@Param("ids") PersonId[] ids);
 
   @Lang(SqlLanguage.class)
   @Select(SqlLanguage.GIVEN)
@@ -47,16 +48,16 @@ interface PeopleMapper {
       from offered.person
       where archived_at is null and email is not null and first_name is not null
       """)
-  Long somebody();
+  PersonId somebody();
 
   @Select("select person_id from topic_left where topic_id = #{topicId}")
-  List<Long> whoLeft(long topicId);
+  List<PersonId> whoLeft(long topicId);
 
   @Select("select topic_id from topic_left where person_id = #{personId}")
-  List<Long> topicsLeft(long personId);
+  List<Long> topicsLeft(PersonId personId);
 
   @Delete("delete from topic_left where person_id = #{personId} and topic_id = #{topicId}")
-  int comeBack(@Param("personId") long personId, @Param("topicId") long topicId);
+  int comeBack(@Param("personId") PersonId personId, @Param("topicId") long topicId);
 
   @Insert(
       """
@@ -65,7 +66,9 @@ interface PeopleMapper {
       on conflict do nothing
       """)
   int leave(
-      @Param("personId") long personId, @Param("topicId") long topicId, @Param("at") Instant at);
+      @Param("personId") PersonId personId,
+      @Param("topicId") long topicId,
+      @Param("at") Instant at);
 
   @Insert(
       """

@@ -2,6 +2,7 @@ package app.jemble.people;
 
 import app.jemble.core.filter.AsOf;
 import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.PersonId;
 import app.jemble.filter.FilterBody;
 import app.jemble.filter.ListService;
 import app.jemble.storage.Sql;
@@ -34,71 +35,71 @@ public class PeopleService {
    */
   @Transactional(readOnly = true)
   public void eachRecord(
-      FilterBody filter, List<Long> picks, AsOf asOf, Consumer<PersonRecord> reader) {
+      FilterBody filter, List<PersonId> picks, AsOf asOf, Consumer<PersonRecord> reader) {
     mapper.eachRecord(
         PeopleSql.records(whom(filter, picks, asOf)),
         context -> reader.accept(context.getResultObject()));
   }
 
   /** How many {@link #eachRecord} reads. */
-  public long count(FilterBody filter, List<Long> picks, AsOf asOf) {
+  public long count(FilterBody filter, List<PersonId> picks, AsOf asOf) {
     return mapper.count(PeopleSql.count(whom(filter, picks, asOf)));
   }
 
   /** The ids of all people a filter picks. */
-  public Set<Long> ids(FilterBody filter, AsOf asOf) {
-    return Set.copyOf(lists.ids(null, filter, ListService.Which.ALL, asOf));
+  public Set<PersonId> ids(FilterBody filter, AsOf asOf) {
+    return Set.copyOf(lists.peopleOf(null, filter, ListService.Which.ALL, asOf));
   }
 
   /** Of these people, those whom a filter picks. */
-  public Set<Long> among(List<Long> people, FilterBody filter, AsOf asOf) {
-    return Set.copyOf(lists.ids(null, filter, ListService.Which.only(people), asOf));
+  public Set<PersonId> among(List<PersonId> people, FilterBody filter, AsOf asOf) {
+    return Set.copyOf(lists.peopleOf(null, filter, ListService.Which.people(people), asOf));
   }
 
-  private Sql whom(FilterBody filter, List<Long> picks, AsOf asOf) {
-    Long[] ids = picks.toArray(Long[]::new);
+  private Sql whom(FilterBody filter, List<PersonId> picks, AsOf asOf) {
+    PersonId[] ids = picks.toArray(PersonId[]::new);
     return filter == null
         ? PeopleSql.picked(ids)
         : PeopleSql.pickedBy(lists.condition(null, filter, asOf), ids);
   }
 
   /** The records of these people, in order of name. */
-  public List<PersonRecord> records(List<Long> ids) {
-    return mapper.records(PeopleSql.records(PeopleSql.picked(ids.toArray(Long[]::new))));
+  public List<PersonRecord> records(List<PersonId> ids) {
+    return mapper.records(PeopleSql.records(PeopleSql.picked(ids.toArray(PersonId[]::new))));
   }
 
   /** The time zones of these people, as they are written; of those who have one. */
-  public Map<Long, String> timeZones(List<Long> ids) {
-    return mapper.timeZones(ids.toArray(Long[]::new)).stream()
+  public Map<PersonId, String> timeZones(List<PersonId> ids) {
+    return mapper.timeZones(ids.toArray(PersonId[]::new)).stream()
         .collect(Collectors.toMap(PeopleMapper.InZone::id, PeopleMapper.InZone::timeZone));
   }
 
   /** One person's record, or null. */
-  public PersonRecord record(long id) {
+  public PersonRecord record(PersonId id) {
     return records(List.of(id)).stream().findFirst().orElse(null);
   }
 
   /** Somebody with an address, to show things by; null when there is nobody. */
-  public Long somebody() {
+  public PersonId somebody() {
     return mapper.somebody();
   }
 
-  public Set<Long> whoLeft(long topicId) {
+  public Set<PersonId> whoLeft(long topicId) {
     return Set.copyOf(mapper.whoLeft(topicId));
   }
 
   /** Takes a person off a topic; once gone, again changes nothing. */
-  public void leave(long personId, long topicId, Instant at) {
+  public void leave(PersonId personId, long topicId, Instant at) {
     mapper.leave(personId, topicId, at);
   }
 
   /** The topics a person has left. */
-  public Set<Long> topicsLeft(long personId) {
+  public Set<Long> topicsLeft(PersonId personId) {
     return Set.copyOf(mapper.topicsLeft(personId));
   }
 
   /** Puts a person back on a topic, as they asked themselves. */
-  public void comeBack(long personId, long topicId) {
+  public void comeBack(PersonId personId, long topicId) {
     mapper.comeBack(personId, topicId);
   }
 

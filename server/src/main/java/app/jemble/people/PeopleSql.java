@@ -1,26 +1,41 @@
 package app.jemble.people;
 
+import app.jemble.core.record.PersonId;
 import app.jemble.filter.FilterSql;
+import app.jemble.storage.PersonColumn;
 import app.jemble.storage.Sql;
+import java.util.Arrays;
+import java.util.Map;
 
 /** The question for whole records of people; the condition of a filter stands in its middle. */
 final class PeopleSql {
 
   private PeopleSql() {}
 
+  /** What a whole record holds besides the columns of fields. */
+  private static final Map<String, Sql> BESIDES =
+      Map.of(
+          "id", Sql.of("p.id"),
+          "owner_email", Sql.of("w.email as owner_email"),
+          "do_not_write", Sql.of("d.email_key is not null as do_not_write"),
+          "attributes", Sql.of("p.attributes::text as attributes"),
+          "currency", Sql.of("m.currency"));
+
+  private static final Sql SHOWN =
+      Sql.join(
+          ", ",
+          Arrays.stream(PersonRecord.class.getRecordComponents())
+              .map(PersonRecordMap::column)
+              .map(name -> BESIDES.containsKey(name) ? BESIDES.get(name) : shown(name))
+              .toList());
+
+  private static Sql shown(String name) {
+    PersonColumn column = PersonColumn.as(name);
+    return Sql.of("%s as %s", column.value(), column.as());
+  }
+
   static Sql records(Sql whom) {
-    return Sql.of(
-        """
-        select p.id, p.name, p.kind, p.honorific, p.first_name, p.last_name, p.email, p.phone,
-               p.number, p.language, p.time_zone, p.birthday, p.address_street,
-               p.address_postcode, p.address_place, p.address_country, w.name as owner_name,
-               w.email as owner_email, p.picture_key, o.name as organisation_name, p.tags,
-               p.source, p.stage, p.last_visit_at, p.created_at, p.asked_not,
-               d.email_key is not null as do_not_write, p.attributes::text as attributes, m.plan,
-               m.status, m.joined_on, m.renews_on, m.dues_owed, m.currency
-        %s
-        order by p.name_key collate "C", p.id""",
-        from(whom));
+    return Sql.of("select %s\n%s\norder by p.name_key collate \"C\", p.id", SHOWN, from(whom));
   }
 
   static Sql count(Sql whom) {
@@ -28,12 +43,12 @@ final class PeopleSql {
   }
 
   /** People picked one by one, whoever they are. */
-  static Sql picked(Long[] picks) {
+  static Sql picked(PersonId[] picks) {
     return Sql.of("p.id = any(%s)", Sql.param(picks));
   }
 
   /** Those a filter picks, and those picked besides. */
-  static Sql pickedBy(FilterSql.Fragment filter, Long[] picks) {
+  static Sql pickedBy(FilterSql.Fragment filter, PersonId[] picks) {
     return Sql.of("(%s or %s)", filter.condition(), picked(picks));
   }
 

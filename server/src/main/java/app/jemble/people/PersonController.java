@@ -2,6 +2,7 @@ package app.jemble.people;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.core.record.PersonId;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -27,7 +28,7 @@ class PersonController {
   /** A new person's values by field name, as people write them. */
   record NewPerson(Map<String, String> values) {}
 
-  record PersonAdded(long id) {}
+  record PersonAdded(PersonId id) {}
 
   /** A picture that was put on record before; null for none. */
   record PersonPicture(@Schema(nullable = true) String key) {}
@@ -82,7 +83,7 @@ class PersonController {
 
   @Needs(Right.SEE)
   @GetMapping("/{id}")
-  PersonPage.Person person(@PathVariable long id) {
+  PersonPage.Person person(@PathVariable PersonId id) {
     return page.find(id);
   }
 
@@ -90,13 +91,13 @@ class PersonController {
   @Needs(Right.SEE)
   @GetMapping("/{id}/between")
   List<PersonPage.Happening> between(
-      @PathVariable long id, @RequestParam(required = false) Instant before) {
+      @PathVariable PersonId id, @RequestParam(required = false) Instant before) {
     return page.between(id, before);
   }
 
   @Needs(Right.SEE)
   @GetMapping("/{id}/history")
-  List<ChangeTold> history(@PathVariable long id) {
+  List<ChangeTold> history(@PathVariable PersonId id) {
     return told(changes.history(id, 0));
   }
 
@@ -108,7 +109,7 @@ class PersonController {
 
   @Needs(Right.WRITE)
   @PutMapping("/{id}")
-  PersonSaved change(@PathVariable long id, @RequestBody PersonChange change) {
+  PersonSaved change(@PathVariable PersonId id, @RequestBody PersonChange change) {
     PersonService.Saved saved = people.change(id, change.version(), given(change.values()));
     return new PersonSaved(
         saved.version(), saved.act(), told(saved.conflicts()), told(saved.meanwhile()));
@@ -118,13 +119,13 @@ class PersonController {
   @Needs(Right.WRITE)
   @PutMapping("/{id}/picture")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void picture(@PathVariable long id, @RequestBody PersonPicture picture) {
+  void picture(@PathVariable PersonId id, @RequestBody PersonPicture picture) {
     people.picture(id, picture.key());
   }
 
   @Needs(Right.WRITE)
   @PostMapping("/{id}/merge")
-  MergeService.Merged merge(@PathVariable long id, @RequestBody MergeService.Merge merge) {
+  MergeService.Merged merge(@PathVariable PersonId id, @RequestBody MergeService.Merge merge) {
     return merging.merge(id, merge);
   }
 

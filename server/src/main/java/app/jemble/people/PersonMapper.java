@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.core.record.PersonId;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -8,10 +9,10 @@ import org.apache.ibatis.annotations.Select;
 interface PersonMapper {
 
   @Select("select name from offered.person where id = #{id}")
-  String name(long id);
+  String name(PersonId id);
 
   @Select("select exists (select from offered.membership where person_id = #{id})")
-  boolean isMember(long id);
+  boolean isMember(PersonId id);
 
   @Select(
       "select tag from offered.person, unnest(tags) tag group by tag order by count(*) desc, tag limit 200")

@@ -1,11 +1,13 @@
 package app.jemble.people;
 
 import app.jemble.account.AccountService;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
+import app.jemble.core.record.PersonId;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.ListService;
 import app.jemble.problem.Problem;
@@ -30,7 +32,7 @@ class PersonPage {
    * @param likely others who may be the same person
    */
   record Person(
-      long id,
+      PersonId id,
       String name,
       String kind,
       long version,
@@ -46,7 +48,7 @@ class PersonPage {
       List<EventSeen> events,
       List<Likely> likely) {}
 
-  record PersonName(long id, String name) {}
+  record PersonName(PersonId id, String name) {}
 
   /**
    * A field and its value.
@@ -100,7 +102,7 @@ class PersonPage {
   record EventSeen(long id, String name, Instant starts, String attendance) {}
 
   /** Somebody who may be the same person, and what makes it likely. */
-  record Likely(long id, String name, String why) {}
+  record Likely(PersonId id, String name, String why) {}
 
   /**
    * Something that passed between us.
@@ -110,7 +112,7 @@ class PersonPage {
    * @param messageId the message
    * @param detail what was written, clicked or said; may be empty
    */
-  record Happening(String kind, String mailing, long messageId, Instant at, String detail) {}
+  record Happening(String kind, String mailing, MessageId messageId, Instant at, String detail) {}
 
   private final PersonPageMapper mapper;
   private final ListService lists;
@@ -135,7 +137,7 @@ class PersonPage {
   }
 
   /** A problem when there is no such person. */
-  Person find(long id) {
+  Person find(PersonId id) {
     PersonPageMapper.PersonHead head = mapper.head(id);
     if (head == null) {
       throw Problem.notFound("There is no such person any more.");
@@ -159,15 +161,15 @@ class PersonPage {
   }
 
   /** What passed between us up to now, or before the given place, newest first. */
-  List<Happening> between(long id, Instant before) {
+  List<Happening> between(PersonId id, Instant before) {
     return mapper.between(id, accounts.current().id(), before);
   }
 
-  private static PersonName named(Long id, String name) {
+  private static PersonName named(PersonId id, String name) {
     return id == null ? null : new PersonName(id, name);
   }
 
-  private List<PersonField> fields(long id, boolean archived) {
+  private List<PersonField> fields(PersonId id, boolean archived) {
     List<Field> all = workspace.fields().all(FieldUse.COLUMN);
     List<String> cells = lists.cells(id, archived, all, asked.byMe());
     List<PersonField> fields = new ArrayList<>();

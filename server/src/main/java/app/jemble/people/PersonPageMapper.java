@@ -1,6 +1,7 @@
 package app.jemble.people;
 
 import app.jemble.core.reach.Channel;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
@@ -12,7 +13,7 @@ interface PersonPageMapper {
 
   /** The head of a person's page. */
   record PersonHead(
-      long id,
+      PersonId id,
       String name,
       String kind,
       String email,
@@ -23,9 +24,9 @@ interface PersonPageMapper {
       boolean doNotWrite,
       Instant archivedAt,
       String pictureKey,
-      Long mergedInto,
+      PersonId mergedInto,
       String mergedIntoName,
-      Long introducedBy,
+      PersonId introducedBy,
       String introducedByName) {
 
     String address(Channel channel) {
@@ -52,7 +53,7 @@ interface PersonPageMapper {
       left join offered.person by_one on by_one.id = p.introduced_by
       where p.id = #{id}
       """)
-  PersonHead head(long id);
+  PersonHead head(PersonId id);
 
   @Select(
       """
@@ -61,7 +62,7 @@ interface PersonPageMapper {
       where person_id = #{id}
       order by until desc nulls first, since desc nulls last, id
       """)
-  List<PersonPage.OfficeHeld> offices(long id);
+  List<PersonPage.OfficeHeld> offices(PersonId id);
 
   @Select(
       """
@@ -70,7 +71,7 @@ interface PersonPageMapper {
       where person_id = #{id}
       order by sent_on desc nulls first, id desc
       """)
-  List<PersonPage.QuoteMade> quotes(long id);
+  List<PersonPage.QuoteMade> quotes(PersonId id);
 
   @Select(
       """
@@ -81,7 +82,7 @@ interface PersonPageMapper {
       order by done, t.due_on nulls last, t.id desc
       limit 50
       """)
-  List<PersonPage.TaskOpen> tasks(long id);
+  List<PersonPage.TaskOpen> tasks(PersonId id);
 
   @Select(
       """
@@ -92,7 +93,7 @@ interface PersonPageMapper {
       order by e.starts_at desc
       limit 50
       """)
-  List<PersonPage.EventSeen> events(long id);
+  List<PersonPage.EventSeen> events(PersonId id);
 
   /**
    * The same address, or the same name with the same phone or postcode. Two questions, so that each
@@ -117,7 +118,7 @@ interface PersonPageMapper {
       order by id, why
       limit 5
       """)
-  List<PersonPage.Likely> likely(long id);
+  List<PersonPage.Likely> likely(PersonId id);
 
   /**
    * Messages of a record that became part of this one belong to it as well. What is private is its
@@ -144,5 +145,5 @@ interface PersonPageMapper {
       limit 60
       """)
   List<PersonPage.Happening> between(
-      @Param("id") long id, @Param("me") long me, @Param("before") Instant before);
+      @Param("id") PersonId id, @Param("me") long me, @Param("before") Instant before);
 }

@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.core.record.PersonId;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -7,7 +8,7 @@ import java.util.List;
 
 /** Everything on record of a person that filters, reach and merge fields ask for. */
 public record PersonRecord(
-    long id,
+    PersonId id,
     String name,
     String kind,
     String honorific,

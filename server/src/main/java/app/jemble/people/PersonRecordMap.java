@@ -40,10 +40,14 @@ class PersonRecordMap implements BeanPostProcessor {
         .build();
   }
 
+  /** The name of a component in the answer of a question. */
+  static String column(RecordComponent component) {
+    return component.getName().replaceAll("([A-Z])", "_$1").toLowerCase(Locale.ROOT);
+  }
+
   private static ResultMapping mapping(Configuration configuration, RecordComponent component) {
-    String column = component.getName().replaceAll("([A-Z])", "_$1").toLowerCase(Locale.ROOT);
     return new ResultMapping.Builder(
-            configuration, component.getName(), column, component.getType())
+            configuration, component.getName(), column(component), component.getType())
         .flags(List.of(ResultFlag.CONSTRUCTOR))
         .build();
   }

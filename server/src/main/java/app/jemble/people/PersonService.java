@@ -9,6 +9,7 @@ import app.jemble.core.record.FieldReader;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.picture.PictureService;
 import app.jemble.problem.Problem;
 import app.jemble.record.AddedPeople;
@@ -75,7 +76,7 @@ public class PersonService {
 
   /** Gives somebody a picture that is on record, or with null takes it off. */
   @Transactional
-  void picture(long id, String key) {
+  void picture(PersonId id, String key) {
     accounts.currentWriter();
     if (key != null && pictures.find(key).isEmpty()) {
       throw Problem.wrong("key", "There is no such picture; choose it again.");
@@ -87,7 +88,7 @@ public class PersonService {
 
   /** Adds a person; answers the id. */
   @Transactional
-  long add(Map<String, String> values) {
+  PersonId add(Map<String, String> values) {
     Map<Field, FieldValue> read = read(values);
     if (lacks(read, "first_name") && lacks(read, "last_name") && lacks(read, "email")) {
       throw Problem.wrong("first_name", "Give at least a name or an e-mail address.");
@@ -95,7 +96,7 @@ public class PersonService {
     requireAll(read);
     String kind = values.getOrDefault("kind", "contact");
     long batch = changes.begin("Added a person");
-    long id = rows.add(kind);
+    PersonId id = rows.add(kind);
     changes.note(batch, List.of(id), AddedPeople.FIELD, null, "true");
     read.forEach((field, value) -> changes.set(batch, field, value, List.of(id)));
     changes.name(batch, "Added " + mapper.name(id));
@@ -123,7 +124,7 @@ public class PersonService {
    * @param version the number of the person's last change that the writer has seen
    */
   @Transactional
-  Saved change(long id, long version, Map<String, String> values) {
+  Saved change(PersonId id, long version, Map<String, String> values) {
     accounts.currentWriter();
     if (!changes.lock(id)) {
       throw Problem.notFound("There is no such person any more.");
@@ -150,7 +151,7 @@ public class PersonService {
   }
 
   /** Dates and dues belong to a membership; without one there is nowhere to put them. */
-  private void mustHaveMembership(long id, Map<Field, FieldValue> read, long changed) {
+  private void mustHaveMembership(PersonId id, Map<Field, FieldValue> read, long changed) {
     Set<String> ofMembers = Set.of("status", "joined_on", "renews_on", "dues_owed");
     read.forEach(
         (field, value) -> {

@@ -4,9 +4,16 @@ import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.storage.PersonColumn;
+import java.lang.reflect.Method;
+import java.lang.reflect.RecordComponent;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
@@ -14,6 +21,8 @@ import tools.jackson.databind.ObjectMapper;
 /** A person's record, asked by field name. */
 @Component
 public class PersonValues {
+
+  private static final Map<String, Function<PersonRecord, FieldValue>> STANDARD = standard();
 
   private final ObjectMapper json;
 
@@ -31,34 +40,58 @@ public class PersonValues {
   }
 
   private static FieldValue standard(PersonRecord p, String name) {
-    return switch (name) {
-      case "kind" -> FieldValue.text(p.kind());
-      case "name" -> FieldValue.text(p.name());
-      case "honorific" -> FieldValue.text(p.honorific());
-      case "first_name" -> FieldValue.text(p.firstName());
-      case "last_name" -> FieldValue.text(p.lastName());
-      case "email" -> FieldValue.text(p.email());
-      case "phone" -> FieldValue.text(p.phone());
-      case "number" -> FieldValue.text(p.number());
-      case "plan" -> FieldValue.text(p.plan());
-      case "status" -> FieldValue.text(p.status());
-      case "joined_on" -> FieldValue.day(p.joinedOn());
-      case "renews_on" -> FieldValue.day(p.renewsOn());
-      case "dues_owed" -> FieldValue.money(p.duesOwed(), p.currency());
-      case "last_visit" -> FieldValue.moment(p.lastVisitAt());
-      case "created" -> FieldValue.moment(p.createdAt());
-      case "birthday" -> FieldValue.day(p.birthday());
-      case "tags" -> FieldValue.tags(p.tags());
-      case "stage" -> FieldValue.text(p.stage());
-      case "source" -> FieldValue.text(p.source());
-      case "organisation.name" -> FieldValue.text(p.organisationName());
-      case "address.street" -> FieldValue.text(p.addressStreet());
-      case "address.postcode" -> FieldValue.text(p.addressPostcode());
-      case "address.place" -> FieldValue.text(p.addressPlace());
-      case "address.country" -> FieldValue.text(p.addressCountry());
-      case "owner.name" -> FieldValue.text(p.ownerName());
-      case "picture" -> FieldValue.picture(p.pictureKey());
-      default -> null;
+    Function<PersonRecord, FieldValue> value = STANDARD.get(name);
+    return value == null ? null : value.apply(p);
+  }
+
+  private static Map<String, Function<PersonRecord, FieldValue>> standard() {
+    Map<String, Function<PersonRecord, FieldValue>> standard = new HashMap<>();
+    standard.put("dues_owed", p -> FieldValue.money(p.duesOwed(), p.currency()));
+    standard.put("picture", p -> FieldValue.picture(p.pictureKey()));
+    for (RecordComponent component : PersonRecord.class.getRecordComponents()) {
+      PersonColumn column = PersonColumn.as(PersonRecordMap.column(component));
+      if (column != null) {
+        standard.computeIfAbsent(column.field(), field -> value(component));
+      }
+    }
+    return standard;
+  }
+
+  /** The value of a component, by its type. */
+  private static Function<PersonRecord, FieldValue> value(RecordComponent component) {
+    Class<?> type = component.getType();
+    if (type == String.class) {
+      return read(component, text -> FieldValue.text((String) text));
+    }
+    if (type == LocalDate.class) {
+      return read(component, day -> FieldValue.day((LocalDate) day));
+    }
+    if (type == Instant.class) {
+      return read(component, at -> FieldValue.moment((Instant) at));
+    }
+    if (type == boolean.class) {
+      return read(component, flag -> new FieldValue.Flag((boolean) flag));
+    }
+    if (type == List.class) {
+      return read(component, tags -> FieldValue.tags(tagsOf(tags)));
+    }
+    throw new IllegalArgumentException("no field has the type of " + component);
+  }
+
+  @SuppressWarnings("unchecked")
+  private static List<String> tagsOf(Object tags) {
+    return (List<String>) tags;
+  }
+
+  private static Function<PersonRecord, FieldValue> read(
+      RecordComponent component, Function<Object, FieldValue> value) {
+    Method accessor = component.getAccessor();
+    return person -> {
+      try {
+        return value.apply(accessor.invoke(person));
+      } catch (ReflectiveOperationException broken) {
+        throw new IllegalStateException(component + " cannot be read", broken);
+      }
     };
   }
 

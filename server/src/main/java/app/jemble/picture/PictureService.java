@@ -40,7 +40,7 @@ public class PictureService implements Pictures {
   private final Clock clock;
   private final SecureRandom random = new SecureRandom();
 
-  private final Cache<String, InlinePicture.Stored> kept =
+  private final Cache<String, InlinePicture.Stored> cache =
       Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
   PictureService(
@@ -93,7 +93,7 @@ public class PictureService implements Pictures {
 
   @Override
   public Optional<InlinePicture.Stored> find(String key) {
-    return Optional.ofNullable(kept.get(key, this::stored));
+    return Optional.ofNullable(cache.get(key, this::stored));
   }
 
   private InlinePicture.Stored stored(String key) {

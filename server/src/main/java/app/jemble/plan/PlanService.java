@@ -62,16 +62,16 @@ public class PlanService {
     this.json = json;
   }
 
-  /** The plan as it is kept with a mailing. */
+  /** The plan as it is stored with a mailing. */
   public SendPlan of(Cause mailing) {
-    String kept = mapper.find(mailing.id());
-    return kept == null ? SendPlan.AT_ONCE : json.readValue(kept, SendPlan.class);
+    String stored = mapper.find(mailing.id());
+    return stored == null ? SendPlan.AT_ONCE : json.readValue(stored, SendPlan.class);
   }
 
-  /** Keeps a plan with a cause; a problem when it cannot be kept to. */
-  public void keep(long causeId, SendPlan plan) {
+  /** Writes the plan of a cause; a problem when it cannot be kept to. */
+  public void write(long causeId, SendPlan plan) {
     sound(plan);
-    mapper.keep(causeId, json.writeValueAsString(plan));
+    mapper.write(causeId, json.writeValueAsString(plan));
   }
 
   private static void sound(SendPlan plan) {

@@ -1,6 +1,7 @@
 package app.jemble.plan;
 
 import app.jemble.core.pace.Clocks;
+import app.jemble.core.record.PersonId;
 import app.jemble.people.PersonRecord;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -14,7 +15,7 @@ public final class ReaderClocks {
   private final ZoneId house;
   private final Clocks clocks = new Clocks();
   private final Map<String, ZoneId> known = new HashMap<>();
-  private final List<Long> without = new ArrayList<>();
+  private final List<PersonId> without = new ArrayList<>();
 
   public ReaderClocks(ZoneId house) {
     this.house = house;
@@ -38,7 +39,7 @@ public final class ReaderClocks {
   }
 
   /** Those whose zone is not on record. */
-  public List<Long> without() {
+  public List<PersonId> without() {
     return without;
   }
 

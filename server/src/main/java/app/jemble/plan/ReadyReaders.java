@@ -3,6 +3,7 @@ package app.jemble.plan;
 import app.jemble.cause.Cause;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Collisions;
+import app.jemble.core.record.PersonId;
 import java.util.List;
 
 /** Those of a draft's audience who can be written to: for them a plan is made. */
@@ -20,5 +21,5 @@ public interface ReadyReaders {
   Ready lately(Cause mailing);
 
   /** Their ids, as the draft is now. */
-  List<Long> people(Cause mailing);
+  List<PersonId> people(Cause mailing);
 }

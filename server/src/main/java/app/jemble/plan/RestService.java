@@ -6,6 +6,7 @@ import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.message.CauseState;
+import app.jemble.core.message.MessageId;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.Planner;
@@ -110,13 +111,13 @@ class RestService {
       throw Problem.conflict(
           "Under these hours and caps some messages would never leave; change the plan.");
     }
-    Long[] ids = new Long[rest.size()];
+    MessageId[] ids = new MessageId[rest.size()];
     Long[] seconds = new Long[rest.size()];
     for (int i = 0; i < ids.length; i++) {
       ids[i] = rest.get(i).id();
       seconds[i] = planned.of(i).orElseThrow().getEpochSecond();
     }
-    plans.keep(mailing.id(), plan);
+    plans.write(mailing.id(), plan);
     changes.resume(mailing.id());
     return outbox.replan(ids, seconds);
   }

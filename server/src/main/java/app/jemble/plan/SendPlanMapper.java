@@ -18,5 +18,5 @@ interface SendPlanMapper {
       values (#{causeId}, #{plan}::jsonb)
       on conflict (cause_id) do update set plan = excluded.plan
       """)
-  int keep(@Param("causeId") long causeId, @Param("plan") String plan);
+  int write(@Param("causeId") long causeId, @Param("plan") String plan);
 }

@@ -1,5 +1,6 @@
 package app.jemble.record;
 
+import app.jemble.core.record.PersonId;
 import app.jemble.storage.Sql;
 import app.jemble.storage.SqlLanguage;
 import java.time.Instant;
@@ -49,7 +50,7 @@ interface ChangeMapper {
   int name(@Param("id") long id, @Param("words") String words);
 
   @Select("select count(*) from person where id = any(#{people}) and asked_not")
-  long askedNot(@Param("people") Long[] people);
+  long askedNot(@Param("people") PersonId[] people);
 
   @Insert(
       """
@@ -76,11 +77,11 @@ interface ChangeMapper {
   @Lang(SqlLanguage.class)
   @Select(value = SqlLanguage.GIVEN, affectData = true)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Long> add(Sql act);
+  List<PersonId> add(Sql act);
 
   @Lang(SqlLanguage.class)
   @Select(SqlLanguage.GIVEN)
-  List<Long> differing(Sql question);
+  List<PersonId> differing(Sql question);
 
   @Lang(SqlLanguage.class)
   @Update(SqlLanguage.GIVEN)
@@ -95,7 +96,7 @@ interface ChangeMapper {
       """)
   int note(
       @Param("batch") long batch,
-      @Param("people") Long[] people,
+      @Param("people") PersonId[] people,
       @Param("field") String field,
       @Param("before") String before,
       @Param("after") String after);
@@ -108,7 +109,7 @@ interface ChangeMapper {
       """)
   int noteEach(
       @Param("batch") long batch,
-      @Param("people") Long[] people,
+      @Param("people") PersonId[] people,
       @Param("field") String field,
       @Param("made") Long[] made);
 
@@ -144,13 +145,13 @@ interface ChangeMapper {
       order by c.id desc
       limit 200
       """)
-  List<ChangeRow> history(@Param("person") long person, @Param("since") long since);
+  List<ChangeRow> history(@Param("person") PersonId person, @Param("since") long since);
 
   @Select("select id from person where id = #{id} for update")
-  Long lockPerson(long id);
+  PersonId lockPerson(PersonId id);
 
   @Select("select coalesce(max(id), 0) from change where person_id = #{person}")
-  long version(long person);
+  long version(PersonId person);
 
   /** Those who had none. */
   @Select(
@@ -164,16 +165,16 @@ interface ChangeMapper {
           """,
       affectData = true)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Long> beginMemberships(
-      @Param("people") Long[] people,
+  List<PersonId> beginMemberships(
+      @Param("people") PersonId[] people,
       @Param("plan") String plan,
       @Param("joinedOn") LocalDate joinedOn);
 
   @Update("delete from membership where person_id = any(#{people})")
-  int endMemberships(@Param("people") Long[] people);
+  int endMemberships(@Param("people") PersonId[] people);
 
   /** An address and whose it is. */
-  record Address(long id, String email) {}
+  record Address(PersonId id, String email) {}
 
   @Select(
       """
@@ -185,5 +186,5 @@ interface ChangeMapper {
   List<Address> addressesOf(long batch);
 
   @Update("update person set email_valid = #{valid} where id = any(#{people})")
-  int setValid(@Param("people") Long[] people, @Param("valid") boolean valid);
+  int setValid(@Param("people") PersonId[] people, @Param("valid") boolean valid);
 }

@@ -8,6 +8,7 @@ import app.jemble.core.access.Right;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
@@ -105,7 +106,7 @@ public class ChangeService {
    *
    * @throws Problem when somebody asked not to be written to, and this would say otherwise
    */
-  public long set(long batch, Field field, FieldValue value, List<Long> people) {
+  public long set(long batch, Field field, FieldValue value, List<PersonId> people) {
     if (field.name().equals(ASKED_NOT) && !value.equals(new FieldValue.Flag(true))) {
       mayBeWrittenTo(people);
     }
@@ -113,8 +114,8 @@ public class ChangeService {
   }
 
   /** To be written to again is for the person to ask; colleagues note the wish, and keep it. */
-  private void mayBeWrittenTo(List<Long> people) {
-    if (mapper.askedNot(people.toArray(Long[]::new)) > 0) {
+  private void mayBeWrittenTo(List<PersonId> people) {
+    if (mapper.askedNot(people.toArray(PersonId[]::new)) > 0) {
       throw Problem.wrong(
           ASKED_NOT,
           "Whoever asked not to be written to comes back only themself, by the link in any mail of"
@@ -123,7 +124,7 @@ public class ChangeService {
   }
 
   /** As {@link #set}, when it is what the person said themself. */
-  public long setThemselves(long batch, Field field, FieldValue value, List<Long> people) {
+  public long setThemselves(long batch, Field field, FieldValue value, List<PersonId> people) {
     if (value.isEmpty() && NEVER_EMPTY.contains(field.name())) {
       throw Problem.wrong(field.name(), field.label() + " cannot be empty.");
     }
@@ -132,7 +133,8 @@ public class ChangeService {
       long changed =
           begun
               + mapper.change(
-                  ChangeSql.setField(batch, field, json.write(value), people.toArray(Long[]::new)));
+                  ChangeSql.setField(
+                      batch, field, json.write(value), people.toArray(PersonId[]::new)));
       if (field.name().equals("email")) {
         judgeAddresses(batch);
       }
@@ -149,7 +151,7 @@ public class ChangeService {
   }
 
   /** What a value needs to exist before it can be set; answers how many have it with that. */
-  private long prepare(long batch, Field field, FieldValue value, List<Long> people) {
+  private long prepare(long batch, Field field, FieldValue value, List<PersonId> people) {
     if (field.name().equals("organisation.name") && value instanceof FieldValue.Text name) {
       mapper.addOrganisations(batch, List.of(name.text()));
     }
@@ -167,9 +169,9 @@ public class ChangeService {
    *
    * @param values of each of them in turn, as {@link FieldJson} writes them
    */
-  public long setEach(long batch, Field field, List<Long> people, List<String> values) {
+  public long setEach(long batch, Field field, List<PersonId> people, List<String> values) {
     long changed =
-        mapper.change(ChangeSql.setEach(batch, field, people.toArray(Long[]::new), values));
+        mapper.change(ChangeSql.setEach(batch, field, people.toArray(PersonId[]::new), values));
     if (field.name().equals("email")) {
       judgeAddresses(batch);
     }
@@ -177,14 +179,14 @@ public class ChangeService {
   }
 
   /** Whose value {@link #setEach} would change. */
-  public List<Long> differing(Field field, List<Long> people, List<String> values) {
-    return mapper.differing(ChangeSql.differing(field, people.toArray(Long[]::new), values));
+  public List<PersonId> differing(Field field, List<PersonId> people, List<String> values) {
+    return mapper.differing(ChangeSql.differing(field, people.toArray(PersonId[]::new), values));
   }
 
   /** Begins memberships for those of the people who have none; answers how many. */
-  public long beginMemberships(long batch, String plan, List<Long> people) {
+  public long beginMemberships(long batch, String plan, List<PersonId> people) {
     LocalDate today = today();
-    List<Long> begun = mapper.beginMemberships(people.toArray(Long[]::new), plan, today);
+    List<PersonId> begun = mapper.beginMemberships(people.toArray(PersonId[]::new), plan, today);
     note(batch, begun, Memberships.FIELD, null, json.write(FieldValue.text(plan)));
     return begun.size();
   }
@@ -194,7 +196,7 @@ public class ChangeService {
    *
    * @param values of each, a JSON object by field name with values as {@link FieldJson} writes them
    */
-  public List<Long> addEach(long batch, List<Field> fields, List<String> values) {
+  public List<PersonId> addEach(long batch, List<Field> fields, List<String> values) {
     return mapper.add(ChangeSql.addEach(batch, fields, values, clock.instant(), today()));
   }
 
@@ -208,20 +210,20 @@ public class ChangeService {
   }
 
   /** Adds a tag to many people, or takes it from them; answers how many changed. */
-  public long setTag(long batch, String tag, boolean add, List<Long> people) {
-    return mapper.change(ChangeSql.setTag(batch, tag, add, people.toArray(Long[]::new)));
+  public long setTag(long batch, String tag, boolean add, List<PersonId> people) {
+    return mapper.change(ChangeSql.setTag(batch, tag, add, people.toArray(PersonId[]::new)));
   }
 
   /** Notes what was done to people besides their fields; values are JSON. */
-  public void note(long batch, List<Long> people, String field, String before, String after) {
+  public void note(long batch, List<PersonId> people, String field, String before, String after) {
     if (!people.isEmpty()) {
-      mapper.note(batch, people.toArray(Long[]::new), field, before, after);
+      mapper.note(batch, people.toArray(PersonId[]::new), field, before, after);
     }
   }
 
   /** Notes for each person what was made for them: the id of a task, say. */
-  public void noteEach(long batch, List<Long> people, String field, List<Long> made) {
-    mapper.noteEach(batch, people.toArray(Long[]::new), field, made.toArray(Long[]::new));
+  public void noteEach(long batch, List<PersonId> people, String field, List<Long> made) {
+    mapper.noteEach(batch, people.toArray(PersonId[]::new), field, made.toArray(Long[]::new));
   }
 
   /**
@@ -273,17 +275,17 @@ public class ChangeService {
 
   /** Whether mail can be sent to an address is decided by core, and kept beside the address. */
   private void judgeAddresses(long batch) {
-    List<Long> valid = new ArrayList<>();
-    List<Long> wrong = new ArrayList<>();
+    List<PersonId> valid = new ArrayList<>();
+    List<PersonId> wrong = new ArrayList<>();
     for (ChangeMapper.Address address : mapper.addressesOf(batch)) {
       (EmailAddress.isValid(address.email()) ? valid : wrong).add(address.id());
     }
-    mapper.setValid(valid.toArray(Long[]::new), true);
-    mapper.setValid(wrong.toArray(Long[]::new), false);
+    mapper.setValid(valid.toArray(PersonId[]::new), true);
+    mapper.setValid(wrong.toArray(PersonId[]::new), false);
   }
 
   /** What was changed of a person after the given change, newest first. */
-  public List<Told> history(long person, long since) {
+  public List<Told> history(PersonId person, long since) {
     Account me = accounts.current();
     return mapper.history(person, since).stream().map(c -> told(c, me)).toList();
   }
@@ -303,12 +305,12 @@ public class ChangeService {
   }
 
   /** The number of a person's last change. */
-  public long version(long person) {
+  public long version(PersonId person) {
     return mapper.version(person);
   }
 
   /** Keeps a person from being changed by others until the transaction ends; false if gone. */
-  public boolean lock(long person) {
+  public boolean lock(PersonId person) {
     return mapper.lockPerson(person) != null;
   }
 }

@@ -1,6 +1,7 @@
 package app.jemble.record;
 
 import app.jemble.core.record.Field;
+import app.jemble.core.record.PersonId;
 import app.jemble.storage.Sql;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -22,7 +23,7 @@ final class ChangeSql {
    * @param batch the act it belongs to
    * @param value the value as JSON
    */
-  static Sql setField(long batch, Field field, String value, Long[] people) {
+  static Sql setField(long batch, Field field, String value, PersonId[] people) {
     Settable settable = Settable.of(field);
     return set(
         batch,
@@ -34,7 +35,7 @@ final class ChangeSql {
             settable.read(), Sql.param(value), from(people)));
   }
 
-  private static Sql from(Long[] people) {
+  private static Sql from(PersonId[] people) {
     return Sql.of(
         """
         from person p
@@ -49,7 +50,7 @@ final class ChangeSql {
    *
    * @param add false takes it away
    */
-  static Sql setTag(long batch, String tag, boolean add, Long[] people) {
+  static Sql setTag(long batch, String tag, boolean add, PersonId[] people) {
     Settable tags = Settable.named("tags");
     Sql word = Sql.param(tag);
     Sql after =
@@ -72,19 +73,19 @@ final class ChangeSql {
    * @param people whose
    * @param values of each of them in turn, as JSON
    */
-  static Sql setEach(long batch, Field field, Long[] people, List<String> values) {
+  static Sql setEach(long batch, Field field, PersonId[] people, List<String> values) {
     Settable settable = Settable.of(field);
     return set(batch, settable, each(settable, people, values));
   }
 
   /** Whose value would change by {@link #setEach}. */
-  static Sql differing(Field field, Long[] people, List<String> values) {
+  static Sql differing(Field field, PersonId[] people, List<String> values) {
     return Sql.of(
         "select id from (%s) wanted where before is distinct from after",
         each(Settable.of(field), people, values));
   }
 
-  private static Sql each(Settable field, Long[] people, List<String> values) {
+  private static Sql each(Settable field, PersonId[] people, List<String> values) {
     Sql after =
         switch (field.field()) {
           case "tags" ->

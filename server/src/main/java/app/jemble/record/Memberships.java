@@ -1,5 +1,6 @@
 package app.jemble.record;
 
+import app.jemble.core.record.PersonId;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -22,6 +23,6 @@ class Memberships implements Undoing {
 
   @Override
   public void undo(String field, List<Noted> changes) {
-    mapper.endMemberships(changes.stream().map(Noted::personId).toArray(Long[]::new));
+    mapper.endMemberships(changes.stream().map(Noted::personId).toArray(PersonId[]::new));
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.record;
 
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
@@ -15,10 +16,10 @@ interface PersonRowMapper {
       value = "insert into person (kind, created_at) values (#{kind}, #{at}) returning id",
       affectData = true)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  long add(@Param("kind") String kind, @Param("at") Instant at);
+  PersonId add(@Param("kind") String kind, @Param("at") Instant at);
 
   @Update("update person set picture_key = #{key} where id = #{id} and archived_at is null")
-  int picture(@Param("id") long id, @Param("key") String key);
+  int picture(@Param("id") PersonId id, @Param("key") String key);
 
   /** Those of the people to whom nothing was ever sent. */
   @Delete(
@@ -28,8 +29,8 @@ interface PersonRowMapper {
         and id not in (select person_id from offered.message where person_id = any(#{people}))
         and id not in (select introduced_by from person where introduced_by = any(#{people}))
       """)
-  int delete(@Param("people") Long[] people);
+  int delete(@Param("people") PersonId[] people);
 
   @Update("update person set archived_at = #{at} where id = any(#{people}) and archived_at is null")
-  int archive(@Param("people") Long[] people, @Param("at") Instant at);
+  int archive(@Param("people") PersonId[] people, @Param("at") Instant at);
 }

@@ -1,5 +1,6 @@
 package app.jemble.record;
 
+import app.jemble.core.record.PersonId;
 import java.time.Clock;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -17,18 +18,18 @@ public class PersonRows {
   }
 
   /** Adds a person of whom nothing is known but the kind; answers their id. */
-  public long add(String kind) {
+  public PersonId add(String kind) {
     return mapper.add(kind, clock.instant());
   }
 
   /** The key of a person's picture, or null; false when the person is not on record any more. */
-  public boolean picture(long id, String key) {
+  public boolean picture(PersonId id, String key) {
     return mapper.picture(id, key) > 0;
   }
 
   /** Takes people off the record; those to whom something was sent are archived instead. */
-  void takeOff(List<Long> people) {
-    Long[] ids = people.toArray(Long[]::new);
+  void takeOff(List<PersonId> people) {
+    PersonId[] ids = people.toArray(PersonId[]::new);
     mapper.delete(ids);
     mapper.archive(ids, clock.instant());
   }

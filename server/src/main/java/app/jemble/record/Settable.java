@@ -1,8 +1,13 @@
 package app.jemble.record;
 
 import app.jemble.core.record.Field;
+import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.FieldType;
+import app.jemble.core.record.FieldUse;
+import app.jemble.storage.PersonColumn;
 import app.jemble.storage.Sql;
 import com.google.errorprone.annotations.CompileTimeConstant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -49,74 +54,84 @@ record Settable(String field, Table table, Sql read, List<Written> written) {
    */
   record Written(Sql column, UnaryOperator<Sql> value) {}
 
-  private static final Map<String, Settable> KNOWN =
-      Map.ofEntries(
-          text("kind", "kind"),
-          text("honorific", "honorific"),
-          text("first_name", "first_name"),
-          text("last_name", "last_name"),
-          text("email", "email"),
-          text("phone", "phone"),
-          text("number", "number"),
-          text("stage", "stage"),
-          text("source", "source"),
-          text("time_zone", "time_zone"),
+  /** Those that are more than a column of their type. */
+  private static final List<Settable> OTHERS =
+      List.of(
           person("language", "language", json -> Sql.of("coalesce(%s #>> '{}', 'en-GB')", json)),
-          text("address.street", "address_street"),
-          text("address.postcode", "address_postcode"),
-          text("address.place", "address_place"),
-          text("address.country", "address_country"),
-          person("birthday", "birthday", json -> Sql.of("(%s #>> '{}')::date", json)),
-          instant("last_visit", "last_visit_at"),
-          instant("archived", "archived_at"),
-          flag("asked_not"),
-          flag("app_installed"),
-          entry(
+          instant("archived", Sql.of("archived_at")),
+          number("introduced_by"),
+          number("merged_into"),
+          new Settable(
               "tags",
               Table.PERSON,
               Sql.of("case when p.tags <> '{}' then to_jsonb(p.tags) end"),
-              new Written(
-                  Sql.of("tags"),
+              written(
+                  "tags",
                   json ->
                       Sql.of(
                           "array(select jsonb_array_elements_text(coalesce(nullif(%s, 'null'), '[]')))",
                           json))),
-          entry(
+          new Settable(
               "owner",
               Table.PERSON,
               Sql.of("(select to_jsonb(w.login) from offered.account w where w.id = p.owner_id)"),
-              new Written(
-                  Sql.of("owner_id"),
+              written(
+                  "owner_id",
                   json ->
                       Sql.of(
                           "(select w.id from offered.account w where w.login = %s #>> '{}')",
                           json))),
-          number("introduced_by"),
-          number("merged_into"),
-          entry(
+          new Settable(
               "organisation.name",
               Table.PERSON,
               Sql.of(
                   "(select to_jsonb(o.name) from organisation o where o.id = p.organisation_id)"),
-              new Written(
-                  Sql.of("organisation_id"),
+              written(
+                  "organisation_id",
                   json ->
                       Sql.of(
                           "(select o.id from organisation o where o.name = %s #>> '{}' order by o.id limit 1)",
                           json))),
-          membership("plan", "plan", json -> Sql.of("%s #>> '{}'", json)),
-          membership("status", "status", json -> Sql.of("%s #>> '{}'", json)),
-          membership("joined_on", "joined_on", json -> Sql.of("(%s #>> '{}')::date", json)),
-          membership("renews_on", "renews_on", json -> Sql.of("(%s #>> '{}')::date", json)),
-          entry(
+          new Settable(
               "dues_owed",
               Table.MEMBERSHIP,
               Sql.of("to_jsonb(m.dues_owed || ' ' || m.currency)"),
-              new Written(
-                  Sql.of("dues_owed"),
-                  json -> Sql.of("split_part(%s #>> '{}', ' ', 1)::numeric", json)),
-              new Written(
-                  Sql.of("currency"), json -> Sql.of("split_part(%s #>> '{}', ' ', 2)", json))));
+              List.of(
+                  new Written(
+                      Sql.of("dues_owed"),
+                      json -> Sql.of("split_part(%s #>> '{}', ' ', 1)::numeric", json)),
+                  new Written(
+                      Sql.of("currency"),
+                      json -> Sql.of("split_part(%s #>> '{}', ' ', 2)", json)))));
+
+  private static final Map<String, Settable> KNOWN = new HashMap<>();
+
+  static {
+    for (Field field : FieldCatalogue.standard().all(FieldUse.EDIT)) {
+      KNOWN.put(field.name(), column(field, PersonColumn.of(field.name())));
+    }
+    OTHERS.forEach(settable -> KNOWN.put(settable.field(), settable));
+  }
+
+  /** A column that holds nothing but the value. */
+  private static Settable column(Field field, PersonColumn column) {
+    if (field.type() == FieldType.INSTANT) {
+      return instant(field.name(), column.name());
+    }
+    return new Settable(
+        field.name(),
+        column.table() == PersonColumn.Table.MEMBERSHIP ? Table.MEMBERSHIP : Table.PERSON,
+        Sql.of("to_jsonb(%s)", column.value()),
+        List.of(new Written(column.name(), json -> value(field.type(), json))));
+  }
+
+  private static Sql value(FieldType type, Sql json) {
+    return switch (type) {
+      case DAY -> Sql.of("(%s #>> '{}')::date", json);
+      case FLAG -> Sql.of("coalesce((%s #>> '{}')::boolean, false)", json);
+      default -> Sql.of("%s #>> '{}'", json);
+    };
+  }
 
   static Settable of(Field field) {
     return named(field.name());
@@ -157,44 +172,28 @@ record Settable(String field, Table table, Sql read, List<Written> written) {
         written.stream().map(w -> Sql.of("%s = %s", w.column(), w.value().apply(json))).toList());
   }
 
-  private static Map.Entry<String, Settable> entry(
-      String field, Table table, Sql read, Written... written) {
-    return Map.entry(field, new Settable(field, table, read, List.of(written)));
+  private static List<Written> written(
+      @CompileTimeConstant String column, UnaryOperator<Sql> value) {
+    return List.of(new Written(Sql.of(column), value));
   }
 
-  private static Map.Entry<String, Settable> person(
+  private static Settable person(
       String field, @CompileTimeConstant String column, UnaryOperator<Sql> value) {
-    Sql at = Sql.of(column);
-    return entry(field, Table.PERSON, Sql.of("to_jsonb(p.%s)", at), new Written(at, value));
+    return new Settable(
+        field, Table.PERSON, Sql.of("to_jsonb(p.%s)", Sql.of(column)), written(column, value));
   }
 
-  private static Map.Entry<String, Settable> membership(
-      String field, @CompileTimeConstant String column, UnaryOperator<Sql> value) {
-    Sql at = Sql.of(column);
-    return entry(field, Table.MEMBERSHIP, Sql.of("to_jsonb(m.%s)", at), new Written(at, value));
-  }
-
-  private static Map.Entry<String, Settable> text(
-      String field, @CompileTimeConstant String column) {
-    return person(field, column, json -> Sql.of("%s #>> '{}'", json));
-  }
-
-  private static Map.Entry<String, Settable> number(@CompileTimeConstant String column) {
+  private static Settable number(@CompileTimeConstant String column) {
     return person(column, column, json -> Sql.of("(%s #>> '{}')::bigint", json));
   }
 
-  private static Map.Entry<String, Settable> flag(@CompileTimeConstant String column) {
-    return person(column, column, json -> Sql.of("coalesce((%s #>> '{}')::boolean, false)", json));
-  }
-
-  private static Map.Entry<String, Settable> instant(
-      String field, @CompileTimeConstant String column) {
-    Sql at = Sql.of(column);
-    return entry(
+  private static Settable instant(String field, Sql column) {
+    return new Settable(
         field,
         Table.PERSON,
         Sql.of(
-            "to_jsonb(to_char(p.%s at time zone 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS.US\"Z\"'))", at),
-        new Written(at, json -> Sql.of("(%s #>> '{}')::timestamptz", json)));
+            "to_jsonb(to_char(p.%s at time zone 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS.US\"Z\"'))",
+            column),
+        List.of(new Written(column, json -> Sql.of("(%s #>> '{}')::timestamptz", json))));
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.record;
 
+import app.jemble.core.record.PersonId;
 import java.util.List;
 
 /**
@@ -15,7 +16,7 @@ public interface Undoing {
    * @param before as it was noted, JSON or null
    * @param after as it was noted, JSON or null
    */
-  record Noted(long personId, String before, String after) {}
+  record Noted(PersonId personId, String before, String after) {}
 
   /** Whether changes of this name are its own. */
   boolean takes(String field);

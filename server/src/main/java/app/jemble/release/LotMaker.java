@@ -4,6 +4,7 @@ import app.jemble.audience.AudienceService;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.reach.Reach;
+import app.jemble.core.record.PersonId;
 import app.jemble.message.Letter;
 import app.jemble.message.LetterService;
 import app.jemble.message.MessageMaker;
@@ -28,7 +29,7 @@ class LotMaker {
       ReleaseMapper.Noted noted,
       Letter letter,
       AudienceService.Again again,
-      Map<Long, ThreadEnd> threads,
+      Map<PersonId, ThreadEnd> threads,
       Workspace house) {}
 
   private final OpenCauses mailings;
@@ -68,7 +69,7 @@ class LotMaker {
   /** Who can no longer be written to is not among them. */
   List<NewMessage> messages(Job job, ReleaseMapper.Lot lot) {
     int from = lot.begins();
-    List<Long> people = List.of(job.noted().personIds()).subList(from, lot.ends());
+    List<PersonId> people = List.of(job.noted().personIds()).subList(from, lot.ends());
     List<Long> records = List.of(job.noted().recordIds()).subList(from, lot.ends());
     List<AudienceService.Reader> readers = job.again().readers(people, records);
     List<NewMessage> messages = new ArrayList<>(readers.size());

@@ -1,5 +1,6 @@
 package app.jemble.release;
 
+import app.jemble.core.record.PersonId;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -24,7 +25,7 @@ interface ReleaseMapper {
       """)
   int note(
       @Param("id") long id,
-      @Param("people") Long[] people,
+      @Param("people") PersonId[] people,
       @Param("records") Long[] records,
       @Param("dueSeconds") Long[] dueSeconds);
 
@@ -39,7 +40,7 @@ interface ReleaseMapper {
   int cut(@Param("id") long id, @Param("lot") int lot);
 
   /** All that was noted of a mailing, a column each; null when it is done. */
-  record Noted(long mailingId, Long[] personIds, Long[] recordIds, Long[] dueSeconds) {}
+  record Noted(long mailingId, PersonId[] personIds, Long[] recordIds, Long[] dueSeconds) {}
 
   @Select(
       """

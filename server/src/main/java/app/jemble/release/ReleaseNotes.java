@@ -2,6 +2,7 @@ package app.jemble.release;
 
 import app.jemble.check.Checked;
 import app.jemble.core.pace.Plan;
+import app.jemble.core.record.PersonId;
 import app.jemble.plan.MessagesWritten;
 import app.jemble.problem.Problem;
 import java.util.List;
@@ -26,7 +27,7 @@ public class ReleaseNotes implements MessagesWritten {
 
   /** Notes each with their instant of the plan; who came after it was made leaves with the last. */
   void note(long mailingId, List<Checked.Entry> ready, Plan plan) {
-    Long[] people = new Long[ready.size()];
+    PersonId[] people = new PersonId[ready.size()];
     Long[] records = new Long[ready.size()];
     Long[] dueSeconds = new Long[ready.size()];
     for (int i = 0; i < people.length; i++) {

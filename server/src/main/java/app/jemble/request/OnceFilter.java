@@ -34,7 +34,7 @@ class OnceFilter extends HttpFilter {
   private static final Pattern QUESTION =
       Pattern.compile("/(watch|export|page|tally|preview|plan|records/[a-z]+/people)$");
 
-  /** A longer answer is not kept; no act has one. */
+  /** A longer answer is not remembered; no act has one. */
   private static final int MOST_OCTETS = 256 << 10;
 
   /** How long a second request waits for the end of the first. */
@@ -83,21 +83,25 @@ class OnceFilter extends HttpFilter {
       answerAgain(account, key, what, response);
       return;
     }
-    ContentCachingResponseWrapper kept = new ContentCachingResponseWrapper(response);
+    ContentCachingResponseWrapper answered = new ContentCachingResponseWrapper(response);
     boolean ended = false;
     try {
-      chain.doFilter(request, kept);
+      chain.doFilter(request, answered);
       ended = true;
     } finally {
       // What failed for reasons of our own may be tried again.
-      if (!ended || kept.getStatus() >= 500 || kept.getContentSize() > MOST_OCTETS) {
+      if (!ended || answered.getStatus() >= 500 || answered.getContentSize() > MOST_OCTETS) {
         mapper.forget(account, key);
       } else {
         mapper.end(
-            account, key, kept.getStatus(), kept.getContentType(), kept.getContentAsByteArray());
+            account,
+            key,
+            answered.getStatus(),
+            answered.getContentType(),
+            answered.getContentAsByteArray());
       }
     }
-    kept.copyBodyToResponse();
+    answered.copyBodyToResponse();
   }
 
   private void answerAgain(long account, String key, String what, HttpServletResponse response)

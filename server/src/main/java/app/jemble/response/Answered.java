@@ -1,14 +1,16 @@
 package app.jemble.response;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageState;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
 
 /** What a response needs to know of its message. */
 public record Answered(
-    long id,
+    MessageId id,
     long causeId,
-    long personId,
+    PersonId personId,
     String address,
     MessageState state,
     Instant sentAt,

@@ -1,5 +1,7 @@
 package app.jemble.response;
 
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import org.springframework.stereotype.Service;
 
 /** Finds the message that something which came back is about; null where there is none. */
@@ -16,7 +18,7 @@ public class AnsweredMessages {
     return mapper.byToken(token);
   }
 
-  public Answered byId(long id) {
+  public Answered byId(MessageId id) {
     return mapper.byId(id);
   }
 
@@ -31,7 +33,7 @@ public class AnsweredMessages {
   }
 
   /** Whether an address is on record for a person. */
-  public boolean isAddressOf(long person, String address) {
+  public boolean isAddressOf(PersonId person, String address) {
     return mapper.isAddressOf(person, address);
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.response;
 
+import app.jemble.core.record.PersonId;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -22,8 +23,8 @@ public class AwayPeople {
   }
 
   /** Of these people, those who are away today. */
-  public Set<Long> among(List<Long> people) {
+  public Set<PersonId> among(List<PersonId> people) {
     LocalDate today = LocalDate.ofInstant(clock.instant(), workspace.current().zoneId());
-    return Set.copyOf(mapper.away(people.toArray(Long[]::new), today));
+    return Set.copyOf(mapper.away(people.toArray(PersonId[]::new), today));
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.response;
 
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
@@ -14,7 +15,7 @@ interface ReadingTimeMapper {
    *
    * @param zone where they are, or null
    */
-  record Moment(long personId, Instant at, String zone) {}
+  record Moment(PersonId personId, Instant at, String zone) {}
 
   /** The latest signs that people read: opened, clicked or replied, by themselves. */
   @Select(
@@ -27,5 +28,5 @@ interface ReadingTimeMapper {
       order by r.at desc
       limit #{limit}
       """)
-  List<Moment> moments(@Param("people") Long[] people, @Param("limit") int limit);
+  List<Moment> moments(@Param("people") PersonId[] people, @Param("limit") int limit);
 }

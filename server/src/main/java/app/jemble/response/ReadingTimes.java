@@ -2,6 +2,7 @@ package app.jemble.response;
 
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.SuggestedTime;
+import app.jemble.core.record.PersonId;
 import app.jemble.response.ReadingTimeMapper.Moment;
 import app.jemble.workspace.WorkspaceService;
 import java.time.LocalTime;
@@ -43,13 +44,13 @@ public class ReadingTimes {
    * From the responses of these people, leaning on everyone's where they are few; empty when there
    * is too little to say.
    */
-  public Optional<Reading> of(List<Long> people) {
+  public Optional<Reading> of(List<PersonId> people) {
     ZoneId house = workspace.current().zoneId();
-    List<Moment> theirs = mapper.moments(people.toArray(Long[]::new), MOST);
+    List<Moment> theirs = mapper.moments(people.toArray(PersonId[]::new), MOST);
     if (theirs.isEmpty()) {
       return Optional.empty();
     }
-    Set<Long> who = new HashSet<>();
+    Set<PersonId> who = new HashSet<>();
     theirs.forEach(moment -> who.add(moment.personId()));
     return counted(theirs, house)
         .within(counted(mapper.moments(null, MOST), house))

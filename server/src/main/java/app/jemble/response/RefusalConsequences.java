@@ -1,5 +1,6 @@
 package app.jemble.response;
 
+import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageState;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.ReturnMeaning;
@@ -19,7 +20,7 @@ class RefusalConsequences implements AfterRefusal {
   }
 
   @Override
-  public void refused(long messageId, String words) {
+  public void refused(MessageId messageId, String words) {
     Answered message = responses.byId(messageId);
     boolean known =
         message == null

@@ -1,5 +1,7 @@
 package app.jemble.response;
 
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ResponseKind;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -32,10 +34,10 @@ interface ResponseMapper {
    * @param settled a further open changes nothing of it
    */
   record Opened(
-      long id,
+      MessageId id,
       String token,
       long causeId,
-      long personId,
+      PersonId personId,
       Instant handedOver,
       boolean settled,
       boolean settledForMachines) {}
@@ -60,13 +62,13 @@ interface ResponseMapper {
       """)
   int addOpens(
       @Param("atMillis") Long[] atMillis,
-      @Param("messages") Long[] messages,
+      @Param("messages") MessageId[] messages,
       @Param("causes") Long[] causes,
-      @Param("people") Long[] people,
+      @Param("people") PersonId[] people,
       @Param("kinds") List<String> kinds);
 
   /** The kinds of responses to a message. */
-  record Kinds(long message, List<String> kinds) {}
+  record Kinds(MessageId message, List<String> kinds) {}
 
   @Select(
       """
@@ -75,10 +77,10 @@ interface ResponseMapper {
       where message_id = any(#{ids})
       group by message_id
       """)
-  List<Kinds> kindsOf(@Param("ids") Long[] ids);
+  List<Kinds> kindsOf(@Param("ids") MessageId[] ids);
 
   @Select(SELECT + "where s.id = #{id} and s.first_try_at is not null")
-  Answered byId(long id);
+  Answered byId(MessageId id);
 
   @Select(
       SELECT
@@ -112,7 +114,7 @@ interface ResponseMapper {
         select from offered.person
         where id = #{person} and email_key = lower(btrim(#{address})))
       """)
-  boolean isAddressOf(@Param("person") long person, @Param("address") String address);
+  boolean isAddressOf(@Param("person") PersonId person, @Param("address") String address);
 
   @Update("update response set away_until = #{day} where mail_id = #{mail}")
   int awayUntil(@Param("mail") long mail, @Param("day") LocalDate day);
@@ -123,7 +125,7 @@ interface ResponseMapper {
       select distinct person_id from response
       where person_id = any(#{people}) and away_until >= #{day}
       """)
-  List<Long> away(@Param("people") Long[] people, @Param("day") LocalDate day);
+  List<PersonId> away(@Param("people") PersonId[] people, @Param("day") LocalDate day);
 
   @Insert(
       """
@@ -145,14 +147,14 @@ interface ResponseMapper {
       affectData = true,
       value = "delete from response where mail_id = #{mail} and unsure returning message_id")
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Long> dropUnsure(long mail);
+  List<MessageId> dropUnsure(long mail);
 
   /** The same of all that came before an instant. */
   @Select(
       affectData = true,
       value = "delete from response where unsure and at < #{before} returning message_id")
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Long> dropUnsureBefore(Instant before);
+  List<MessageId> dropUnsureBefore(Instant before);
 
   /** Which links of a message were followed since an instant, by whomever. */
   @Select(
@@ -160,7 +162,7 @@ interface ResponseMapper {
       select distinct detail from response
       where message_id = #{id} and kind in ('CLICKED', 'MACHINE_CLICKED') and at >= #{since}
       """)
-  List<String> followed(@Param("id") long id, @Param("since") Instant since);
+  List<String> followed(@Param("id") MessageId id, @Param("since") Instant since);
 
   /** What was opened and followed since an instant was by software after all. */
   @Update(
@@ -168,10 +170,10 @@ interface ResponseMapper {
       update response set kind = 'MACHINE_' || kind
       where message_id = #{id} and kind in ('OPENED', 'CLICKED') and at >= #{since}
       """)
-  int takeForSoftware(@Param("id") long id, @Param("since") Instant since);
+  int takeForSoftware(@Param("id") MessageId id, @Param("since") Instant since);
 
   @Select("select distinct kind from response where message_id = #{id}")
-  List<ResponseKind> kinds(long id);
+  List<ResponseKind> kinds(MessageId id);
 
   /** Whether a response of a kind came to any message to an address. */
   @Select(

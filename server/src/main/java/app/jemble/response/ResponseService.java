@@ -1,5 +1,7 @@
 package app.jemble.response;
 
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.response.FetchJudge;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.Signs;
@@ -62,7 +64,7 @@ public class ResponseService {
     List<Opened> opens = new ArrayList<>();
     List<ResponseKind> kinds = new ArrayList<>();
     List<Instant> instants = new ArrayList<>();
-    Set<Long> toStand = new TreeSet<>();
+    Set<MessageId> toStand = new TreeSet<>();
     for (Fetched fetch : fetches) {
       Opened message = messages.get(fetch.token());
       if (message != null) {
@@ -76,28 +78,28 @@ public class ResponseService {
         }
       }
     }
-    note(opens, kinds, instants, toStand.toArray(Long[]::new));
+    note(opens, kinds, instants, toStand.toArray(MessageId[]::new));
   }
 
   /** In the order of messages, so that two processes do not wait for each other. */
   private void note(
-      List<Opened> opens, List<ResponseKind> kinds, List<Instant> instants, Long[] toStand) {
+      List<Opened> opens, List<ResponseKind> kinds, List<Instant> instants, MessageId[] toStand) {
     if (toStand.length > 0) {
       stand(toStand, opens, kinds);
     }
     mapper.addOpens(
         instants.stream().map(Instant::toEpochMilli).toArray(Long[]::new),
-        opens.stream().map(Opened::id).toArray(Long[]::new),
+        opens.stream().map(Opened::id).toArray(MessageId[]::new),
         opens.stream().map(Opened::causeId).toArray(Long[]::new),
-        opens.stream().map(Opened::personId).toArray(Long[]::new),
+        opens.stream().map(Opened::personId).toArray(PersonId[]::new),
         kinds.stream().map(ResponseKind::name).toList());
   }
 
   /** Before the opens are added: then nothing is left to be written of the messages. */
-  private void stand(Long[] messages, List<Opened> opens, List<ResponseKind> kinds) {
+  private void stand(MessageId[] messages, List<Opened> opens, List<ResponseKind> kinds) {
     standings.lockAll(messages);
-    Map<Long, Set<ResponseKind>> all = new TreeMap<>();
-    for (long message : messages) {
+    Map<MessageId, Set<ResponseKind>> all = new TreeMap<>();
+    for (MessageId message : messages) {
       all.put(message, EnumSet.noneOf(ResponseKind.class));
     }
     for (ResponseMapper.Kinds before : mapper.kindsOf(messages)) {
@@ -109,7 +111,7 @@ public class ResponseService {
         theirs.add(kinds.get(i));
       }
     }
-    Map<Long, MessageStandings.Stands> stand = new TreeMap<>();
+    Map<MessageId, MessageStandings.Stands> stand = new TreeMap<>();
     all.forEach(
         (id, theirs) ->
             stand.put(
@@ -209,7 +211,7 @@ public class ResponseService {
     mapper.dropUnsureBefore(clock.instant().minus(UNSURE_FOR)).forEach(this::standAnew);
   }
 
-  private void standAnew(long messageId) {
+  private void standAnew(MessageId messageId) {
     standings.lock(messageId);
     rejudge(messageId);
   }
@@ -228,7 +230,7 @@ public class ResponseService {
   }
 
   /** A colleague says of a mail what it is; its message stands as if that had been known before. */
-  public void readAnew(long messageId, ResponseKind before, long by) {
+  public void readAnew(MessageId messageId, ResponseKind before, long by) {
     rejudge(messageId);
     Answered message = mapper.byId(messageId);
     String stood =
@@ -250,23 +252,23 @@ public class ResponseService {
   }
 
   /** Keeps two responses to one message from being judged at once. */
-  public void lock(long messageId) {
+  public void lock(MessageId messageId) {
     standings.lock(messageId);
   }
 
   /** Where a message stands follows from all responses to it. */
-  private void restand(long messageId) {
+  private void restand(MessageId messageId) {
     standings.stand(messageId, Standing.of(kinds(messageId)));
   }
 
   /** The same, and its signs, after a response was changed or taken away. */
-  private void rejudge(long messageId) {
+  private void rejudge(MessageId messageId) {
     Set<ResponseKind> kinds = kinds(messageId);
     standings.stand(messageId, Standing.of(kinds));
     standings.sign(messageId, Signs.of(kinds));
   }
 
-  private Set<ResponseKind> kinds(long messageId) {
+  private Set<ResponseKind> kinds(MessageId messageId) {
     Set<ResponseKind> kinds = EnumSet.noneOf(ResponseKind.class);
     kinds.addAll(mapper.kinds(messageId));
     return kinds;

@@ -4,6 +4,8 @@ import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.access.Right;
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.response.Interval;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.Standing;
@@ -38,7 +40,7 @@ class ResponseController {
       String name,
       @Schema(nullable = true) Instant sentAt,
       long sent,
-      long toLeave,
+      long toDepart,
       long replied,
       long opened,
       long quiet,
@@ -75,7 +77,7 @@ class ResponseController {
   /** One message of a mailing. */
   record MessageStanding(
       long id,
-      long personId,
+      PersonId personId,
       String name,
       String nameKey,
       Standing standing,
@@ -92,11 +94,11 @@ class ResponseController {
   record Latest(
       long id,
       ResponseKind kind,
-      long personId,
+      PersonId personId,
       String name,
       long mailingId,
       String mailing,
-      long messageId,
+      MessageId messageId,
       Instant at,
       String detail,
       @Schema(nullable = true) LocalDate awayUntil,
@@ -212,7 +214,7 @@ class ResponseController {
   /** Whose messages stand there, for what is done with people. */
   @Needs(Right.SEE)
   @GetMapping("/{mailingId}/people")
-  List<Long> people(@PathVariable long mailingId, @RequestParam List<Standing> standings) {
+  List<PersonId> people(@PathVariable long mailingId, @RequestParam List<Standing> standings) {
     mailings.find(mailingId);
     return mapper.people(mailingId, names(standings));
   }
@@ -221,7 +223,7 @@ class ResponseController {
   @Needs(Right.WRITE)
   @PostMapping("/{mailingId}/follow-up")
   Begun followUp(@PathVariable long mailingId, @RequestBody FollowUp followUp) {
-    List<Long> people = mapper.people(mailingId, names(followUp.standings()));
+    List<PersonId> people = mapper.people(mailingId, names(followUp.standings()));
     return new Begun(drafts.beginFollowUp(mailingId, people));
   }
 

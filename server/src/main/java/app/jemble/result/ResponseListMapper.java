@@ -1,5 +1,6 @@
 package app.jemble.result;
 
+import app.jemble.core.record.PersonId;
 import app.jemble.core.response.Standing;
 import java.time.Instant;
 import java.util.List;
@@ -96,7 +97,8 @@ interface ResponseListMapper {
       from offered.message
       where cause_id = #{mailingId} and is_sent and standing = any(#{standings})
       """)
-  List<Long> people(@Param("mailingId") long mailingId, @Param("standings") List<String> standings);
+  List<PersonId> people(
+      @Param("mailingId") long mailingId, @Param("standings") List<String> standings);
 
   @Select(
       """
@@ -119,7 +121,7 @@ interface ResponseListMapper {
       """
       select g.id, g.name, min(s.sent_at) as sent_at,
              count(*) filter (where s.is_sent) as sent,
-             count(*) filter (where s.to_leave) as to_leave,
+             count(*) filter (where s.to_depart) as to_depart,
              count(*) filter (where s.stands_replied) as replied,
              count(*) filter (where s.stands_read) as opened,
              count(*) filter (where s.is_quiet) as quiet,

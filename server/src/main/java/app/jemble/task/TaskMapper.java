@@ -1,5 +1,6 @@
 package app.jemble.task;
 
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -15,7 +16,7 @@ import org.apache.ibatis.annotations.Update;
 interface TaskMapper {
 
   /** A task that was made, and for whom. */
-  record MadeRow(long id, long personId) {}
+  record MadeRow(long id, PersonId personId) {}
 
   /** Whose it is: the named colleague's, else the owner's of each person, else the maker's. */
   @Select(
@@ -33,7 +34,7 @@ interface TaskMapper {
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<MadeRow> make(
       @Param("t") TaskService.Draft task,
-      @Param("people") Long[] people,
+      @Param("people") PersonId[] people,
       @Param("at") Instant at,
       @Param("by") long by);
 
@@ -60,7 +61,7 @@ interface TaskMapper {
       String kind,
       String title,
       LocalDate dueOn,
-      Long personId,
+      PersonId personId,
       String person,
       String phone) {}
 

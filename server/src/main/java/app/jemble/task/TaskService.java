@@ -2,6 +2,7 @@ package app.jemble.task;
 
 import app.jemble.account.AccountService;
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
@@ -46,14 +47,14 @@ public class TaskService implements Undoing {
   }
 
   /** Makes one task a person; answers how many. */
-  public long make(long batch, Draft draft, List<Long> people) {
+  public long make(long batch, Draft draft, List<PersonId> people) {
     return makeFor(accounts.currentWriter().id(), batch, draft, people);
   }
 
   /** The same for a colleague, who is not there; tasks of people without an owner are theirs. */
-  public long makeFor(long account, long batch, Draft draft, List<Long> people) {
+  public long makeFor(long account, long batch, Draft draft, List<PersonId> people) {
     List<TaskMapper.MadeRow> made =
-        mapper.make(sound(draft), people.toArray(Long[]::new), clock.instant(), account);
+        mapper.make(sound(draft), people.toArray(PersonId[]::new), clock.instant(), account);
     changes.noteEach(
         batch,
         made.stream().map(TaskMapper.MadeRow::personId).toList(),

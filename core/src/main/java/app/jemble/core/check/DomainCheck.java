@@ -1,5 +1,6 @@
 package app.jemble.core.check;
 
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -20,9 +21,9 @@ final class DomainCheck {
   private final Map<String, Integer> counts = new HashMap<>();
 
   /** The people of rare domains; a domain that becomes common is forgotten again. */
-  private final Map<String, List<Long>> rare = new HashMap<>();
+  private final Map<String, List<PersonId>> rare = new HashMap<>();
 
-  void add(long personId, String address) {
+  void add(PersonId personId, String address) {
     String domain = address.substring(address.lastIndexOf('@') + 1).toLowerCase(Locale.ROOT);
     int count = counts.merge(domain, 1, Integer::sum);
     if (count <= FEW) {
@@ -33,14 +34,14 @@ final class DomainCheck {
   }
 
   /** By likely meant domain, the people whose domain is one letter off. */
-  Map<String, List<Long>> likelyMistyped() {
+  Map<String, List<PersonId>> likelyMistyped() {
     List<String> common =
         counts.entrySet().stream()
             .filter(e -> e.getValue() >= MANY)
             .map(Map.Entry::getKey)
             .sorted()
             .toList();
-    Map<String, List<Long>> mistyped = new LinkedHashMap<>();
+    Map<String, List<PersonId>> mistyped = new LinkedHashMap<>();
     rare.forEach(
         (domain, people) ->
             common.stream()

@@ -1,5 +1,6 @@
 package app.jemble.core.check;
 
+import app.jemble.core.record.PersonId;
 import java.util.List;
 
 /**
@@ -12,7 +13,7 @@ import java.util.List;
  * @param people whom it is about, in audience order; empty when it is not about single people
  */
 public record Finding(
-    Severity severity, Code code, String about, String sentence, List<Long> people) {
+    Severity severity, Code code, String about, String sentence, List<PersonId> people) {
   public Finding {
     people = List.copyOf(people);
   }

@@ -9,6 +9,7 @@ import app.jemble.core.pace.Collisions;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.pace.Planner;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -42,7 +43,7 @@ public final class ReleaseCheck {
    * @param marks what else there is to say
    */
   public record Message(
-      long personId,
+      PersonId personId,
       String firstName,
       String address,
       String subject,
@@ -70,9 +71,9 @@ public final class ReleaseCheck {
     }
   }
 
-  private final Map<String, List<Long>> missing = new LinkedHashMap<>();
-  private final List<Long> astray = new ArrayList<>();
-  private final Map<Code, List<Long>> byCode = new EnumMap<>(Code.class);
+  private final Map<String, List<PersonId>> missing = new LinkedHashMap<>();
+  private final List<PersonId> astray = new ArrayList<>();
+  private final Map<Code, List<PersonId>> byCode = new EnumMap<>(Code.class);
   private final DomainCheck domains = new DomainCheck();
   private final List<Finding> blockers = new ArrayList<>();
   private final List<Finding> ofTexts = new ArrayList<>();
@@ -159,7 +160,7 @@ public final class ReleaseCheck {
   }
 
   /** Looks at those whose clock the plan asks for and nobody knows. */
-  public void lookAtClocks(List<Long> without, ZoneId house) {
+  public void lookAtClocks(List<PersonId> without, ZoneId house) {
     if (!without.isEmpty()) {
       String people = without.size() == 1 ? "One person has" : without.size() + " people have";
       ofTexts.add(
@@ -197,7 +198,7 @@ public final class ReleaseCheck {
   /** Adds one person who will be written to. */
   public void add(Message message) {
     people++;
-    long person = message.personId();
+    PersonId person = message.personId();
     for (String field : message.missing()) {
       missing.computeIfAbsent(field, f -> new ArrayList<>()).add(person);
     }
@@ -215,7 +216,7 @@ public final class ReleaseCheck {
     message.marks().forEach(mark -> note(mark.code, person));
   }
 
-  private void note(Code code, long person) {
+  private void note(Code code, PersonId person) {
     byCode.computeIfAbsent(code, c -> new ArrayList<>()).add(person);
   }
 
@@ -262,7 +263,7 @@ public final class ReleaseCheck {
     return all;
   }
 
-  private String missingWords(String field, List<Long> who) {
+  private String missingWords(String field, List<PersonId> who) {
     String no = " no " + field.replace('_', ' ').replace('.', ' ');
     String of =
         who.size() == 1 && people == 1 ? "" : String.format(Locale.ENGLISH, " of %,d", people);
@@ -281,7 +282,7 @@ public final class ReleaseCheck {
     };
   }
 
-  private String words(Code code, List<Long> who) {
+  private String words(Code code, List<PersonId> who) {
     return switch (code) {
       case NAME_CAPITALS ->
           count(who, "has a first name", "have a first name") + " all in capitals.";
@@ -311,7 +312,7 @@ public final class ReleaseCheck {
     return spacingDays == 1 ? "one day" : spacingDays + " days";
   }
 
-  private static String count(List<Long> who, String one, String many) {
+  private static String count(List<PersonId> who, String one, String many) {
     return who.size() == 1
         ? "1 person " + one
         : String.format(Locale.ENGLISH, "%,d people ", who.size()) + many;
@@ -321,7 +322,7 @@ public final class ReleaseCheck {
     blockers.add(new Finding(Severity.BLOCKER, code, about, sentence, List.of()));
   }
 
-  private static Finding notice(Code code, String about, String sentence, List<Long> who) {
+  private static Finding notice(Code code, String about, String sentence, List<PersonId> who) {
     return new Finding(Severity.NOTICE, code, about, sentence, who);
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.core.filter;
 
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -14,7 +15,7 @@ import java.util.Objects;
  * @param login the colleague who asks, by login; null when nobody does
  * @param person the colleague's own record among the people; null when there is none
  */
-public record AsOf(Instant now, ZoneId zone, String login, Long person) {
+public record AsOf(Instant now, ZoneId zone, String login, PersonId person) {
   public AsOf {
     Objects.requireNonNull(now);
     Objects.requireNonNull(zone);

@@ -3,6 +3,7 @@ package app.jemble.core.filter;
 import static app.jemble.core.record.Words.fold;
 
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.core.record.Values;
 import java.math.BigDecimal;
@@ -106,8 +107,8 @@ public final class FilterMatch {
   }
 
   private static boolean introduced(Operand.Steps asked, FieldValue value, AsOf asOf) {
-    Long by = asked.person() == null ? asOf.person() : asked.person();
-    List<Long> chain = ((FieldValue.Introducers) value).ids();
+    PersonId by = asked.person() == null ? asOf.person() : asked.person();
+    List<PersonId> chain = ((FieldValue.Introducers) value).ids();
     return by != null && chain.subList(0, Math.min(asked.steps(), chain.size())).contains(by);
   }
 

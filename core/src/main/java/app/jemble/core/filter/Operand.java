@@ -1,6 +1,7 @@
 package app.jemble.core.filter;
 
 import app.jemble.core.record.Field;
+import app.jemble.core.record.PersonId;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -94,7 +95,7 @@ public sealed interface Operand {
    * @param person the id of a person, or null for the one who asks
    * @param steps 1 for directly, to 9
    */
-  record Steps(Long person, int steps) implements Operand {}
+  record Steps(PersonId person, int steps) implements Operand {}
 
   /** The month of the year that a month operand names. */
   static int month(Operand operand, LocalDate today) {

@@ -1,6 +1,7 @@
 package app.jemble.core.filter;
 
 import app.jemble.core.record.Field;
+import app.jemble.core.record.PersonId;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -105,7 +106,7 @@ final class OperandReader {
       return new Operand.Steps(null, steps);
     }
     try {
-      return new Operand.Steps(Long.valueOf(who), steps);
+      return new Operand.Steps(PersonId.of(who), steps);
     } catch (NumberFormatException notAPerson) {
       throw wrong("takes “me” or a person on record, not “" + who + "”.");
     }

@@ -33,20 +33,20 @@ public record After(int count, Unit unit) {
     }
   }
 
-  /** When the wait of somebody whose message left then is over. */
-  public Instant from(Instant left, WorkingDays days) {
+  /** When the wait of somebody whose message departed then is over. */
+  public Instant from(Instant departed, WorkingDays days) {
     return switch (unit) {
-      case HOURS -> left.plus(Duration.ofHours(count));
-      case DAYS -> left.atZone(days.house()).plusDays(count).toInstant();
-      case WORKING_DAYS -> days.after(left, count);
+      case HOURS -> departed.plus(Duration.ofHours(count));
+      case DAYS -> departed.atZone(days.house()).plusDays(count).toInstant();
+      case WORKING_DAYS -> days.after(departed, count);
     };
   }
 
   /**
-   * A bound to ask a database by: the wait of nobody whose message left later is over. Clocks are
-   * put forward by less than a day.
+   * A bound to ask a database by: the wait of nobody whose message departed later is over. Clocks
+   * are put forward by less than a day.
    */
-  public Instant leftBy(Instant now) {
+  public Instant departedBy(Instant now) {
     return unit == Unit.HOURS
         ? now.minus(Duration.ofHours(count))
         : now.minus(Duration.ofDays(count)).plus(Duration.ofDays(1));

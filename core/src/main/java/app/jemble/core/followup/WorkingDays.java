@@ -36,10 +36,10 @@ public record WorkingDays(Set<LocalDate> daysOff, ZoneId house) {
   public Instant after(Instant from, int days) {
     ZonedDateTime at = from.atZone(house);
     LocalDate day = at.toLocalDate();
-    for (int left = days, off = 0; left > 0; ) {
+    for (int remaining = days, off = 0; remaining > 0; ) {
       day = day.plusDays(1);
       if (isWorking(day)) {
-        left--;
+        remaining--;
         off = 0;
       } else if (++off > MOST_OFF) {
         throw new IllegalStateException("The calendar has no working day in ten years.");

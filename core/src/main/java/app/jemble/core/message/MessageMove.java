@@ -9,7 +9,7 @@ import java.util.Set;
  */
 public record MessageMove(List<String> from, String to) {
 
-  public static final MessageMove HOLD = of(MessageState.TO_LEAVE, MessageState.HELD);
+  public static final MessageMove HOLD = of(MessageState.TO_DEPART, MessageState.HELD);
 
   /** All that has not left, at once. */
   public static final MessageMove WITHDRAW_REST = of(MessageState.OPEN, MessageState.WITHDRAWN);
@@ -26,13 +26,13 @@ public record MessageMove(List<String> from, String to) {
   public static final MessageMove LOST = of(Set.of(MessageState.IN_DOUBT), MessageState.WAITING);
 
   /** It must not leave any more. */
-  public static final MessageMove STOP = of(MessageState.TO_LEAVE, MessageState.WITHDRAWN);
+  public static final MessageMove STOP = of(MessageState.TO_DEPART, MessageState.WITHDRAWN);
 
   /** It cannot leave as it is. */
-  public static final MessageMove REFUSE = of(MessageState.TO_LEAVE, MessageState.REFUSED);
+  public static final MessageMove REFUSE = of(MessageState.TO_DEPART, MessageState.REFUSED);
 
   /** Its worker is gone, and nobody knows how the hand-over ended. */
-  public static final MessageMove DOUBT = of(MessageState.TO_LEAVE, MessageState.IN_DOUBT);
+  public static final MessageMove DOUBT = of(MessageState.TO_DEPART, MessageState.IN_DOUBT);
 
   /**
    * @throws IllegalArgumentException for a way that no message may go

@@ -26,7 +26,7 @@ public enum MessageState {
   WITHDRAWN;
 
   /** What leaves by itself when it is due. */
-  public static final Set<MessageState> TO_LEAVE =
+  public static final Set<MessageState> TO_DEPART =
       Collections.unmodifiableSet(EnumSet.of(WAITING, DEFERRED));
 
   /** What has not left and still may. */

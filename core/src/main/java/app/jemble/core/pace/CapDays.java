@@ -21,7 +21,7 @@ final class CapDays {
   private LocalDate day;
   private long dayFrom = 0;
   private long dayTo = 0;
-  private long left;
+  private long remaining;
 
   CapDays(ZoneId house, List<DailyCap> caps) {
     this.rules = house.getRules();
@@ -29,18 +29,18 @@ final class CapDays {
   }
 
   /** How many more may leave at an instant. */
-  long left(long at) {
+  long remaining(long at) {
     if (caps.isEmpty()) {
       return Long.MAX_VALUE;
     }
     enter(at);
-    return left;
+    return remaining;
   }
 
   void take(long at, long messages) {
     if (!caps.isEmpty()) {
       enter(at);
-      left -= messages;
+      remaining -= messages;
       used.merge(day, messages, Long::sum);
     }
   }
@@ -59,7 +59,7 @@ final class CapDays {
   /** The caps that let nothing more leave on a day. */
   List<String> full(LocalDate of) {
     long mine = used.getOrDefault(of, 0L);
-    return caps.stream().filter(c -> c.left(of) <= mine).map(DailyCap::name).toList();
+    return caps.stream().filter(c -> c.remaining(of) <= mine).map(DailyCap::name).toList();
   }
 
   /** A day can come in two pieces where clocks go back past midnight. */
@@ -74,7 +74,7 @@ final class CapDays {
     day = LocalDate.ofEpochDay(Math.floorDiv(local, (long) DAY));
     dayFrom = at;
     dayTo = next == null ? midnight : Math.min(midnight, next.toEpochSecond());
-    left = caps.stream().mapToLong(c -> c.left(day)).min().orElse(Long.MAX_VALUE);
-    left = Math.max(0, left - used.getOrDefault(day, 0L));
+    remaining = caps.stream().mapToLong(c -> c.remaining(day)).min().orElse(Long.MAX_VALUE);
+    remaining = Math.max(0, remaining - used.getOrDefault(day, 0L));
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.core.pace;
 
+import app.jemble.core.record.PersonId;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -12,7 +13,7 @@ import java.util.TreeSet;
  * @param people whose each message of the plan is, in its order
  * @param elsewhere by person, when messages of other mailings to them are due
  */
-public record Collisions(List<Long> people, Map<Long, List<Instant>> elsewhere) {
+public record Collisions(List<PersonId> people, Map<PersonId, List<Instant>> elsewhere) {
 
   /** Nobody has anything waiting elsewhere. */
   public static final Collisions NONE = new Collisions(List.of(), Map.of());
@@ -28,12 +29,12 @@ public record Collisions(List<Long> people, Map<Long, List<Instant>> elsewhere) 
    *
    * @param days of 24 hours, 0 or more; at 0 nobody is
    */
-  public List<Long> within(int days, Plan plan) {
+  public List<PersonId> within(int days, Plan plan) {
     if (elsewhere.isEmpty() || days == 0) {
       return List.of();
     }
     Duration apart = Duration.ofDays(days);
-    TreeSet<Long> colliding = new TreeSet<>();
+    TreeSet<PersonId> colliding = new TreeSet<>();
     for (int i = 0; i < Math.min(people.size(), plan.size()); i++) {
       List<Instant> others = elsewhere.get(people.get(i));
       if (others != null && plan.of(i).filter(at -> near(at, others, apart)).isPresent()) {

@@ -19,7 +19,7 @@ public record DailyCap(String name, long most, Map<LocalDate, Long> taken) {
   }
 
   /** How many more messages fit into a day. */
-  long left(LocalDate day) {
+  long remaining(LocalDate day) {
     return Math.max(0, most - taken.getOrDefault(day, 0L));
   }
 }

@@ -111,7 +111,7 @@ public final class Planner {
       if (open > at && begun) {
         note(caps.day(at), Plan.HOURS);
       }
-      if (caps.left(open) > 0) {
+      if (caps.remaining(open) > 0) {
         return open;
       }
       LocalDate day = caps.day(open);
@@ -129,7 +129,7 @@ public final class Planner {
 
   /** Lets a wave leave; the lines know whether they may receive. */
   private int take(long wave) {
-    long most = Math.min(ask.pace().people(), caps.left(wave));
+    long most = Math.min(ask.pace().people(), caps.remaining(wave));
     int taken = 0;
     while (taken < most) {
       Line first = firstOf(wave);

@@ -93,7 +93,7 @@ public sealed interface FieldValue {
    *
    * @param ids of people on record
    */
-  record Introducers(List<Long> ids) implements FieldValue {
+  record Introducers(List<PersonId> ids) implements FieldValue {
     public Introducers {
       ids = List.copyOf(ids);
       if (ids.isEmpty()) {
@@ -131,7 +131,7 @@ public sealed interface FieldValue {
     return key == null ? EMPTY : new Picture(key);
   }
 
-  static FieldValue introducers(List<Long> ids) {
+  static FieldValue introducers(List<PersonId> ids) {
     return ids == null || ids.isEmpty() ? EMPTY : new Introducers(ids);
   }
 

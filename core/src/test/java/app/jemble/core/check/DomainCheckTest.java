@@ -2,6 +2,7 @@ package app.jemble.core.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.core.record.PersonId;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -27,9 +28,9 @@ public class DomainCheckTest {
   @Test(dataProvider = "domains")
   public void oneLetterOffWhatManyHave(String domain, boolean mistyped) {
     DomainCheck check = new DomainCheck();
-    check.add(99, "uma@" + domain);
+    check.add(new PersonId(99), "uma@" + domain);
     for (int person = 1; person <= 25; person++) {
-      check.add(person, "p" + person + "@harbour.example");
+      check.add(new PersonId(person), "p" + person + "@harbour.example");
     }
     assertThat(check.likelyMistyped().containsKey("harbour.example")).isEqualTo(mistyped);
   }
@@ -38,10 +39,10 @@ public class DomainCheckTest {
   public void aDomainThatSeveralHaveIsNoMistake() {
     DomainCheck check = new DomainCheck();
     for (int person = 1; person <= 25; person++) {
-      check.add(person, "p" + person + "@harbour.example");
+      check.add(new PersonId(person), "p" + person + "@harbour.example");
     }
     for (int person = 50; person < 53; person++) {
-      check.add(person, "p" + person + "@harbou.example");
+      check.add(new PersonId(person), "p" + person + "@harbou.example");
     }
     assertThat(check.likelyMistyped()).isEmpty();
   }

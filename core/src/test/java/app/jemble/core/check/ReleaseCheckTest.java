@@ -13,6 +13,7 @@ import app.jemble.core.pace.Pace;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.pace.Start;
 import app.jemble.core.pace.WeeklyHours;
+import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
@@ -92,8 +93,8 @@ public class ReleaseCheckTest {
     check.add(bea());
     check.lookAtClocks(List.of(), LONDON);
     assertThat(check.findings()).isEmpty();
-    check.lookAtClocks(List.of(1L), ZoneId.of("America/New_York"));
-    assertThat(check.findings()).extracting(Finding::people).containsExactly(List.of(1L));
+    check.lookAtClocks(List.of(person(1)), ZoneId.of("America/New_York"));
+    assertThat(check.findings()).extracting(Finding::people).containsExactly(List.of(person(1)));
     assertThat(check.findings().get(0).sentence())
         .isEqualTo("One person has no time zone; the clock of New York counts for them.");
   }
@@ -133,10 +134,10 @@ public class ReleaseCheckTest {
     assertThat(findings)
         .extracting(Finding::code)
         .containsExactly(Code.VALUE_MISSING, Code.NAME_CAPITALS, Code.LONG_SUBJECT);
-    assertThat(findings.get(0).people()).containsExactly(1L, 2L);
+    assertThat(findings.get(0).people()).containsExactly(person(1), person(2));
     assertThat(findings.get(0).sentence())
         .isEqualTo("2 of 3 have no berth name; set a fallback, or leave them out.");
-    assertThat(findings.get(1).people()).containsExactly(1L);
+    assertThat(findings.get(1).people()).containsExactly(person(1));
   }
 
   @DataProvider
@@ -177,7 +178,7 @@ public class ReleaseCheckTest {
     Finding finding = check.findings().get(0);
     assertThat(finding.code()).isEqualTo(Code.DOMAIN_MISTYPED);
     assertThat(finding.about()).isEqualTo("harbour.example");
-    assertThat(finding.people()).containsExactlyInAnyOrder(90L, 91L);
+    assertThat(finding.people()).containsExactlyInAnyOrder(person(90), person(91));
   }
 
   @Test
@@ -257,6 +258,10 @@ public class ReleaseCheckTest {
     assertThat(NameCheck.look(expected)).isEmpty();
   }
 
+  private static PersonId person(long number) {
+    return new PersonId(number);
+  }
+
   private static ReleaseCheck.Message bea() {
     return message(1, "Bea", "bea@okonjo.example", "Hello", Set.of(), Set.of());
   }
@@ -269,7 +274,7 @@ public class ReleaseCheckTest {
       Set<String> missing,
       Set<ReleaseCheck.Mark> marks) {
     return new ReleaseCheck.Message(
-        person, firstName, address, subject, missing, false, false, marks);
+        new PersonId(person), firstName, address, subject, missing, false, false, marks);
   }
 
   @Test
@@ -277,15 +282,19 @@ public class ReleaseCheckTest {
     ReleaseCheck check = new ReleaseCheck(2);
     Collisions soon =
         new Collisions(
-            List.of(1L, 2L),
-            Map.of(1L, List.of(NOW.plusSeconds(86_400)), 2L, List.of(NOW.plusSeconds(3 * 86_400))));
+            List.of(person(1), person(2)),
+            Map.of(
+                person(1),
+                List.of(NOW.plusSeconds(86_400)),
+                person(2),
+                List.of(NOW.plusSeconds(3 * 86_400))));
     check.lookAtPlan(from(NOW), Clocks.of(List.of(LONDON, LONDON)), NOW, null, soon);
     Finding found =
         check.findings().stream()
             .filter(f -> f.code() == Code.IN_ANOTHER_MAILING)
             .findFirst()
             .orElseThrow();
-    assertThat(found.people()).containsExactly(1L);
+    assertThat(found.people()).containsExactly(person(1));
     assertThat(found.sentence())
         .isEqualTo("1 person gets a message of another mailing within 2 days.");
   }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.core.record.Values;
 import app.jemble.core.record.YardFields;
@@ -14,6 +15,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -21,7 +23,11 @@ import org.testng.annotations.Test;
 public class AroundPeopleTest {
 
   private static final AsOf NOW =
-      new AsOf(Instant.parse("2026-11-25T12:00:00Z"), ZoneId.of("Europe/London"), "orla", 5L);
+      new AsOf(
+          Instant.parse("2026-11-25T12:00:00Z"),
+          ZoneId.of("Europe/London"),
+          "orla",
+          new PersonId(5));
 
   private static Values quote(String stage, String total, String sentOn) {
     return Values.of(
@@ -36,7 +42,8 @@ public class AroundPeopleTest {
       Values.of(
           Map.of(
               "owner", FieldValue.text("orla"),
-              "introduced_by", FieldValue.introducers(List.of(9L, 5L, 2L))),
+              "introduced_by",
+                  FieldValue.introducers(Stream.of(9, 5, 2).map(PersonId::new).toList())),
           Map.of(
               Related.QUOTE,
               List.of(

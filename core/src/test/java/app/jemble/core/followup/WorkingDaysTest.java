@@ -107,7 +107,7 @@ public class WorkingDaysTest {
         After after = new After(1 + random.nextInt(40), After.Unit.values()[random.nextInt(3)]);
         Instant over = after.from(left, days);
         assertThat(over).isAfter(left);
-        assertThat(left).isBeforeOrEqualTo(after.leftBy(over));
+        assertThat(left).isBeforeOrEqualTo(after.departedBy(over));
       }
     }
   }

@@ -69,7 +69,7 @@ public class MessageStateTest {
     for (MessageState state : MessageState.values()) {
       assertThat(MessageState.of(state.stored())).isEqualTo(state);
     }
-    assertThat(MessageState.stored(MessageState.TO_LEAVE)).containsExactly("waiting", "deferred");
+    assertThat(MessageState.stored(MessageState.TO_DEPART)).containsExactly("waiting", "deferred");
     assertThatThrownBy(() -> MessageState.of("gone")).hasMessageContaining("gone");
     assertThat(MessageState.notBegun(0)).isEqualTo(MessageState.WAITING);
     assertThat(MessageState.notBegun(2)).isEqualTo(MessageState.DEFERRED);

@@ -2,6 +2,7 @@ package app.jemble.core.pace;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.core.record.PersonId;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -35,36 +36,42 @@ public class CollisionsTest {
         clocks);
   }
 
+  private static PersonId person(long number) {
+    return new PersonId(number);
+  }
+
   private static Collisions others(Duration ofSeven, Duration ofEight) {
     return new Collisions(
-        List.of(9L, 8L, 7L),
-        Map.of(7L, List.of(START.plus(ofSeven)), 8L, List.of(START.plus(ofEight))));
+        List.of(person(9), person(8), person(7)),
+        Map.of(person(7), List.of(START.plus(ofSeven)), person(8), List.of(START.plus(ofEight))));
   }
 
   @Test
   public void countsFromEachPersonsOwnMessage() {
     // Person 8 has hers after one day, person 7 after two.
     Collisions others = others(Duration.ofDays(4), Duration.ofDays(4));
-    assertThat(others.within(2, plan())).containsExactly(7L);
-    assertThat(others.within(3, plan())).containsExactly(7L, 8L);
+    assertThat(others.within(2, plan())).containsExactly(person(7));
+    assertThat(others.within(3, plan())).containsExactly(person(7), person(8));
   }
 
   @Test
   public void theEdgeCountsAndOneSecondMoreDoesNot() {
     assertThat(others(Duration.ofDays(5), Duration.ofDays(9)).within(3, plan()))
-        .containsExactly(7L);
+        .containsExactly(person(7));
     assertThat(others(Duration.ofDays(5).plusSeconds(1), Duration.ofDays(9)).within(3, plan()))
         .isEmpty();
     assertThat(others(Duration.ofDays(-1), Duration.ofDays(9)).within(3, plan()))
         .as("before as after")
-        .containsExactly(7L);
+        .containsExactly(person(7));
   }
 
   @Test
   public void ofTwoMessagesToOnePersonOneIsNamed() {
     Collisions twice =
-        new Collisions(List.of(7L, 7L, 7L), Map.of(7L, List.of(START.plus(Duration.ofDays(1)))));
-    assertThat(twice.within(1, plan())).containsExactly(7L);
+        new Collisions(
+            List.of(person(7), person(7), person(7)),
+            Map.of(person(7), List.of(START.plus(Duration.ofDays(1)))));
+    assertThat(twice.within(1, plan())).containsExactly(person(7));
   }
 
   @Test

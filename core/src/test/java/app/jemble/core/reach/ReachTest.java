@@ -62,7 +62,9 @@ public class ReachTest {
 
   @Test
   public void channelsAndReasonsAreSaidInWordsOfTheirOwn() {
-    assertThat(Stream.of(Channel.values()).map(Channel::words)).doesNotHaveDuplicates().allMatch(w -> w.length() > 2);
+    assertThat(Stream.of(Channel.values()).map(Channel::words))
+        .doesNotHaveDuplicates()
+        .allMatch(w -> w.length() > 2);
     assertThat(Stream.of(Reach.values()).map(Reach::words)).doesNotHaveDuplicates();
     assertThat(Reach.LEFT_TOPIC.words()).isEqualTo("left this topic");
   }
