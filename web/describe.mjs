@@ -1,5 +1,5 @@
 // Writes the types of the API from its description; ids of one kind of thing get a type of their own.
-import { readFile, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import openapiTS, { astToString } from 'openapi-typescript';
 import ts from 'typescript';
 
@@ -15,4 +15,5 @@ const types = await openapiTS(await readFile('openapi.json', 'utf8'), {
     return schema.type.includes('null') ? ts.factory.createUnionTypeNode([id, NULL]) : id;
   }
 });
+await mkdir('src/lib/api/generated', { recursive: true });
 await writeFile('src/lib/api/generated/schema.d.ts', astToString(types));

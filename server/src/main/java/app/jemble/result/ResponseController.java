@@ -76,7 +76,7 @@ class ResponseController {
 
   /** One message of a mailing. */
   record MessageStanding(
-      long id,
+      MessageId id,
       PersonId personId,
       String name,
       String nameKey,
