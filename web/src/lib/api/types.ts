@@ -79,6 +79,7 @@ export type SavedLetterhead = Schemas['SavedLetterhead'];
 export type SelectionBody = Schemas['Selection'];
 export type Self = Schemas['Self'];
 export type SendPlan = Schemas['SendPlan'];
+export type OutboxTally = Schemas['OutboxTally'];
 export type Sending = Schemas['Sending'];
 export type Standing = MessageStanding['standing'];
 export type Summary = Schemas['Summary'];

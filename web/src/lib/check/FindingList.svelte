@@ -2,8 +2,9 @@
   import type { FindingBody, CheckResult } from '$lib/api/types';
   import { notices as foot } from '$lib/ui/notices.svelte';
   import type { Writing } from '$lib/draft/writing.svelte';
+  import { folds } from '$lib/ui/folds.svelte';
   import FallbackForm from './FallbackForm.svelte';
-  import { blockers, notices, type Which } from './checkParts';
+  import { blockers, findingsWords, notices, type Which } from './checkParts';
   import { leaveOut, mendsOf } from './mends';
   import NamesDialog from './NamesDialog.svelte';
 
@@ -33,12 +34,39 @@
     leaveOut(writing, finding).catch((error: unknown) => foot.fail(error));
   }
 
+  const open = $derived(folds.isOpen('findings'));
+  const short = $derived(
+    stop.length
+      ? stop.map((finding) => finding.sentence).join(' ')
+      : mind.map((finding) => finding.sentence.replace(/[;.].*$/, '')).join(' · ')
+  );
+
   const quiet = 'font-semibold whitespace-nowrap text-ochre hover:underline';
 </script>
 
 {#if stop.length + mind.length}
+  <div
+    class={`flex min-h-[34px] flex-none items-center gap-x-3 border-t border-line px-3.5 py-1 text-[0.93rem] ${stop.length ? 'bg-brick-pale' : 'bg-ochre-pale'}`}
+  >
+    <strong class={`flex-none ${stop.length ? 'text-brick' : 'text-ochre'}`}
+      >{findingsWords(stop.length, mind.length)}</strong
+    >
+    <span class="min-w-0 flex-1 truncate" title={short}>{open ? '' : short}</span>
+    <button
+      type="button"
+      class="min-h-[26px] flex-none font-semibold text-ochre hover:underline"
+      aria-expanded={open}
+      aria-controls="findings"
+      aria-label={`${open ? 'Fold' : 'Open'} what the check found`}
+      onclick={() => folds.set('findings', !open)}
+      >{open ? 'Fold' : 'Open'} <span aria-hidden="true">{open ? '▾' : '▴'}</span></button
+    >
+  </div>
+{/if}
+{#if open && stop.length + mind.length}
   <ul
-    class="max-h-44 flex-none overflow-y-auto border-t border-line text-[0.9rem]"
+    id="findings"
+    class="max-h-44 flex-none overflow-y-auto border-t border-line-soft text-[0.9rem]"
     aria-label="What the check found"
   >
     {#each stop as finding (finding.code + finding.about + finding.sentence)}

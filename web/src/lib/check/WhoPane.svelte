@@ -2,6 +2,7 @@
   import VirtualRows from '$lib/ui/VirtualRows.svelte';
   import { whenSeen } from '$lib/ui/whenSeen';
   import type { AudiencePerson } from '$lib/api/types';
+  import { folds } from '$lib/ui/folds.svelte';
   import { people } from '$lib/format/numbers';
   import Panel from '$lib/ui/Panel.svelte';
   import type { Which } from './checkParts';
@@ -21,6 +22,8 @@
     current: Chosen | null;
     /** Whether people may still be left out. */
     editable: boolean;
+    /** Whether it is still of use what the check noted about them. */
+    noted: boolean;
     name: string;
     onname: (name: string) => void;
     onchoose: (row: Chosen) => void;
@@ -41,6 +44,7 @@
     which,
     current,
     editable,
+    noted,
     name,
     onname,
     onchoose,
@@ -53,8 +57,30 @@
   }: Props = $props();
 </script>
 
-<Panel title="Who" class="max-lg:max-h-80">
-  {#snippet aside()}{total === undefined ? '' : people(total)}{/snippet}
+{#if !folds.isOpen('who', true)}
+  <button
+    type="button"
+    class="panel flex items-center gap-3 px-2 py-3 hover:bg-shade max-lg:hidden lg:[writing-mode:vertical-lr]"
+    aria-label="Open Who"
+    aria-expanded="false"
+    onclick={() => folds.set('who', true)}
+  >
+    <span class="font-heading font-bold">Who</span>
+    <span class="text-[0.85rem] text-soft">{total === undefined ? '' : people(total)}</span>
+    <span aria-hidden="true">▸</span>
+  </button>
+{/if}
+<Panel title="Who" class={folds.isOpen('who', true) ? '' : 'lg:hidden'}>
+  {#snippet aside()}
+    {total === undefined ? '' : people(total)}
+    <button
+      type="button"
+      class="min-h-[26px] min-w-[26px] hover:text-ink max-lg:hidden"
+      aria-label="Fold Who"
+      aria-expanded="true"
+      onclick={() => folds.set('who', false)}><span aria-hidden="true">◂</span></button
+    >
+  {/snippet}
   <div class="flex h-full flex-col">
     <div class="border-b border-line px-3.5 py-2">
       <p class="line-clamp-3 text-[0.87rem] text-soft" title={words}>{words}</p>
@@ -114,7 +140,7 @@
                   <span class="text-[0.8rem] font-semibold whitespace-nowrap text-kelp"
                     >own wording</span
                   >
-                {:else if person.notes[0]}
+                {:else if noted && person.notes[0]}
                   <span class="text-[0.8rem] font-semibold whitespace-nowrap text-ochre">
                     {person.notes[0]}{person.notes.length > 1 ? ` +${person.notes.length - 1}` : ''}
                   </span>

@@ -47,3 +47,9 @@ export function blockers(check: CheckResult) {
 export function notices(check: CheckResult) {
   return check.findings.filter((f) => f.severity === 'NOTICE');
 }
+
+/** "2 things stop the release", else "1 thing to look at". */
+export function findingsWords(stops: number, minds: number): string {
+  if (stops) return stops === 1 ? '1 thing stops the release' : `${stops} things stop the release`;
+  return minds === 1 ? '1 thing to look at' : `${minds} things to look at`;
+}

@@ -29,6 +29,7 @@ const WRITTEN = [
 const AT_ONCE: SendPlan = {
   startWall: null,
   startOwn: false,
+  startZone: null,
   wavePeople: null,
   waveGapSeconds: 900,
   hours: null,

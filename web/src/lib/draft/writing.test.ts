@@ -35,6 +35,7 @@ const mailing: WholeMailing = {
   plan: {
     startWall: null,
     startOwn: false,
+    startZone: null,
     wavePeople: null,
     waveGapSeconds: 900,
     hours: null,

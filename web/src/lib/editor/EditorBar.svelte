@@ -70,13 +70,14 @@
         .run();
   }
 
-  const plain = 'min-h-[26px] min-w-[26px] rounded px-1.5 py-0.5 hover:bg-shade';
+  const plain =
+    'min-h-[26px] min-w-[24px] rounded px-0.5 py-0.5 hover:bg-shade @xl:min-w-[26px] @xl:px-1.5';
   const select =
-    'rounded border-transparent bg-transparent py-0.5 ps-1.5 pe-6 text-[1em] text-soft hover:bg-shade';
+    'rounded border-transparent bg-transparent py-0.5 ps-1 pe-5 text-[0.93em] @xl:ps-1.5 @xl:pe-6 @xl:text-[1em] text-soft hover:bg-shade';
 </script>
 
 <div
-  class="flex min-h-[34px] flex-wrap items-center gap-x-0.5 gap-y-1 border-b border-line px-2.5 py-0.5 text-soft"
+  class="@container flex min-h-[34px] flex-wrap items-center gap-x-0.5 gap-y-1 border-b border-line px-2 py-0.5 text-soft @xl:px-2.5"
   role="toolbar"
   aria-label="Looks of the text"
 >
@@ -92,7 +93,7 @@
     {/each}
     {#if !compact}
       <select
-        class={`${select} w-29`}
+        class={`${select} w-26 @xl:w-29`}
         aria-label="Kind of paragraph"
         value={heading}
         onchange={(e) => setHeading(Number(e.currentTarget.value))}
@@ -167,10 +168,10 @@
   {:else}
     <button
       type="button"
-      class="ms-auto rounded px-2 py-0.5 font-semibold whitespace-nowrap text-madder hover:bg-shade"
+      class="ms-auto rounded px-1 py-0.5 font-semibold whitespace-nowrap text-madder hover:bg-shade"
       onclick={onmerge}
       >+ Merge field <kbd
-        class="rounded border border-current px-1 text-[0.7rem]"
+        class="hidden rounded border border-current px-1 text-[0.7rem] @xl:inline"
         aria-hidden="true">{'{'}</kbd
       ></button
     >

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { colleaguesQuery } from '$lib/api/queries';
   import type { FilterField } from '$lib/api/types';
+  import DayField from '$lib/ui/DayField.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { Input, Select } from 'flowbite-svelte';
 
@@ -30,7 +31,7 @@
           ? (colleagues.data ?? []).map((c) => ({ value: c.login, name: c.name }))
           : null
   );
-  const kind = $derived(field.type === 'DAY' ? 'date' : field.name === 'email' ? 'email' : 'text');
+  const kind = $derived(field.name === 'email' ? 'email' : 'text');
 </script>
 
 {#if choices}
@@ -41,6 +42,8 @@
     {value}
     onchange={(event) => onchange(event.currentTarget.value)}
   />
+{:else if field.type === 'DAY'}
+  <DayField label={field.label} {value} lean="BACK" first={autofocus} {onchange} />
 {:else}
   <Input
     aria-label={field.label}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Comparison, FilterField } from '$lib/api/types';
+  import DayField from '$lib/ui/DayField.svelte';
   import { Checkbox, Input, Select } from 'flowbite-svelte';
   import { toggled } from './draft';
   import KeyChoice from './KeyChoice.svelte';
@@ -18,7 +19,7 @@
   const label = $derived(field.label);
   const isDay = $derived(field.type === 'DAY' || field.type === 'INSTANT');
   const isNumber = $derived(field.type === 'NUMBER' || field.type === 'MONEY');
-  const inputType = $derived(isDay ? 'date' : isNumber ? 'number' : 'text');
+  const inputType = $derived(isNumber ? 'number' : 'text');
 
   function set(index: number, value: string) {
     const next = [...values];
@@ -101,6 +102,25 @@
       value={values[1] ?? '1'}
       onchange={(event) => onchange([values[0] ?? 'me', event.currentTarget.value])}
     />
+  </div>
+{:else if (takes === 'ONE' || takes === 'TWO') && isDay}
+  <div class="flex flex-wrap items-center gap-2">
+    <DayField
+      label={takes === 'TWO' ? `${label}, from` : label}
+      value={values[0] ?? ''}
+      lean="BACK"
+      first
+      onchange={(day) => set(0, day)}
+    />
+    {#if takes === 'TWO'}
+      <span>and</span>
+      <DayField
+        label={`${label}, to`}
+        value={values[1] ?? ''}
+        lean="BACK"
+        onchange={(day) => set(1, day)}
+      />
+    {/if}
   </div>
 {:else if takes === 'ONE' || takes === 'TWO'}
   <div class="flex items-center gap-2">

@@ -2,11 +2,15 @@
   import { answer, api } from '$lib/api/client';
   import { rulesQuery } from '$lib/api/queries';
   import type { FollowRule, FollowRuleBody } from '$lib/api/types';
+  import { dayAndTime } from '$lib/format/dates';
+  import { session } from '$lib/session/session.svelte';
+  import { count } from '$lib/format/numbers';
+  import FoldLine from '$lib/ui/FoldLine.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import RuleDialog from './RuleDialog.svelte';
   import RuleLine from './RuleLine.svelte';
-  import { blankRule, bodyOf, withoutRule, withRule } from './rules';
+  import { blankRule, bodyOf, thenWords, withoutRule, withRule } from './rules';
 
   interface Props {
     mailingId: number;
@@ -22,6 +26,8 @@
   const rules = createQuery(() => rulesQuery(mailingId, since));
   const all = $derived(rules.data ?? []);
   let editing = $state.raw<FollowRuleBody | null>(null);
+  const sentences = $derived(thenWords(all));
+  const next = $derived(all.find((rule) => !rule.stopped && rule.will));
   const edited = $derived(all.find((r) => r.id === editing?.id));
 
   /** Says why when the server would not. */
@@ -63,8 +69,29 @@
   }
 </script>
 
-<div class="min-w-0">
-  <h2 class="mb-1.5 text-[1rem]">After it is out</h2>
+<FoldLine name="then" title="Then">
+  {#snippet sentence()}
+    <p class="truncate" title={sentences}>
+      {sentences || 'nothing afterwards'}
+      {#if next}
+        <span class="text-soft"
+          >· {count(next.will ?? 0)} to come{#if next.first}, from {dayAndTime(
+              next.first,
+              session.zone
+            )}{/if}</span
+        >
+      {/if}
+    </p>
+  {/snippet}
+  {#snippet aside()}
+    {#if editable}
+      <button
+        type="button"
+        class="min-h-[26px] flex-none font-semibold text-kelp hover:underline"
+        onclick={() => (editing = blankRule(all))}>Add a rule</button
+      >
+    {/if}
+  {/snippet}
   {#if all.length}
     <ol class="flex flex-col gap-2 text-[0.92rem]">
       {#each all as rule (rule.id)}
@@ -77,14 +104,7 @@
       task of it.
     </p>
   {/if}
-  {#if editable}
-    <button
-      type="button"
-      class="mt-1 min-h-[26px] text-[0.92rem] font-semibold text-kelp hover:underline"
-      onclick={() => (editing = blankRule(all))}>Add a rule</button
-    >
-  {/if}
-</div>
+</FoldLine>
 {#if editing}
   <RuleDialog
     bind:open={() => editing !== null, (is) => (editing = is ? editing : null)}

@@ -130,3 +130,16 @@ export function partsOf(rule: FollowRule): { which: 'WILL' | 'DONE' | 'NOT'; peo
   if (rule.not) parts.push({ which: 'NOT', people: rule.not });
   return parts;
 }
+
+/** What follows, in a line: "… ; then …". */
+export function thenWords(rules: FollowRule[]): string {
+  return rules
+    .filter((rule) => !rule.stopped)
+    .map((rule, i) => (i === 0 ? rule.words : withinSentence(rule.words)))
+    .join('; then ');
+}
+
+/** Without the capital that a sentence begins with. */
+function withinSentence(words: string): string {
+  return `${words.charAt(0).toLowerCase()}${words.slice(1)}`;
+}

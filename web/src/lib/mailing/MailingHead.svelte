@@ -6,6 +6,8 @@
   import Tally from '$lib/ui/Tally.svelte';
   import type { Writing } from '$lib/draft/writing.svelte';
   import CopyMenu from '$lib/message/CopyMenu.svelte';
+  import StandingTally from '$lib/release/StandingTally.svelte';
+  import MoreMenu from './MoreMenu.svelte';
   import { checkParts } from '$lib/check/checkParts';
 
   interface Props {
@@ -21,6 +23,8 @@
     onchoose: (part: string) => void;
     oncopy: (colleague: number | null) => void;
     onrelease: () => void;
+    onsavetemplate: (name: string | null) => void;
+    ondiscard: () => void;
   }
 
   let {
@@ -33,20 +37,25 @@
     mayCopy,
     onchoose,
     oncopy,
-    onrelease
+    onrelease,
+    onsavetemplate,
+    ondiscard
   }: Props = $props();
 </script>
 
-<div class="flex flex-wrap items-center gap-x-4 gap-y-2">
+<div class="flex items-center gap-x-3 gap-y-2 max-lg:flex-wrap">
   <input
-    class="[field-sizing:content] max-w-[26rem] min-w-40 flex-initial rounded-md border-transparent bg-transparent px-1 py-0.5 font-heading text-[1.4rem] font-bold hover:border-line focus:border-kelp-mid"
+    class="[field-sizing:content] max-w-56 min-w-32 flex-initial text-ellipsis xl:max-w-[26rem] rounded-md border-transparent bg-transparent px-1 py-0.5 font-heading text-[1.4rem] font-bold hover:border-line focus:border-kelp-mid"
     aria-label="Name of the mailing"
+    title={writing.name}
     readonly={!editable}
     bind:value={writing.name}
     oninput={() => writing.changed()}
   />
-  <div class="min-w-0 flex-[1_1_20rem]">
-    {#if check}
+  <div class="min-w-0 flex-1 max-lg:basis-full">
+    {#if !writing.isDraft}
+      <StandingTally mailingId={writing.mailing.id} />
+    {:else if check}
       <Tally label="The audience" parts={checkParts(check)} {chosen} {onchoose} />
     {/if}
     {#if progress}
@@ -56,7 +65,8 @@
   {#if editable}
     <CopyMenu disabled={busy || !mayCopy} {oncopy} />
     <HouseButton weight="main" onclick={onrelease} disabled={busy} shortcut="r">
-      Release {check ? count(check.ready) : ''}…
+      <span class="whitespace-nowrap">Release {check ? count(check.ready) : ''}…</span>
     </HouseButton>
+    <MoreMenu {writing} onsave={onsavetemplate} {ondiscard} />
   {/if}
 </div>

@@ -14,14 +14,17 @@
   import { Writing } from '$lib/draft/writing.svelte';
   import MailingHead from './MailingHead.svelte';
   import MailingTroubles from './MailingTroubles.svelte';
-  import { whichOf } from '$lib/check/checkParts';
+  import { whichOf, type Which } from '$lib/check/checkParts';
+  import type { Chosen } from '$lib/check/questions.svelte';
+  import Sides, { type Side } from './Sides.svelte';
   import MessagePane from './MessagePane.svelte';
   import OptionsDialog from './OptionsDialog.svelte';
   import { OwnWriting } from '$lib/message/own.svelte';
   import ProofPane from '$lib/message/ProofPane.svelte';
   import ReleaseDialog from '$lib/release/ReleaseDialog.svelte';
-  import RunSheet from './RunSheet.svelte';
+  import PlanLine from './PlanLine.svelte';
   import UnderWay from '$lib/release/UnderWay.svelte';
+  import { folds } from '$lib/ui/folds.svelte';
   import { walk } from '$lib/check/walk.svelte';
   import WhoPane from '$lib/check/WhoPane.svelte';
 
@@ -39,6 +42,8 @@
   const acts = new MailingActs(writing, queries);
   const editable = $derived(writing.isDraft && (session.colleague?.mayWrite ?? false));
   let open = $state<'release' | 'audience' | 'options' | null>(null);
+
+  let side = $state<Side>('message');
 
   const fields = createQuery(fieldsQuery);
   const topics = createQuery(topicsQuery);
@@ -61,6 +66,21 @@
     of: check.data?.ready
   });
 
+  /** A narrow screen shows one side; a wide one all of them, side by side. */
+  function shown(one: Side): string {
+    return one === side ? 'contents' : 'contents max-lg:hidden';
+  }
+
+  function choose(row: Chosen) {
+    going.choose(row);
+    side = 'proof';
+  }
+
+  function show(which: Which | null) {
+    going.show(which);
+    side = 'who';
+  }
+
   function leaveOut(person: AudiencePerson) {
     writing.set('leftOut', [...writing.leftOut, person.id]);
     notices.say(`${person.name} is left out.`, () => takeIn(person));
@@ -79,6 +99,7 @@
 
   function writeOwn() {
     if (!proof.data) return;
+    side = 'message';
     own.open(proof.data.personId, proof.data.toName).catch((error: unknown) => notices.fail(error));
   }
 
@@ -120,78 +141,89 @@
   {editable}
   busy={acts.busy}
   mayCopy={current !== null}
-  onchoose={(key) => going.show(check.data ? whichOf(key, check.data) : null)}
+  onchoose={(key) => show(check.data ? whichOf(key, check.data) : null)}
   oncopy={copy}
   onrelease={openRelease}
+  onsavetemplate={(as) => acts.saveTemplate(as)}
+  ondiscard={() => acts.discard()}
 />
 <MailingTroubles {writing} onreload={() => acts.reload()} />
+<Sides {side} isDraft={writing.isDraft} onchoose={(wanted) => (side = wanted)} />
 <div
-  class="grid min-h-0 flex-1 grid-cols-[minmax(0,262fr)_minmax(0,566fr)_minmax(0,388fr)] gap-3 max-lg:flex-none max-lg:grid-cols-1"
+  class={`grid min-h-48 flex-1 grid-rows-[minmax(0,1fr)] gap-3 max-lg:grid-cols-1 ${side === 'plan' ? 'max-lg:hidden' : ''} ${
+    folds.isOpen('who', true)
+      ? 'grid-cols-[minmax(0,214fr)_minmax(0,634fr)_minmax(0,372fr)]'
+      : 'grid-cols-[2.5rem_minmax(0,634fr)_minmax(0,460fr)]'
+  }`}
 >
-  <WhoPane
-    words={audienceWords(writing.parts, writing.picks.length, writing.leftOutParts)}
-    total={check.data?.total}
-    listed={asked.audience.isSuccess}
-    ownWords={check.data?.ownWords ?? 0}
-    list={asked.list}
-    which={going.which}
-    {current}
-    {editable}
-    name={going.name}
-    onname={going.named}
-    onchoose={going.choose}
-    onchange={() => (open = 'audience')}
-    onown={() => going.show({ ownWords: true, words: 'with own wording' })}
-    onall={() => going.show(null)}
-    onleaveout={leaveOut}
-    ontakein={takeIn}
-    onend={going.more}
-  />
-  {#if fields.data}
-    <MessagePane
-      {writing}
-      {own}
-      fields={fields.data.merge}
-      {hints}
-      check={check.data}
+  <div class={shown('who')}>
+    <WhoPane
+      words={audienceWords(writing.parts, writing.picks.length, writing.leftOutParts)}
+      total={check.data?.total}
+      listed={asked.audience.isSuccess}
+      ownWords={check.data?.ownWords ?? 0}
+      list={asked.list}
+      which={going.which}
+      {current}
       {editable}
-      onshow={going.show}
-      onoptions={() => (open = 'options')}
-      onsavetemplate={(as) => acts.saveTemplate(as)}
+      noted={writing.isDraft}
+      name={going.name}
+      onname={going.named}
+      onchoose={choose}
+      onchange={() => (open = 'audience')}
+      onown={() => going.show({ ownWords: true, words: 'with own wording' })}
+      onall={() => going.show(null)}
+      onleaveout={leaveOut}
+      ontakein={takeIn}
+      onend={going.more}
     />
-  {/if}
-  <ProofPane
-    proof={proof.data}
-    error={proof.error}
-    place={going.place}
-    of={going.of}
-    {editable}
-    onstep={going.step}
-    onmended={() => writing.refresh()}
-    onown={writeOwn}
-    ondropown={() => proof.data && own.drop(proof.data.personId, proof.data.toName)}
-  />
+  </div>
+  <div class={shown('message')}>
+    {#if fields.data}
+      <MessagePane
+        {writing}
+        {own}
+        fields={fields.data.merge}
+        {hints}
+        check={check.data}
+        {editable}
+        onshow={show}
+        onoptions={() => (open = 'options')}
+      />
+    {/if}
+  </div>
+  <div class={shown('proof')}>
+    <ProofPane
+      proof={proof.data}
+      error={proof.error}
+      place={going.place}
+      of={going.of}
+      {editable}
+      onstep={going.step}
+      onmended={() => writing.refresh()}
+      onown={writeOwn}
+      ondropown={() => proof.data && own.drop(proof.data.personId, proof.data.toName)}
+    />
+  </div>
 </div>
-{#if writing.isDraft}
-  <RunSheet
-    {writing}
-    sheet={sheet.data}
-    looked={check.dataUpdatedAt}
-    {editable}
-    ondiscard={() => acts.discard()}
-  />
-{:else}
-  <UnderWay mailing={writing.mailing} {acts} />
-  {#if !writing.mailing.byRule}
-    <section class="panel flex-none px-4 py-3" aria-label="After it is out">
+<div
+  class={`flex flex-none flex-col gap-3 max-lg:min-h-0 max-lg:flex-1 max-lg:overflow-y-auto ${side === 'plan' ? '' : 'max-lg:hidden'}`}
+>
+  {#if !writing.isDraft}<UnderWay mailing={writing.mailing} {acts} />{/if}
+  {#if writing.isDraft || !writing.mailing.byRule}
+    <div class="panel flex-none divide-y divide-line-soft">
+      {#if writing.isDraft}
+        <PlanLine {writing} sheet={sheet.data} looked={check.dataUpdatedAt} {editable} />
+      {/if}
       <FollowPanel
         mailingId={writing.mailing.id}
+        since={writing.isDraft ? writing.revision + check.dataUpdatedAt : 0}
         editable={session.colleague?.mayWrite ?? false}
-        released
+        released={!writing.isDraft}
       />
-    </section>
+    </div>
   {/if}
-{/if}
+</div>
 <AudienceDialog
   bind:open={() => open === 'audience', (is) => (open = is ? 'audience' : null)}
   {writing}

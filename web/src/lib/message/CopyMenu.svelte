@@ -20,8 +20,10 @@
   }
 </script>
 
-<span class="flex items-center">
-  <HouseButton onclick={() => oncopy(null)} {disabled} shortcut="c">Send me a copy</HouseButton>
+<span class="flex flex-none items-center">
+  <HouseButton onclick={() => oncopy(null)} {disabled} shortcut="c"
+    ><span class="whitespace-nowrap">Copy to me</span></HouseButton
+  >
   <Popup bind:open label="Send a copy to a colleague" right>
     {#snippet trigger(toggle)}
       <button

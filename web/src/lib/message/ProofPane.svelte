@@ -87,6 +87,8 @@
       </p>
     </div>
   {:else}
-    <p class="p-4 text-soft">Choose a person to see their message.</p>
+    <p class="p-4 text-soft">
+      {place ? 'One moment …' : 'Choose a person to see their message.'}
+    </p>
   {/if}
 </Panel>

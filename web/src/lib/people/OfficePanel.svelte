@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DayField from '$lib/ui/DayField.svelte';
   import { answer, api } from '$lib/api/client';
   import type { Person } from '$lib/api/types';
   import { calendarDay } from '$lib/format/dates';
@@ -121,10 +122,10 @@
       Body it belongs to
       <Input bind:value={body} maxlength={80} placeholder="Committee" />
     </label>
-    <label class="flex flex-col gap-1">
+    <div class="flex flex-col gap-1">
       Since
-      <Input type="date" bind:value={since} />
-    </label>
+      <DayField label="Since" value={since} lean="BACK" onchange={(day) => (since = day)} />
+    </div>
   </form>
   {#snippet actions()}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>

@@ -4,9 +4,10 @@
   import { zoneCity } from '$lib/format/dates';
   import { session } from '$lib/session/session.svelte';
   import { createQuery } from '@tanstack/svelte-query';
+  import DayField from '$lib/ui/DayField.svelte';
   import PlanHours from './PlanHours.svelte';
+  import StartChoice from './StartChoice.svelte';
   import { gapIn, UNITS } from './planWords';
-  import { tomorrowAtNine } from './start';
 
   interface Props {
     plan: SendPlan;
@@ -42,37 +43,7 @@
   <legend class="sr-only">When the messages leave</legend>
   <div class="flex flex-wrap items-center gap-1.5">
     <span class="w-15 whitespace-nowrap text-soft">Start</span>
-    <select
-      class={choice}
-      aria-label="Start"
-      value={plan.startWall ? 'at' : 'now'}
-      onchange={(e) =>
-        set({
-          startWall: e.currentTarget.value === 'at' ? tomorrowAtNine(session.zone) : null,
-          startOwn: false
-        })}
-    >
-      <option value="now">now</option>
-      <option value="at">at a day and time</option>
-    </select>
-    {#if plan.startWall}
-      <input
-        type="datetime-local"
-        class={control}
-        aria-label="Day and time"
-        value={plan.startWall.slice(0, 16)}
-        onchange={(e) => e.currentTarget.value && set({ startWall: `${e.currentTarget.value}:00` })}
-      />
-      <select
-        class={choice}
-        aria-label="On whose clock it starts"
-        value={String(plan.startOwn)}
-        onchange={(e) => set({ startOwn: e.currentTarget.value === 'true' })}
-      >
-        <option value="false">{city} time</option>
-        <option value="true">each person’s own time</option>
-      </select>
-    {/if}
+    <StartChoice {plan} {editable} onchange={set} />
   </div>
   <div class="flex flex-wrap items-center gap-1.5">
     <span class="w-15 whitespace-nowrap text-soft">Pace</span>
@@ -135,15 +106,13 @@
     </select>
   </div>
   <div class="flex flex-wrap items-center gap-1.5">
-    <label class="flex items-center gap-1.5">
-      <span class="w-15 whitespace-nowrap text-soft">Done by</span>
-      <input
-        type="date"
-        class={control}
-        value={plan.doneBy ?? ''}
-        onchange={(e) => set({ doneBy: e.currentTarget.value || null })}
-      />
-    </label>
+    <span class="w-15 whitespace-nowrap text-soft">Done by</span>
+    <DayField
+      label="Done by"
+      value={plan.doneBy}
+      disabled={!editable}
+      onchange={(day) => set({ doneBy: day || null })}
+    />
     {#if plan.doneBy === null}
       <span class="text-soft">any day</span>
     {:else if editable}

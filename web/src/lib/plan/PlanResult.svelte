@@ -3,7 +3,9 @@
   import { dayAndTime, wallTime, zoneCity } from '$lib/format/dates';
   import { count, messages, people } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
-  import { planBars } from './bars';
+  import { sendingQuery } from '$lib/api/queries';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { closedBy, planBars } from './bars';
   import { boundOf, boundWords, gapWords, lengthWords, roundGap } from './planWords';
   import RunBars from './RunBars.svelte';
 
@@ -16,6 +18,11 @@
 
   let { plan, view, editable, onchange }: Props = $props();
 
+  const sending = createQuery(sendingQuery);
+  /** Bands of hours are those of one clock; on each person's own there are none to show. */
+  const closed = $derived(
+    closedBy(plan.ownClock ? null : (plan.hours ?? sending.data?.hours ?? null))
+  );
   const bound = $derived(boundOf(view.days));
   const doneBy = $derived(view.doneBy);
   const lastWords = $derived(
@@ -42,7 +49,7 @@
 {#if view.messages === 0}
   <p class="text-soft">Nobody can be written to yet.</p>
 {:else}
-  {#if view.days.length}<RunBars days={planBars(view.days)} />{/if}
+  {#if view.days.length}<RunBars days={planBars(view.days, closed)} />{/if}
   {#if view.unplanned}
     <p class="text-brick">
       {messages(view.unplanned)} would never leave under these hours and caps.
@@ -69,7 +76,9 @@
           type="button"
           class={help}
           onclick={() => onchange({ ...plan, wavePeople: doneBy.smallestWave })}
-          >Waves of {count(doneBy.smallestWave)} {doneBy.met ? 'are enough' : 'would do'}</button
+          >{doneBy.met
+            ? `Make the waves smaller: ${count(doneBy.smallestWave)} at a time is enough`
+            : `Make the waves larger: ${count(doneBy.smallestWave)} at a time would do`}</button
         >
       {/if}
       {#if longest && longest !== plan.waveGapSeconds}
@@ -77,7 +86,9 @@
           type="button"
           class={help}
           onclick={() => onchange({ ...plan, waveGapSeconds: longest })}
-          >{gapWords(longest)} between waves</button
+          >{longest > plan.waveGapSeconds ? 'Leave more time' : 'Leave less time'} between waves: {gapWords(
+            longest
+          )}</button
         >
       {/if}
       {#if doneBy.latestStart}
@@ -85,7 +96,7 @@
           type="button"
           class={help}
           onclick={() => onchange({ ...plan, startWall: doneBy.latestStart })}
-          >Start as late as {wallTime(doneBy.latestStart)}</button
+          >Start later: {wallTime(doneBy.latestStart)} is still in time</button
         >
       {/if}
     </p>

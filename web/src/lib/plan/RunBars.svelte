@@ -1,82 +1,152 @@
 <script lang="ts">
-  import { calendarDay, wallTime } from '$lib/format/dates';
-  import { count } from '$lib/format/numbers';
-  import { highest, type Bar, type BarDay } from './bars';
+  import { wallTime } from '$lib/format/dates';
+  import { count, messages } from '$lib/format/numbers';
+  import { hourName, hourTicks, scaleOf, type Bar, type BarDay } from './bars';
+  import RunTable from './RunTable.svelte';
 
   interface Props {
     days: BarDay[];
     /** Whether what has left is drawn into what was planned. */
     running?: boolean;
+    /** A mere outline, for a line. */
+    small?: boolean;
   }
 
-  let { days, running = false }: Props = $props();
+  let { days, running = false, small = false }: Props = $props();
 
-  const top = $derived(highest(days));
-  const bars = $derived(days.reduce((sum, d) => sum + d.bars.length, 0));
-  const single = $derived(days.every((d) => d.bars.length === 1) && days.length > 8);
+  const HIGH = 64;
+  const top = $derived(scaleOf(days));
+  const bars = $derived(days.flatMap((d) => d.bars));
+  const ticks = $derived(hourTicks(days));
   // Names of days stand where there is room for them.
-  const named = $derived(Math.max(1, Math.ceil(days.length / 6)));
+  const named = $derived(Math.max(1, Math.ceil(days.length / 7)));
+  const capped = $derived(days.some((d) => d.bound.some((b) => b !== 'hours')));
+  const hatched = $derived(bars.some((b) => b.closed));
+  let at = $state<number | null>(null);
+  const pointed = $derived(at === null ? undefined : bars[at]);
+  const legend = $derived(
+    [hatched ? 'hatched: nothing may leave' : '', capped ? 'ochre: a cap holds messages back' : '']
+      .filter(Boolean)
+      .join(' · ')
+  );
 
-  function title(day: BarDay, bar: Bar): string {
-    const when = bar.name.includes(':') ? `${name(day)}, ${bar.name}` : calendarDay(day.day);
-    const left = running ? `, ${count(bar.sent)} gone` : '';
-    return `${when}: ${count(bar.planned)} planned${left}`;
+  function dayName(day: string): string {
+    return wallTime(`${day}T00:00`).split(',')[0] ?? day;
   }
 
-  function name(day: BarDay): string {
-    return wallTime(`${day.day}T00:00`).split(',')[0] ?? day.day;
+  /** "Tue 24 Mar, 09:00 to 10:00: 40 messages" */
+  function told(bar: Bar): string {
+    const hours =
+      bar.hour === null ? '' : `, ${hourName(bar.hour)} to ${hourName((bar.hour + 1) % 24)}`;
+    const left = running ? `, ${count(bar.sent)} gone` : '';
+    const bound = days.find((d) => d.day === bar.day)?.bound.filter((b) => b !== 'hours') ?? [];
+    const cap = bound.length ? `, held back by the cap of ${bound.join(' and ')}` : '';
+    return `${dayName(bar.day)}${hours}: ${messages(bar.planned)}${left}${cap}`;
+  }
+
+  function move(event: KeyboardEvent) {
+    const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (step === undefined) return;
+    event.preventDefault();
+    at = Math.max(0, Math.min(bars.length - 1, at === null ? 0 : at + step));
   }
 </script>
 
-<div
-  class="flex items-end"
-  class:gap-px={single}
-  class:gap-2={!single}
-  role="img"
-  aria-label={days
-    .map(
-      (d) => `${name(d)}: ${count(d.planned)} planned${running ? `, ${count(d.sent)} gone` : ''}`
-    )
-    .join('; ')}
->
-  {#each days as day, place (day.day)}
-    <div
-      class="min-w-0"
-      style:flex={`${day.bars.length} 1 0`}
-      style:max-width={`${day.bars.length * 4}rem`}
-    >
-      <div class="flex h-14 items-end gap-px" class:gap-0.5={bars < 60}>
-        {#each day.bars as bar (bar.name)}
-          <div
-            class="relative flex-1 overflow-hidden rounded-t-sm"
-            class:bg-kelp-light={running}
-            class:bg-kelp-mid={!running && bar.planned > 0}
-            class:closed={bar.planned === 0 && bar.sent === 0}
-            style:height={`${Math.max(4, (Math.max(bar.planned, bar.sent) / top) * 56)}px`}
-            title={title(day, bar)}
-          >
-            {#if running}
-              <div
-                class="absolute inset-x-0 bottom-0 bg-kelp-mid"
-                style:height={`${(bar.sent / Math.max(1, bar.planned, bar.sent)) * 100}%`}
-              ></div>
-            {/if}
-          </div>
-        {/each}
-      </div>
-      <div class="mt-1 h-5 text-[0.82rem] whitespace-nowrap text-soft">
-        {#if place % named === 0}
-          {name(day)}{#if !single}&nbsp; · {running
-              ? `${count(day.sent)} of ${count(day.planned)}`
-              : count(day.planned)}{/if}
-        {/if}
-      </div>
+{#if small}
+  <div class="flex h-7 items-end justify-end gap-px" aria-hidden="true">
+    {#each bars as bar (bar.day + String(bar.hour))}
+      <div
+        class="w-2 min-w-px shrink bg-kelp-mid"
+        style:height={`${Math.ceil((bar.planned / top) * 28)}px`}
+      ></div>
+    {/each}
+  </div>
+{:else}
+  <!-- Read bar by bar with the arrow keys; the table says the same. -->
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+  <div
+    class="grid grid-cols-[auto_minmax(0,1fr)] gap-x-1.5 rounded text-[0.8rem] text-soft"
+    role="group"
+    tabindex="0"
+    aria-label="When messages leave, in bars; the arrow keys go from one to the next"
+    onkeydown={move}
+    onmouseleave={() => (at = null)}
+    onblur={() => (at = null)}
+  >
+    <div class="flex flex-col items-end justify-between leading-none" aria-hidden="true">
+      <span>{count(top)}</span><span>0</span>
     </div>
-  {/each}
-</div>
+    <div class="flex border-t border-b border-line" style:height={`${HIGH}px`} aria-hidden="true">
+      {#each days as day, d (day.day)}
+        <div
+          class="flex min-w-0 items-end border-l border-line first:border-l-0"
+          class:bg-ochre-pale={day.bound.some((b) => b !== 'hours')}
+          style:flex={`${day.bars.length} 1 0`}
+        >
+          {#each day.bars as bar, b (bar.hour)}
+            {@const place = d * (days[0]?.bars.length ?? 1) + b}
+            <div
+              class="relative flex h-full min-w-0 flex-1 items-end"
+              class:closed={bar.closed}
+              class:pointed={place === at}
+              role="presentation"
+              onmouseenter={() => (at = place)}
+            >
+              <div
+                class={`relative mx-px w-full max-w-10 overflow-hidden rounded-t-sm ${running ? 'bg-kelp-light' : 'bg-kelp-mid'}`}
+                style:height={`${Math.ceil((Math.max(bar.planned, bar.sent) / top) * (HIGH - 2))}px`}
+              >
+                {#if running}
+                  <div
+                    class="absolute inset-x-0 bottom-0 bg-kelp-mid"
+                    style:height={`${(bar.sent / Math.max(1, bar.planned, bar.sent)) * 100}%`}
+                  ></div>
+                {/if}
+              </div>
+            </div>
+          {/each}
+        </div>
+      {/each}
+    </div>
+    <span></span>
+    <div class="flex" aria-hidden="true">
+      {#each days as day, d (day.day)}
+        <div class="relative h-9 min-w-0" style:flex={`${day.bars.length} 1 0`}>
+          {#each day.bars as bar, b (bar.hour)}
+            {#if bar.hour !== null && ticks.includes(bar.hour)}
+              <span class="absolute top-0 leading-4" style:left={`${(b / day.bars.length) * 100}%`}
+                >{hourName(bar.hour)}</span
+              >
+            {/if}
+          {/each}
+          {#if d % named === 0}
+            <span class="absolute top-4 left-0 whitespace-nowrap">
+              <b class="font-semibold text-ink">{dayName(day.day)}</b>
+              {running
+                ? `${count(day.sent)} of ${count(day.planned)}`
+                : days.length > 7
+                  ? ''
+                  : count(day.planned)}
+            </span>
+          {/if}
+        </div>
+      {/each}
+    </div>
+    <span></span>
+    <p class="min-h-5" aria-live="polite">{pointed ? told(pointed) : legend}</p>
+  </div>
+  <RunTable {days} {running} {dayName} />
+{/if}
 
 <style>
   .closed {
-    background: repeating-linear-gradient(135deg, var(--color-line) 0 2px, transparent 2px 5px);
+    background: repeating-linear-gradient(
+      135deg,
+      var(--color-line-soft) 0 2px,
+      transparent 2px 6px
+    );
+  }
+  .pointed {
+    box-shadow: inset 0 -3px 0 var(--color-ink);
   }
 </style>

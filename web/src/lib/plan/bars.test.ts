@@ -1,30 +1,72 @@
 import { describe, expect, it } from 'vitest';
-import { highest, planBars, runBars } from './bars';
+import { closedBy, hourTicks, planBars, runBars, scaleOf } from './bars';
+
+const tuesday = {
+  day: '2026-03-24',
+  messages: 60,
+  hours: [
+    { hour: 9, messages: 40 },
+    { hour: 11, messages: 20 }
+  ],
+  bound: ['hours']
+};
 
 describe('bars of a plan', () => {
-  it('keep the empty hours between the first and the last of a day', () => {
-    const days = planBars([
-      {
-        day: '2026-03-24',
-        messages: 60,
-        hours: [
-          { hour: 9, messages: 40 },
-          { hour: 11, messages: 20 }
-        ],
-        bound: ['hours']
-      }
+  it('keep the empty hours, and show some hours around a few', () => {
+    const [day] = planBars([tuesday]);
+    expect(day?.bars.map((b) => [b.hour, b.planned])).toEqual([
+      [6, 0],
+      [7, 0],
+      [8, 0],
+      [9, 40],
+      [10, 0],
+      [11, 20],
+      [12, 0],
+      [13, 0],
+      [14, 0]
     ]);
-    expect(days[0]?.bars.map((b) => [b.name, b.planned])).toEqual([
-      ['09:00', 40],
-      ['10:00', 0],
-      ['11:00', 20]
+  });
+
+  it('show the same hours on every day', () => {
+    const wednesday = { ...tuesday, day: '2026-03-25', hours: [{ hour: 20, messages: 60 }] };
+    const days = planBars([tuesday, wednesday]);
+    expect(days.map((d) => [d.bars[0]?.hour, d.bars.at(-1)?.hour])).toEqual([
+      [9, 20],
+      [9, 20]
     ]);
-    expect(highest(days)).toBe(40);
+  });
+
+  it('say in which hours nothing may leave', () => {
+    const closed = closedBy([{ day: 'TUESDAY', from: 9 * 60 + 30, to: 12 * 60 }]);
+    expect([8, 9, 11, 12].map((hour) => closed('2026-03-24', hour))).toEqual([
+      true,
+      false,
+      false,
+      true
+    ]);
+    expect(closed('2026-03-25', 10)).toBe(true);
+    expect(closedBy(null)('2026-03-25', 3)).toBe(false);
+    expect(planBars([tuesday], closed)[0]?.bars.filter((b) => b.closed)).toHaveLength(6);
   });
 
   it('are days where the plan goes over many', () => {
     const days = planBars([{ day: '2026-03-24', messages: 7, hours: [], bound: [] }]);
-    expect(days[0]?.bars).toEqual([{ name: '2026-03-24', planned: 7, sent: 0 }]);
+    expect(days[0]?.bars).toEqual([
+      { day: '2026-03-24', hour: null, planned: 7, sent: 0, closed: false }
+    ]);
+    expect(hourTicks(days)).toEqual([]);
+  });
+
+  it('stand on a scale that is a round number', () => {
+    const of = (messages: number) =>
+      scaleOf(planBars([{ day: '2026-03-24', messages, hours: [], bound: [] }]));
+    expect([0, 1, 3, 40, 58, 101, 1000].map(of)).toEqual([1, 1, 5, 50, 100, 200, 1000]);
+  });
+
+  it('have as many hours written below as there is room for', () => {
+    expect(hourTicks(planBars([tuesday]))).toEqual([6, 9, 12]);
+    const days = Array.from({ length: 10 }, (_, i) => ({ ...tuesday, day: `2026-04-1${i}` }));
+    expect(hourTicks(planBars(days))).toEqual([6]);
   });
 });
 
@@ -39,7 +81,17 @@ describe('bars of a mailing under way', () => {
       ['2026-03-24', 40, 40],
       ['2026-03-25', 5, 0]
     ]);
-    expect(highest([])).toBe(1);
+  });
+
+  it('are none before anything is known', () => {
+    expect(runBars([])).toEqual([]);
+    expect(planBars([])).toEqual([]);
+    expect(scaleOf([])).toBe(1);
+  });
+
+  it('stay within the day', () => {
+    const early = [{ hour: '2026-03-24T00:00:00', planned: 1, sent: 0 }];
+    expect(runBars(early)[0]?.bars.map((b) => b.hour)).toEqual([0, 1, 2, 3, 4]);
   });
 
   it('are days when there are more than two weeks of hours', () => {

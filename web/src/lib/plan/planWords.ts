@@ -1,4 +1,6 @@
-import type { HoursSpan, PlanDay } from '$lib/api/types';
+import type { HoursSpan, PlanDay, PlanView } from '$lib/api/types';
+import { dayAndTime } from '../format/dates';
+import { count, messages } from '../format/numbers';
 
 /** Days of the week as the server names them, Monday first (ISO 8601). */
 export const DAYS = [
@@ -119,4 +121,14 @@ export function boundOf(days: PlanDay[]): string[] {
   return [...new Set(days.flatMap((d) => d.bound))].sort((a, b) =>
     a === 'hours' ? -1 : b === 'hours' ? 1 : a.localeCompare(b)
   );
+}
+
+/** What a plan comes to, in a few words: "415 messages in 11 waves, the last Tue 24 Mar, 11:30". */
+export function outcomeWords(view: PlanView, zone: string, today?: Date): string {
+  if (view.messages === 0) return 'nobody can be written to yet';
+  if (view.unplanned) return `${messages(view.unplanned)} would never leave`;
+  const late = view.doneBy?.met === false ? ', too late' : '';
+  if (!view.last || view.waves < 2) return `${messages(view.messages)}${late}`;
+  const last = dayAndTime(view.last, zone, today);
+  return `${messages(view.messages)} in ${count(view.waves)} waves, the last ${last}${late}`;
 }

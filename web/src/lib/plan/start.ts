@@ -15,3 +15,13 @@ export function atTime(
 ): string {
   return `${(startWall ?? tomorrowAtNine(zone, today)).slice(0, 10)}T${time}:00`;
 }
+
+/** The same time on another day. */
+export function withDay(startWall: string, day: string): string {
+  return `${day}T${startWall.slice(11)}`;
+}
+
+/** Another time, such as "08:45", on the same day. */
+export function withTime(startWall: string, time: string): string {
+  return `${startWall.slice(0, 10)}T${time}:00`;
+}

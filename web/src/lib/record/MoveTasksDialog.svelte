@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DayField from '$lib/ui/DayField.svelte';
   import { answer, api } from '$lib/api/client';
   import type { SelectionBody } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
@@ -7,7 +8,6 @@
   import Ask from '$lib/ui/Ask.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import type { QueryClient } from '@tanstack/svelte-query';
-  import { Input } from 'flowbite-svelte';
 
   interface Props {
     open: boolean;
@@ -47,10 +47,10 @@
       void apply();
     }}
   >
-    <label class="flex flex-col gap-1">
+    <div class="flex flex-col gap-1">
       To the day
-      <Input type="date" bind:value={dueOn} />
-    </label>
+      <DayField label="To the day" value={dueOn} onchange={(day) => (dueOn = day)} />
+    </div>
     <label class="flex flex-col gap-1">
       To the colleague
       <ColleagueSelect bind:value={owner} none="whose they are" />

@@ -5,6 +5,7 @@
   import { now } from '$lib/format/now';
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
+  import DayField from '$lib/ui/DayField.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
@@ -40,6 +41,7 @@
 
   async function add(event: SubmitEvent) {
     event.preventDefault();
+    if (!day) return notices.fail(new Error('Say which day.'));
     if (await put([...(query.data ?? []), { day, name }])) name = day = '';
   }
 
@@ -101,13 +103,7 @@
   </ul>
   {#if mayChange}
     <form class="flex flex-wrap gap-2" onsubmit={add}>
-      <input
-        type="date"
-        required
-        class="rounded-md border-line bg-card px-2 py-1"
-        aria-label="Day"
-        bind:value={day}
-      />
+      <DayField label="Day" value={day} onchange={(d) => (day = d)} />
       <input
         type="text"
         required

@@ -9,6 +9,7 @@
   import { notices } from '$lib/ui/notices.svelte';
   import { look, type Look } from '$lib/ui/appearance.svelte';
   import { createQuery } from '@tanstack/svelte-query';
+  import SectionMenu from './SectionMenu.svelte';
   import { session } from '$lib/session/session.svelte';
 
   const counts = createQuery(() => ({
@@ -29,6 +30,14 @@
   ];
   let menu = $state(false);
 
+  /** "Orla Finch" as "OF", where there is no room for more. */
+  function initials(name: string): string {
+    return name
+      .split(' ')
+      .map((part) => [...part][0] ?? '')
+      .join('');
+  }
+
   async function signOut() {
     try {
       await session.signOut();
@@ -39,28 +48,26 @@
   }
 </script>
 
-<header class="flex items-end bg-bar text-bar-ink max-md:flex-wrap">
+<header class="flex items-end bg-bar text-bar-ink max-md:items-center">
   <a
     href="/desk"
-    class="flex h-[52px] items-center ps-5 pe-6 font-heading text-[1.4rem] font-bold text-white max-md:h-[42px]"
+    class="flex h-[52px] items-center ps-5 pe-6 font-heading text-[1.4rem] font-bold text-white max-md:ps-3 max-md:pe-2 max-lg:pe-3"
   >
     Jemble
   </a>
-  <nav
-    aria-label="Screens"
-    class="flex min-w-0 overflow-x-auto max-md:order-3 max-md:w-full max-md:px-2"
-  >
+  <SectionMenu {numbers} {meanings} />
+  <nav aria-label="Screens" class="flex min-w-0 max-md:hidden">
     {#each tabs as tab (tab.path)}
       {@const here = page.url.pathname.startsWith(tab.path)}
       <a
         href={tab.path}
         aria-current={here ? 'page' : undefined}
-        class={`flex h-[44px] items-center gap-2 rounded-t-lg px-[13px] whitespace-nowrap ${here ? 'bg-paper font-semibold text-kelp' : 'font-medium hover:text-white'}`}
+        class={`flex h-[44px] items-center gap-2 rounded-t-lg px-[13px] whitespace-nowrap max-lg:px-2 max-lg:text-[0.93rem] ${here ? 'bg-paper font-semibold text-kelp' : 'font-medium hover:text-white'}`}
       >
         {tab.name}
         {#if numbers[tab.path]}
           <span
-            class={`rounded px-1.5 text-[0.8rem] leading-5 font-bold ${here ? 'bg-kelp-pale' : 'bg-black/25'}`}
+            class={`rounded px-1.5 text-[0.8rem] leading-5 font-bold max-lg:hidden ${here ? 'bg-kelp-pale' : 'bg-black/25'}`}
             title={`${count(numbers[tab.path] ?? 0)} ${meanings[tab.path]}`}
             >{count(numbers[tab.path] ?? 0)}</span
           >
@@ -68,20 +75,29 @@
       </a>
     {/each}
   </nav>
-  <div class="ms-auto flex h-[52px] items-center gap-4 pe-5 max-md:h-[42px]">
-    <button type="button" class="hover:text-white" onclick={() => (keys.finder = true)}>
-      Find or do… <kbd class="rounded border border-current px-1 text-[0.7rem] max-md:hidden">/</kbd
-      >
+  <div class="ms-auto flex h-[52px] items-center gap-4 pe-5 max-md:gap-3 max-md:pe-3">
+    <button
+      type="button"
+      class="min-h-[44px] hover:text-white"
+      aria-label="Find or do anything"
+      onclick={() => (keys.finder = true)}
+    >
+      Find<span class="max-md:hidden">&nbsp;or do…</span>
+      <kbd class="rounded border border-current px-1 text-[0.7rem] max-md:hidden">/</kbd>
     </button>
     <div class="relative">
       <button
         type="button"
-        class="font-medium hover:text-white"
+        class="min-h-[44px] font-medium hover:text-white"
+        aria-label={session.colleague?.name}
         aria-expanded={menu}
-        onclick={() => (menu = !menu)}>{session.colleague?.name}</button
+        onclick={() => (menu = !menu)}
+        ><span class="md:hidden">{initials(session.colleague?.name ?? '')}</span><span
+          class="max-md:hidden">{session.colleague?.name}</span
+        ></button
       >
       {#if menu}
-        <div class="panel absolute top-8 right-0 z-40 w-56 p-3 text-ink shadow-lg">
+        <div class="panel absolute top-11 right-0 z-40 w-56 p-3 text-ink shadow-lg">
           <p class="font-semibold">{session.colleague?.house}</p>
           <p class="mb-2 text-[0.87rem] text-soft">
             {session.colleague?.role.toLowerCase()} · {session.colleague?.email}

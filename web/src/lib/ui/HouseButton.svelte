@@ -31,13 +31,13 @@
   }: Props = $props();
 
   const looks = {
-    main: 'bg-kelp text-on-kelp hover:bg-kelp-strong px-3.5 py-1.5 disabled:bg-shade disabled:text-soft',
+    main: 'max-md:min-h-[44px] bg-kelp text-on-kelp hover:bg-kelp-strong px-3.5 py-1.5 disabled:bg-shade disabled:text-soft',
     plain:
-      'bg-card text-ink dark:text-ink border border-line hover:bg-shade hover:text-ink focus-within:text-ink px-3.5 py-1.5',
+      'max-md:min-h-[44px] bg-card text-ink dark:text-ink border border-line hover:bg-shade hover:text-ink focus-within:text-ink px-3.5 py-1.5',
     quiet:
       'border-0 bg-transparent dark:bg-transparent text-kelp dark:text-kelp hover:bg-transparent hover:underline p-0 text-[0.93rem]',
     grave:
-      'bg-card text-brick dark:text-brick border border-line hover:bg-brick-pale hover:text-brick focus-within:text-brick px-3.5 py-1.5'
+      'max-md:min-h-[44px] bg-card text-brick dark:text-brick border border-line hover:bg-brick-pale hover:text-brick focus-within:text-brick px-3.5 py-1.5'
   };
 </script>
 

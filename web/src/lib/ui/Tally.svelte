@@ -45,24 +45,30 @@
   function grow(part: TallyPart): number {
     return part.sum ? 0.02 : Math.max(part.count / Math.max(total, 1), 0.02);
   }
+
+  /** In rem: its words in a line, or in two where they are many; it shrinks to the longest word. */
+  function room(part: TallyPart): number {
+    return Math.min(part.words.length, Math.max(14, part.words.length / 2 + 3)) * 0.44 + 1.6;
+  }
 </script>
 
 <div
-  class="flex min-w-0 flex-none overflow-x-auto rounded-[9px] border border-line bg-card"
+  class="flex min-w-0 flex-none overflow-hidden rounded-[9px] max-md:flex-wrap border border-line bg-card"
   role="group"
   aria-label={label}
 >
   {#each parts as part (part.key)}
     <button
       type="button"
-      class={`min-w-fit basis-24 border-r-2 border-paper px-3 py-1 text-left leading-tight last:border-r-0 ${tones[part.tone]}`}
+      class={`max-w-full min-w-min shrink border-r-2 border-paper px-2.5 py-1 text-left leading-tight last:border-r-0 ${tones[part.tone]}`}
       class:chosen={chosen === part.key}
       style:flex-grow={grow(part)}
+      style:flex-basis={`${room(part)}rem`}
       aria-pressed={chosen === part.key}
       onclick={() => onchoose(part.key)}
     >
       <span class="block text-[1.07rem] font-bold">{count(part.count)}</span>
-      <span class="block text-[0.8rem] whitespace-nowrap">{part.words}</span>
+      <span class="block text-[0.8rem] text-balance">{part.words}</span>
     </button>
   {/each}
 </div>

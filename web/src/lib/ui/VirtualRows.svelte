@@ -43,6 +43,10 @@
   });
 
   $effect(() => {
+    above?.closest('table')?.setAttribute('aria-rowcount', String(rows.length + 1));
+  });
+
+  $effect(() => {
     const place = insight;
     if (place >= 0) untrack(() => $virtualizer.scrollToIndex(place, { align: 'auto' }));
   });

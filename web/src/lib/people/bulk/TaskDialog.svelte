@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DayField from '$lib/ui/DayField.svelte';
   import type { SelectionBody } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
   import ColleagueSelect from '$lib/session/ColleagueSelect.svelte';
@@ -52,10 +53,10 @@
         bind:value={kind}
       />
     </label>
-    <label class="flex flex-col gap-1">
+    <div class="flex flex-col gap-1">
       Due
-      <Input type="date" bind:value={dueOn} />
-    </label>
+      <DayField label="Due" value={dueOn} onchange={(day) => (dueOn = day)} />
+    </div>
     <label class="col-span-2 flex flex-col gap-1">
       Whose it is
       <ColleagueSelect bind:value={owner} none="the owner of each person" />

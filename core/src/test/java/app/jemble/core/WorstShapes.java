@@ -12,11 +12,15 @@ import app.jemble.core.message.PlainText;
 import app.jemble.core.message.PlainWords;
 import app.jemble.core.message.SafeHtml;
 import app.jemble.core.message.WebAddress;
+import app.jemble.core.pace.PlanException;
+import app.jemble.core.pace.PlanSentenceReader;
 import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FullName;
 import app.jemble.core.record.PhoneNumber;
+import app.jemble.core.record.TypedDay;
+import app.jemble.core.record.TypedTime;
 import app.jemble.core.record.Words;
 import app.jemble.core.record.YardFields;
 import app.jemble.core.response.AuthenticationResults;
@@ -27,6 +31,8 @@ import app.jemble.core.response.OwnWords;
 import app.jemble.core.response.ReplySubject;
 import app.jemble.core.response.SortedMail;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -154,6 +160,9 @@ public final class WorstShapes {
     readers.put("FullName", FullName::of);
     readers.put("PhoneNumber", t -> PhoneNumber.international(t, "GB"));
     readers.put("DayOrder", DayOrder.DAY_FIRST::read);
+    readers.put("TypedDay", WorstShapes::day);
+    readers.put("TypedTime", TypedTime::read);
+    readers.put("plan", WorstShapes::plan);
     readers.put("NameCheck", NameCheck::look);
     readers.put("LinkCheck", t -> LinkCheck.look("https://quay.example", t));
     readers.put("WebAddress", t -> WebAddress.normal("https://" + t));
@@ -172,6 +181,19 @@ public final class WorstShapes {
           new Shape("WebAddress", piece, "", t -> WebAddress.normal("https://quay.example/" + t)));
     }
     return all;
+  }
+
+  private static void day(String text) {
+    TypedDay.read(text, LocalDate.of(2027, 3, 1), DayOrder.DAY_FIRST, TypedDay.Lean.AHEAD);
+  }
+
+  private static void plan(String text) {
+    try {
+      LocalDateTime now = LocalDateTime.of(2027, 3, 1, 9, 0);
+      PlanSentenceReader.read(text, now, DayOrder.DAY_FIRST, ZoneId.of("Europe/London"));
+    } catch (PlanException refused) {
+      // a sentence, which is what is wanted
+    }
   }
 
   private static void sentence(String text) {

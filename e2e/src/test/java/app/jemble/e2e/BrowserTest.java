@@ -61,6 +61,11 @@ abstract class BrowserTest extends ServerTest {
     return "http://127.0.0.1:" + wantedPort;
   }
 
+  /** The rows of the table that are drawn: those in sight and some around. */
+  protected Locator rows() {
+    return page.locator("tbody tr:not([aria-hidden])");
+  }
+
   @BeforeClass(dependsOnMethods = "startAll")
   public void openBrowser() {
     home = publicUrl();
@@ -74,6 +79,8 @@ abstract class BrowserTest extends ServerTest {
             .launch(
                 new BrowserType.LaunchOptions()
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    // People see bars to scroll with, and so do these tests.
+                    .setIgnoreDefaultArgs(List.of("--hide-scrollbars"))
                     .setArgs(FLAGS));
     page =
         browser

@@ -214,12 +214,12 @@ public class KeepingTest extends BrowserTest {
         .locator("select[aria-label='Hull colour']")
         .selectOption(new SelectOption().setLabel("blue"));
     dialog().getByText("Set it for 1 person").click();
-    assertThat(page.locator("tbody tr").first()).containsText("blue");
+    assertThat(rows().first()).containsText("blue");
     press("f");
     page.keyboard().type("Hull");
     press("Enter");
     dialog().getByLabel("blue").check();
-    assertThat(page.locator("tbody tr")).hasCount(1);
+    assertThat(rows()).hasCount(1);
     assertNoComplaints();
   }
 }

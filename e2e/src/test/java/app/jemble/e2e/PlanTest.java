@@ -33,11 +33,13 @@ public class PlanTest extends BrowserTest {
         sql.sql("select id from cause where name = 'Dues, second word'").query(Long.class).single();
     signIn("orla");
     page.navigate(home + "/mailings/" + draft);
+    assertThat(sheet().getByText(Pattern.compile("\\d+ messages"))).isVisible();
+    button("Open Leaves").click();
     assertThat(sheet().getByText(Pattern.compile("^The last leaves"))).isVisible();
   }
 
   private Locator sheet() {
-    return page.getByRole(AriaRole.REGION, named("Run sheet"));
+    return page.getByRole(AriaRole.REGION, named("Leaves"));
   }
 
   private Locator underWay() {
@@ -64,30 +66,103 @@ public class PlanTest extends BrowserTest {
     hours.getByLabel("Sat", new Locator.GetByLabelOptions().setExact(true)).check();
     hours.getByLabel("Mon to", new Locator.GetByLabelOptions().setExact(true)).fill("12:00");
     press("Tab", "Escape");
-    assertThat(button("Mon 09:00–12:00, Tue–Sat 09:00–17:00")).isVisible();
-    page.getByLabel("Done by", exactly()).fill(today().plusDays(2).toString());
-    assertThat(sheet().getByText(Pattern.compile("too late"))).isVisible();
+    assertThat(page.getByRole(AriaRole.BUTTON, named("Mon 09:00–12:00, Tue–Sat 09:00–17:00")))
+        .isVisible();
+    page.getByLabel("Done by", exactly()).fill("in 2 days");
+    assertThat(sheet().getByText(Pattern.compile("^That is .* too late"))).isVisible();
     assertThat(page.getByText("would leave after the day by which it should be done")).isVisible();
     assertAccessible("run sheet");
   }
 
   @Test(dependsOnMethods = "aPlanIsMadeInWavesTowardsADay")
   public void whatWouldDoItIsOneClickAway() {
-    page.getByLabel("Done by", exactly()).fill(today().plusDays(9).toString());
-    Locator enough = sheet().getByRole(AriaRole.BUTTON).filter(byText("^Waves of \\d+ would do$"));
+    page.getByLabel("Done by", exactly()).fill("in 9 days");
+    Locator enough =
+        sheet()
+            .getByRole(AriaRole.BUTTON)
+            .filter(byText("^Make the waves larger: \\d+ at a time would do$"));
     enough.click();
     assertThat(sheet().getByText(Pattern.compile("before your day ends"))).isVisible();
     assertThat(sheet().getByText(Pattern.compile("^Held back by the hours"))).isVisible();
-    assertThat(sheet().getByRole(AriaRole.IMG))
-        .hasAttribute("aria-label", Pattern.compile("planned; "));
     assertSaved();
+  }
+
+  @Test(dependsOnMethods = "whatWouldDoItIsOneClickAway")
+  public void theBarsAreReadByKeysAndInATable() {
+    Locator bars =
+        sheet().getByRole(AriaRole.GROUP, group("When messages leave, in bars; the arrow keys.*"));
+    bars.focus();
+    press("ArrowRight");
+    assertThat(bars.getByText(Pattern.compile("\\d{2}:00 to \\d{2}:00: .*messages?"))).isVisible();
+    press("ArrowRight", "ArrowLeft");
+    long planned =
+        sheet().locator("table tbody tr td:nth-child(3)").allInnerTexts().stream()
+            .mapToLong(Long::parseLong)
+            .sum();
+    assertThat(sheet().getByText(Pattern.compile("; " + planned + " messages in .* waves")))
+        .isVisible();
+  }
+
+  private static Locator.GetByRoleOptions group(String name) {
+    return new Locator.GetByRoleOptions().setName(Pattern.compile(name));
+  }
+
+  @Test(dependsOnMethods = "theBarsAreReadByKeysAndInATable")
+  public void theBenchHasRoomToWrite() {
+    button("Fold Leaves").click();
+    assertRoomToWrite(1280, 800, 330);
+    assertRoomToWrite(1024, 700, 260);
+    page.setViewportSize(1280, 800);
+    page.reload();
+    assertThat(button("Open Leaves")).isVisible();
+    button("Open Leaves").click();
+    page.reload();
+    assertThat(button("Fold Leaves")).isVisible();
+  }
+
+  /** With a plan, and with something that the check found. */
+  private void assertRoomToWrite(int width, int height, int least) {
+    page.setViewportSize(width, height);
+    assertThat(page.getByText(Pattern.compile("things? (to look at|stops? the release)")))
+        .isVisible();
+    double high =
+        ((Number)
+                page.getByRole(AriaRole.TEXTBOX, named("Message"))
+                    .locator("..")
+                    .evaluate("box => box.clientHeight"))
+            .doubleValue();
+    org.assertj.core.api.Assertions.assertThat(high)
+        .as("px of text at %d × %d", width, height)
+        .isGreaterThanOrEqualTo(least);
+  }
+
+  @Test(dependsOnMethods = "theBenchHasRoomToWrite")
+  public void aPlanIsTypedAsASentence() {
+    assertThat(page.getByText(Pattern.compile("^\\d+ messages? in"))).isVisible();
+    press("d");
+    Locator box = page.getByLabel("The plan as a sentence");
+    box.fill("soonish");
+    press("Enter");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("“soonish” is not understood");
+    box.fill("tomorrow 9 Lisbon time, 20 every 3 hours, Mon-Sat 9-17, by " + today().plusDays(9));
+    press("Enter");
+    assertThat(sheet().getByText(Pattern.compile("09:00 Lisbon time, 20 every 3 hours")))
+        .isVisible();
+    assertThat(page.getByLabel("The place whose time it is")).hasValue("Europe/Lisbon");
+    assertSaved();
+    press("d");
+    assertThat(box)
+        .hasValue(
+            Pattern.compile("09:00 Lisbon time, 20 every 3 hours, Mon–Sat 09:00–17:00, done by"));
+    press("Escape");
+    assertThat(box).isHidden();
   }
 
   private static Locator.FilterOptions byText(String pattern) {
     return new Locator.FilterOptions().setHasText(Pattern.compile(pattern));
   }
 
-  @Test(dependsOnMethods = "whatWouldDoItIsOneClickAway")
+  @Test(dependsOnMethods = "aPlanIsTypedAsASentence")
   public void itIsReleasedTakenBackAndReleased() {
     release();
     button("Take back").click();
@@ -98,7 +173,10 @@ public class PlanTest extends BrowserTest {
     assertThat(sheet().getByText(Pattern.compile("^The last leaves"))).isVisible();
     release();
     assertThat(underWay().getByText(Pattern.compile("^\\d+ of \\d+ gone"))).isVisible();
-    assertThat(underWay().getByRole(AriaRole.IMG)).isVisible();
+    assertThat(underWay().getByRole(AriaRole.GROUP, group("When messages leave.*"))).isVisible();
+    Locator stand = page.getByRole(AriaRole.GROUP, named("Where the messages stand"));
+    assertThat(stand.getByText("to leave")).isVisible();
+    assertThat(page.getByText("ready to go")).isHidden();
   }
 
   private void release() {
@@ -115,7 +193,7 @@ public class PlanTest extends BrowserTest {
     underWay().getByRole(AriaRole.BUTTON, role("Pause")).click();
     assertThat(underWay().getByRole(AriaRole.HEADING)).hasText("Paused");
     underWay().getByText("Outbox").click();
-    Locator first = page.locator("tbody tr").first();
+    Locator first = rows().first();
     assertThat(first).containsText("held");
     assertThat(first).containsText("paused by Orla Finch");
     clock.advance(Duration.ofDays(1));
@@ -133,10 +211,10 @@ public class PlanTest extends BrowserTest {
     underWay().getByRole(AriaRole.BUTTON, role("Change the rest")).click();
     Locator dialog = page.getByRole(AriaRole.DIALOG, named("What has not left yet"));
     dialog.getByLabel("Start", new Locator.GetByLabelOptions().setExact(true)).selectOption("at");
-    LocalDate later = today().plusDays(20);
     dialog
-        .getByLabel("Day and time", new Locator.GetByLabelOptions().setExact(true))
-        .fill(later + "T09:00");
+        .getByLabel("Day it starts", new Locator.GetByLabelOptions().setExact(true))
+        .fill("in 20 days");
+    dialog.getByLabel("Time it starts", new Locator.GetByLabelOptions().setExact(true)).fill("9");
     dialog.getByLabel("Done by", new Locator.GetByLabelOptions().setExact(true)).fill("");
     dialog.getByLabel("Pace", new Locator.GetByLabelOptions().setExact(true)).selectOption("once");
     assertThat(dialog.getByText(Pattern.compile("^The last leaves"))).isVisible();
@@ -144,13 +222,13 @@ public class PlanTest extends BrowserTest {
     dialog.getByRole(AriaRole.BUTTON, role("Let the rest leave so")).click();
     assertThat(page.getByText(Pattern.compile("leave by the new plan"))).isVisible();
     underWay().getByText("Outbox").click();
-    assertThat(page.locator("tbody tr").first()).containsText(", 09:00");
+    assertThat(rows().first()).containsText(", 09:00");
     assertThat(page.getByText(TO_DEPART)).isVisible();
   }
 
   @Test(dependsOnMethods = "thePaceOfTheRestIsChanged")
   public void oneIsSentNowAndTheRestWithdrawn() {
-    Locator first = page.locator("tbody tr").first();
+    Locator first = rows().first();
     first.getByText("Send now").click();
     assertThat(page.getByText(Pattern.compile("message leaves now"))).isVisible();
     page.goBack();
@@ -158,7 +236,7 @@ public class PlanTest extends BrowserTest {
     assertThat(underWay().getByRole(AriaRole.HEADING)).hasText("Withdrawn");
     assertThat(underWay().getByText(Pattern.compile("\\d+ withdrawn"))).isVisible();
     underWay().getByText("Outbox").click();
-    assertThat(page.locator("tbody tr").first()).containsText("withdrawn");
+    assertThat(rows().first()).containsText("withdrawn");
     assertNoComplaints();
   }
 }

@@ -97,7 +97,7 @@ public class Shots extends BrowserTest {
     page.getByLabel("Sail").check();
     page.getByText("Done").click();
     page.waitForTimeout(SETTLE_MILLIS);
-    page.locator("tbody tr").nth(3).click();
+    rows().nth(3).click();
     page.keyboard().press("x");
     page.keyboard().press("j");
     page.keyboard().press("j");
@@ -133,6 +133,7 @@ public class Shots extends BrowserTest {
     Locator fallback =
         page.getByRole(
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Set a fallback").setExact(true));
+    button("Open what the check found").click();
     fallback.first().waitFor();
     page.getByText("Show them").first().click();
     fallback.first().click();

@@ -87,6 +87,7 @@ public class WritingTest extends BrowserTest {
 
   @Test(dependsOnMethods = "writesWithFieldsByKey")
   public void seesAMissingValueAndMendsItOnRecord() {
+    button("Open what the check found").click();
     Locator notice =
         page.getByText("2 of 3 have no berth name; set a fallback, or leave them out.");
     assertThat(notice).isVisible();
@@ -225,7 +226,7 @@ public class WritingTest extends BrowserTest {
     message().click();
     press("Control+End", "Enter");
     page.keyboard().type("Only for members.");
-    button("More").click();
+    page.getByRole(AriaRole.BUTTON, named("More")).click();
     button("Passage for some").click();
     page.keyboard().press("Tab");
     page.getByRole(AriaRole.TEXTBOX, named("Which field")).fill("plan");
@@ -233,7 +234,7 @@ public class WritingTest extends BrowserTest {
     assertThat(message().locator(".passage .passage-head")).hasText("only if plan");
     assertSaved();
     assertThat(shown().getByText("Only for members.")).not().isVisible();
-    button("More").click();
+    page.getByRole(AriaRole.BUTTON, named("More")).click();
     button("Show the text form").click();
     Locator source = page.getByLabel("Message, text form");
     assertThat(source).hasValue(Pattern.compile("\\{\\{#plan\\}\\}\\s*<p>Only for members\\.</p>"));

@@ -10,7 +10,6 @@ import app.jemble.core.message.SafeHtml;
 import app.jemble.message.LetterService;
 import app.jemble.outbox.OutboxService;
 import app.jemble.plan.PlanService;
-import app.jemble.plan.SendPlan;
 import app.jemble.problem.Problem;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -89,11 +88,7 @@ public class RuleTexts {
   public void release(long id, String name) {
     Cause rule = open.anybodys(id);
     Cause mailing = open.anybodys(rule.followsId());
-    SendPlan of = plans.of(mailing);
-    plans.write(
-        id,
-        new SendPlan(
-            null, false, null, SendPlan.AT_ONCE.waveGapSeconds(), of.hours(), of.ownClock(), null));
+    plans.write(id, plans.of(mailing).forEach());
     MailWording words = wordings.of(mailing);
     wordings.write(rule, words.saying(words.subject(), wordings.of(rule).body()).from(null, null));
     causes.releaseAs(id, sentAs(mailing, name));

@@ -1,7 +1,6 @@
 package app.jemble.people;
 
 import app.jemble.account.AccountService;
-import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
@@ -139,7 +138,7 @@ class MergeService implements Undoing {
         changes.set(batch, field, FieldValue.EMPTY, List.of(other.id()));
       }
       String text = field.name().equals("owner") ? mapper.ownerLogin(other.id()) : value.text();
-      FieldValue read = workspace.reader(DayOrder.DAY_FIRST).read(field, text);
+      FieldValue read = workspace.reader().read(field, text);
       changes.set(batch, field, read, List.of(stays));
     }
   }

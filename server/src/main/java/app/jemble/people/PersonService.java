@@ -1,7 +1,6 @@
 package app.jemble.people;
 
 import app.jemble.account.AccountService;
-import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldException;
@@ -176,7 +175,7 @@ public class PersonService {
   /** Reads values by field name; a problem at the first that is none. */
   private Map<Field, FieldValue> read(Map<String, String> values) {
     FieldCatalogue fields = workspace.fields();
-    FieldReader reader = workspace.reader(DayOrder.DAY_FIRST);
+    FieldReader reader = workspace.reader();
     Map<Field, FieldValue> read = new LinkedHashMap<>();
     List<String> names = new ArrayList<>(values.keySet());
     // A membership begins with its plan; what belongs to it comes after.

@@ -1,7 +1,6 @@
 package app.jemble.people;
 
 import app.jemble.account.AccountService;
-import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldException;
 import app.jemble.core.record.FieldUse;
@@ -60,7 +59,7 @@ public class WantedValues {
 
   private FieldValue read(Field field, String value) {
     try {
-      return workspace.reader(DayOrder.DAY_FIRST).read(field, value);
+      return workspace.reader().read(field, value);
     } catch (FieldException wrong) {
       throw Problem.wrong("value", wrong.getMessage());
     }

@@ -8,8 +8,10 @@ import app.jemble.core.pace.Deadline;
 import app.jemble.core.pace.Pace;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.PlanAsk;
+import app.jemble.core.pace.PlanWish;
 import app.jemble.core.pace.Planner;
 import app.jemble.core.pace.Start;
+import app.jemble.core.pace.WallClock;
 import app.jemble.core.pace.WeeklyHours;
 import app.jemble.outbox.OutboxService;
 import app.jemble.problem.Problem;
@@ -35,8 +37,6 @@ import tools.jackson.databind.ObjectMapper;
 @Service
 public class PlanService {
 
-  private static final long LONGEST_GAP = Duration.ofDays(31).toSeconds();
-
   /** A plan over more days is shown by day, not by hour. */
   private static final int MOST_DAYS_OF_HOURS = 14;
 
@@ -45,6 +45,7 @@ public class PlanService {
   private final AccountService accounts;
   private final OutboxService outbox;
   private final WorkspaceService workspace;
+  private final PlanSentences sentences;
   private final ObjectMapper json;
 
   PlanService(
@@ -53,12 +54,14 @@ public class PlanService {
       AccountService accounts,
       OutboxService outbox,
       WorkspaceService workspace,
+      PlanSentences sentences,
       ObjectMapper json) {
     this.mapper = mapper;
     this.sending = sending;
     this.accounts = accounts;
     this.outbox = outbox;
     this.workspace = workspace;
+    this.sentences = sentences;
     this.json = json;
   }
 
@@ -78,8 +81,11 @@ public class PlanService {
     if (plan.wavePeople() != null && plan.wavePeople() < 1) {
       throw Problem.wrong("plan.wavePeople", "A wave is of at least one person.");
     }
-    if (plan.waveGapSeconds() < 0 || plan.waveGapSeconds() > LONGEST_GAP) {
+    if (plan.waveGapSeconds() < 0 || plan.waveGapSeconds() > PlanWish.LONGEST_GAP) {
       throw Problem.wrong("plan.waveGapSeconds", "Waves are at most 31 days apart.");
+    }
+    if (plan.startZone() != null && !ZoneId.getAvailableZoneIds().contains(plan.startZone())) {
+      throw Problem.wrong("plan.startZone", "Name a zone such as Europe/Lisbon.");
     }
     if (plan.hours() != null) {
       HoursSpan.hours(plan.hours());
@@ -102,7 +108,7 @@ public class PlanService {
             ? new Start.At(notBefore)
             : plan.startOwn()
                 ? new Start.OwnTime(plan.startWall())
-                : new Start.At(new Start.OwnTime(plan.startWall()).in(house));
+                : new Start.At(WallClock.at(plan.startWall(), plan.startClock(house)));
     WeeklyHours hours = plan.hours() == null ? sending.hours() : HoursSpan.hours(plan.hours());
     Pace pace =
         plan.wavePeople() == null
@@ -153,6 +159,7 @@ public class PlanService {
     ZoneId house = ask.house();
     int spacingDays = spacingDays();
     return new PlanView(
+        sentences.of(plan),
         clocks.size(),
         planned.waves(),
         planned.unplanned(),
@@ -203,15 +210,15 @@ public class PlanService {
         slack,
         inWaves ? sought.smallestWave().map(Pace::people).orElse(null) : null,
         inWaves ? sought.largestGap().map(Pace::gapSeconds).orElse(null) : null,
-        sought.latestStart().map(start -> wall(start, ask.house())).orElse(null),
+        sought.latestStart().map(start -> wall(start, plan.startClock(ask.house()))).orElse(null),
         miss.flatMap(Deadline.Miss::by).map(Duration::toSeconds).orElse(null),
         miss.map(Deadline.Miss::limits).orElse(List.of()));
   }
 
-  private static LocalDateTime wall(Start start, ZoneId house) {
+  private static LocalDateTime wall(Start start, ZoneId clock) {
     return start instanceof Start.OwnTime own
         ? own.wall()
-        : LocalDateTime.ofInstant(((Start.At) start).instant(), house)
+        : LocalDateTime.ofInstant(((Start.At) start).instant(), clock)
             .truncatedTo(ChronoUnit.MINUTES);
   }
 }

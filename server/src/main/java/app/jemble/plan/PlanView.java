@@ -9,6 +9,7 @@ import java.util.List;
 /**
  * The run sheet of a plan.
  *
+ * @param words the plan as a sentence
  * @param messages how many are planned for
  * @param waves in how many waves they leave
  * @param unplanned how many may never leave under these limits
@@ -22,6 +23,7 @@ import java.util.List;
  * @param doneBy how it stands with the day by which all should have left; null when none was set
  */
 record PlanView(
+    String words,
     long messages,
     long waves,
     long unplanned,

@@ -26,4 +26,8 @@ public record HoursSpan(DayOfWeek day, int from, int to) {
     return new WeeklyHours(
         spans.stream().map(s -> new WeeklyHours.Window(s.day(), s.from(), s.to())).toList());
   }
+
+  public static List<HoursSpan> of(WeeklyHours hours) {
+    return hours.windows().stream().map(w -> new HoursSpan(w.day(), w.from(), w.to())).toList();
+  }
 }

@@ -83,7 +83,12 @@ public class WorkspaceService {
         .plus(mapper.attributes().stream().map(WorkspaceService::field).toList());
   }
 
-  /** Reads values as people of this workspace write them. */
+  /** Reads values as they are typed here: days in the order of the workspace's language. */
+  public FieldReader reader() {
+    return reader(DayOrder.of(current().locale()));
+  }
+
+  /** Reads values as people of this workspace write them, days in the order of a file. */
   public FieldReader reader(DayOrder days) {
     Workspace house = current();
     return new FieldReader(house.zoneId(), house.region(), house.currency(), days);

@@ -2,8 +2,11 @@ package app.jemble.core.record;
 
 import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.time.chrono.IsoChronology;
 import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.DateTimeParseException;
+import java.time.format.FormatStyle;
 import java.time.format.ResolverStyle;
 import java.util.List;
 import java.util.Locale;
@@ -71,6 +74,17 @@ public enum DayOrder {
 
   private static boolean isSensible(LocalDate day) {
     return day.getYear() >= 1 && day.getYear() <= 9999;
+  }
+
+  /** The order that a language writes days in, by the pattern of the Unicode CLDR. */
+  public static DayOrder of(Locale language) {
+    String pattern =
+        DateTimeFormatterBuilder.getLocalizedDateTimePattern(
+            FormatStyle.SHORT, null, IsoChronology.INSTANCE, language);
+    int day = pattern.indexOf('d');
+    return pattern.indexOf('y') < day
+        ? YEAR_FIRST
+        : pattern.indexOf('M') < day ? MONTH_FIRST : DAY_FIRST;
   }
 
   /**

@@ -7,9 +7,10 @@
     writing: Writing;
     /** Null saves back to the template that the message began from. */
     onsave: (name: string | null) => void;
+    ondiscard: () => void;
   }
 
-  let { writing, onsave }: Props = $props();
+  let { writing, onsave, ondiscard }: Props = $props();
   let open = $state(false);
   let name = $state('');
 
@@ -22,10 +23,14 @@
   }
 </script>
 
-<Popup bind:open label="Keep as a template" right>
+<Popup bind:open label="More about this mailing" right>
   {#snippet trigger(toggle)}
-    <button type="button" class="text-kelp hover:underline" aria-expanded={open} onclick={toggle}
-      >Keep…</button
+    <button
+      type="button"
+      class="min-h-[26px] px-1.5 font-semibold text-kelp hover:underline"
+      aria-label="More about this mailing"
+      aria-expanded={open}
+      onclick={toggle}>More</button
     >
   {/snippet}
   <div class="flex w-72 flex-col gap-2 text-left text-[0.95rem]">
@@ -49,5 +54,10 @@
       />
       <button type="submit" class="font-semibold text-kelp hover:underline">Keep</button>
     </form>
+    <button
+      type="button"
+      class="mt-1 border-t border-line-soft pt-2 text-left font-semibold text-brick hover:underline"
+      onclick={() => ((open = false), ondiscard())}>Discard this draft</button
+    >
   </div>
 </Popup>

@@ -1,0 +1,39 @@
+<script lang="ts">
+  import { count } from '$lib/format/numbers';
+  import { hourName, type BarDay } from './bars';
+
+  interface Props {
+    days: BarDay[];
+    running: boolean;
+    dayName: (day: string) => string;
+  }
+
+  let { days, running, dayName }: Props = $props();
+</script>
+
+<!-- What the bars show, for whoever does not see them. -->
+<table class="sr-only">
+  <caption>When messages leave</caption>
+  <thead>
+    <tr>
+      <th scope="col">Day</th>
+      <th scope="col">From</th>
+      <th scope="col">Planned</th>
+      {#if running}<th scope="col">Gone</th>{/if}
+      <th scope="col">Held back by</th>
+    </tr>
+  </thead>
+  <tbody>
+    {#each days as day (day.day)}
+      {#each day.bars.filter((b) => b.planned || b.sent) as bar (bar.hour)}
+        <tr>
+          <th scope="row">{dayName(bar.day)}</th>
+          <td>{bar.hour === null ? 'all day' : hourName(bar.hour)}</td>
+          <td>{count(bar.planned)}</td>
+          {#if running}<td>{count(bar.sent)}</td>{/if}
+          <td>{day.bound.join(', ')}</td>
+        </tr>
+      {/each}
+    {/each}
+  </tbody>
+</table>
