@@ -12,11 +12,17 @@
   let { writing, field, onclose }: Props = $props();
   let words = $state('');
 
-  function set(event: SubmitEvent) {
+  let wrong = $state('');
+
+  async function set(event: SubmitEvent) {
     event.preventDefault();
     if (!words.trim()) return;
-    setFallback(writing, field, words);
-    onclose();
+    try {
+      await setFallback(writing, field, words);
+      onclose();
+    } catch (error) {
+      wrong = error instanceof Error ? error.message : String(error);
+    }
   }
 
   function focusFirst(node: HTMLElement) {
@@ -34,4 +40,5 @@
   />
   <button type="submit" class="font-semibold text-kelp hover:underline">Set it</button>
   <button type="button" class="text-soft hover:underline" onclick={onclose}>Not now</button>
+  {#if wrong}<p class="w-full text-brick" role="alert">{wrong}</p>{/if}
 </form>

@@ -40,11 +40,16 @@ describe('what mends a finding', () => {
     expect(mendsOf(finding('LONG_SUBJECT'))).toEqual([]);
     expect(mendsOf(finding('PICTURE_WITHOUT_TEXT', 0))).toEqual([]);
   });
-  it('is a fallback wherever the field stands without one', () => {
-    const writing = writingWith('{{plan}}?', '<p>{{plan}} {{plan or "a"}}</p>');
-    setFallback(writing as unknown as Writing, 'plan', 'a < b');
-    expect(writing.subject).toBe('{{plan or "a < b"}}?');
-    expect(writing.body).toBe('<p>{{plan or "a &lt; b"}} {{plan or "a"}}</p>');
+  it('is a fallback, which the server writes into both texts', async () => {
+    const writing = writingWith('{{plan}}?', '<p>{{plan}}</p>');
+    const asked = vi
+      .spyOn(api, 'POST')
+      .mockImplementation((() => ok({ subject: 'S', body: '<p>B</p>' })) as never);
+    await setFallback(writing as unknown as Writing, 'plan', 'a');
+    expect(asked).toHaveBeenCalledWith('/api/mends/fallback', {
+      body: { subject: '{{plan}}?', body: '<p>{{plan}}</p>', field: 'plan', fallback: 'a' }
+    });
+    expect([writing.subject, writing.body]).toEqual(['S', '<p>B</p>']);
     expect(writing.changed).toHaveBeenCalled();
   });
   it('is leaving its people out, which can be taken back', async () => {

@@ -1,7 +1,6 @@
 import { answer, api } from '$lib/api/client';
 import type { FindingBody } from '$lib/api/types';
 import { undo } from '$lib/people/bulk/doing';
-import { withFallback } from '$lib/editor/mergeText';
 import { notices } from '$lib/ui/notices.svelte';
 import type { QueryClient } from '@tanstack/svelte-query';
 import type { Writing } from '$lib/draft/writing.svelte';
@@ -20,9 +19,13 @@ export function mendsOf(finding: FindingBody): Mend[] {
 }
 
 /** Writes a fallback wherever the field stands without one. */
-export function setFallback(writing: Writing, field: string, fallback: string) {
-  writing.subject = withFallback(writing.subject, field, fallback, false);
-  writing.body = withFallback(writing.body, field, fallback, true);
+export async function setFallback(writing: Writing, field: string, fallback: string) {
+  const { subject, body } = writing;
+  const mended = await answer(
+    api.POST('/api/mends/fallback', { body: { subject, body, field, fallback } })
+  );
+  writing.subject = mended.subject;
+  writing.body = mended.body;
   writing.changed();
 }
 

@@ -69,7 +69,10 @@ export function mailingQuestions(
     placeholderData: keepPreviousData
   }));
   const list = $derived(audience.data?.pages.flat() ?? []);
-  const current = $derived<Chosen | null>(chosen() ?? list[0] ?? null);
+  const current = $derived<Chosen | null>(
+    chosen() ?? list.find((p) => p.reach === 'READY') ?? list[0] ?? null
+  );
+  const row = $derived(list.find((p) => isChosen(p, current)));
 
   const proof = createQuery(() => ({
     queryKey: ['proof', id, writing.revision, current?.id, current?.recordId],
@@ -83,7 +86,7 @@ export function mailingQuestions(
           signal
         })
       ),
-    enabled: current !== null,
+    enabled: current !== null && (row === undefined || row.reach === 'READY'),
     placeholderData: keepPreviousData
   }));
 
@@ -96,6 +99,10 @@ export function mailingQuestions(
     },
     get current() {
       return current;
+    },
+    /** Whose proof there is none of, and why: who gets nothing. */
+    get getsNothing() {
+      return row && row.reach !== 'READY' ? { name: row.name, why: row.reachWords } : null;
     },
     /** How far a long look has come; null when none is under way. */
     get progress() {

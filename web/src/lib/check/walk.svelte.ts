@@ -16,8 +16,10 @@ export function walk(writing: Writing, onchoose: (row: Chosen) => void) {
     () => chosen
   );
   const { check, audience } = asked;
-  const place = $derived(asked.list.findIndex((p) => isChosen(p, asked.current)) + 1);
-  const of = $derived(which || name ? asked.list.length : (check.data?.total ?? asked.list.length));
+  /** Who gets nothing has no proof. */
+  const proofs = $derived(asked.list.filter((p) => p.reach === 'READY'));
+  const place = $derived(proofs.findIndex((p) => isChosen(p, asked.current)) + 1);
+  const of = $derived(which || name ? proofs.length : (check.data?.ready ?? proofs.length));
 
   function choose(row: Chosen) {
     chosen = { id: row.id, recordId: row.recordId };
@@ -56,11 +58,10 @@ export function walk(writing: Writing, onchoose: (row: Chosen) => void) {
       chosen = null;
     },
     step(by: number) {
-      const { list } = asked;
-      const next = list[Math.max(0, Math.min(list.length - 1, place - 1 + by))];
+      const next = proofs[Math.max(0, Math.min(proofs.length - 1, place - 1 + by))];
       if (!next) return;
       choose(next);
-      if (place > list.length - NEAR_THE_END) more();
+      if (place > proofs.length - NEAR_THE_END) more();
     }
   };
 }

@@ -7,8 +7,7 @@ import {
   subjectFromEditor,
   subjectToEditor,
   taken,
-  toEditor,
-  withFallback
+  toEditor
 } from './mergeText';
 
 const bodies = [
@@ -96,15 +95,6 @@ describe('a merge field', () => {
     expect(inside('first_name', ' a "b" {c} ')).toBe('first_name or "a b c"');
     expect(inside('plan', '')).toBe('plan');
   });
-});
-
-it('sets a fallback where there is none', () => {
-  expect(
-    withFallback('{{plan}} {{plan or "a"}} {{plan as capitals}} {{stage}}', 'plan', 'x', false)
-  ).toBe('{{plan or "x"}} {{plan or "a"}} {{plan or "x" as capitals}} {{stage}}');
-  expect(withFallback('<p>{{plan}}</p>', 'plan', 'a & b', true)).toBe(
-    '<p>{{plan or "a &amp; b"}}</p>'
-  );
 });
 
 it('shows a subject in a list by the names of its fields', () => {

@@ -163,16 +163,6 @@ export function taken(inside: string): { name: string; fallback: string; rest: s
   return match ? { name: match[1] ?? '', fallback: match[2] ?? '', rest: match[3] ?? '' } : null;
 }
 
-/** A text with a fallback for every merge field of that name that has none. */
-export function withFallback(text: string, name: string, fallback: string, html: boolean): string {
-  return text.replace(field, (whole, written: string) => {
-    const part = taken(html ? unescape(written) : written);
-    if (part?.name !== name || part.fallback) return whole;
-    const changed = inside(name, fallback, part.rest);
-    return `{{${html ? escapeText(changed) : changed}}}`;
-  });
-}
-
 /** The inside of a merge field. */
 export function inside(name: string, fallback: string, rest = ''): string {
   const clean = fallback.replaceAll('"', '').replaceAll('{', '').replaceAll('}', '').trim();

@@ -94,7 +94,8 @@
   }
 
   function copy(colleague: number | null = null) {
-    if (current !== null) void acts.sendCopy(current, proof.data?.toName ?? '', colleague);
+    if (current !== null && !asked.getsNothing)
+      void acts.sendCopy(current, proof.data?.toName ?? '', colleague);
   }
 
   function writeOwn() {
@@ -140,7 +141,7 @@
   chosen={going.which?.part ?? going.which?.reach ?? null}
   {editable}
   busy={acts.busy}
-  mayCopy={current !== null}
+  mayCopy={current !== null && !asked.getsNothing}
   onchoose={(key) => show(check.data ? whichOf(key, check.data) : null)}
   oncopy={copy}
   onrelease={openRelease}
@@ -195,6 +196,7 @@
   <div class={shown('proof')}>
     <ProofPane
       proof={proof.data}
+      getsNothing={asked.getsNothing}
       error={proof.error}
       place={going.place}
       of={going.of}

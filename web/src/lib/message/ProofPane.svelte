@@ -8,6 +8,8 @@
 
   interface Props {
     proof: Proof | undefined;
+    /** Who is chosen and gets nothing; null when there is a proof. */
+    getsNothing: { name: string; why: string } | null;
     error: unknown;
     /** Which of the list it is, from 1; 0 when it is not in the list. */
     place: number;
@@ -20,7 +22,18 @@
     ondropown: () => void;
   }
 
-  let { proof, error, place, of, editable, onstep, onmended, onown, ondropown }: Props = $props();
+  let {
+    proof,
+    getsNothing,
+    error,
+    place,
+    of,
+    editable,
+    onstep,
+    onmended,
+    onown,
+    ondropown
+  }: Props = $props();
   const first = $derived(proof?.toName.split(' ')[0] ?? '');
   const quiet = 'font-semibold text-kelp hover:underline';
 </script>
@@ -44,7 +57,9 @@
       >
     </span>
   {/snippet}
-  {#if error}
+  {#if getsNothing}
+    <p class="p-4"><strong>{getsNothing.name}</strong> gets nothing: {getsNothing.why}.</p>
+  {:else if error}
     <Trouble {error} />
   {:else if proof}
     <div class="flex h-full min-h-80 flex-col p-3">

@@ -83,6 +83,34 @@ public class WritingTest extends ServerTest {
   }
 
   @Test
+  public void aFallbackIsSetInBothTextsAndStaysReadable() {
+    Map<String, String> wish =
+        Map.of(
+            "subject", "Is {{berth_name}} ready?",
+            "body", "<p title=\"{{berth_name}}\">{{ berth_name }}</p>",
+            "field", "berth_name",
+            "fallback", "your \"boat\"");
+    JsonNode mended = api.post("/api/mends/fallback", wish).json();
+    assertThat(mended.get("subject").asString())
+        .isEqualTo("Is {{berth_name or \"your boat\"}} ready?");
+    assertThat(mended.get("body").asString())
+        .isEqualTo(
+            "<p title=\"{{berth_name or &quot;your boat&quot;}}\">"
+                + "{{berth_name or &quot;your boat&quot;}}</p>");
+    Api.Answer picture =
+        api.post(
+            "/api/mends/fallback",
+            Map.of(
+                "subject", "",
+                "body", "<img src=\"{{picture}}\">",
+                "field", "picture",
+                "fallback", "a boat"));
+    assertThat(picture.status()).isEqualTo(422);
+    assertThat(picture.json().get("detail").asString())
+        .contains("the address of a link or a picture");
+  }
+
+  @Test
   public void picturesAndFilesTravelInsideTheMessage() throws IOException {
     long person = addPerson("Bea", "Files", "files@okonjo.example");
     JsonNode picture = api.upload("/api/pictures?name=boat.png", picture(2000, 500, "png")).json();

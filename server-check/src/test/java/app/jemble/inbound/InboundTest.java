@@ -3,6 +3,8 @@ package app.jemble.inbound;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.ServerTest;
+import app.jemble.core.message.PublicToken;
+import app.jemble.workspace.WorkspaceService;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.testng.annotations.BeforeClass;
@@ -206,6 +208,69 @@ public class InboundTest extends ServerTest {
         "Diagnostic-Code: smtp; " + why,
         "",
         "--b--");
+  }
+
+  /** A copy in the mailbox that is read, and what answers it, is nothing to decide about. */
+  @Test
+  public void whatTheHouseWroteItselfIsKnownWhenItComesBack() {
+    Sent sent = send("house@reply.test", "House");
+    String ours = application.getBean(WorkspaceService.class).newToken();
+    String summary =
+        PublicToken.named("summary.1", application.getBean(WorkspaceService.class).secret());
+    receive(
+        "From: Orla Finch <orla@ternquay.example>",
+        "To: orla@ternquay.example",
+        "Subject: House",
+        "Message-ID: <" + ours + "@ternquay.example>",
+        "",
+        "A copy.");
+    receive(
+        "From: Orla Finch <orla@ternquay.example>",
+        "Subject: Away until Monday",
+        "Message-ID: <away-of-orla@ternquay.example>",
+        "In-Reply-To: <" + summary + "@ternquay.example>",
+        "Auto-Submitted: auto-replied",
+        "",
+        "I am away.");
+    receive(
+        "From: mailer-daemon@far.example",
+        "To: return+" + ours + "@ternquay.example",
+        "Subject: Undeliverable",
+        "Message-ID: <back-of-copy@far.example>",
+        "",
+        "The mailbox is full.");
+    receive(
+        "From: Orla Finch <orla@ternquay.example>",
+        "To: orla@ternquay.example",
+        "Subject: House",
+        "Message-ID: " + sent.id(),
+        "",
+        "The message itself, since Orla reads the mailbox that gets it.");
+    assertThat(
+            sql.sql(
+                    """
+                    select subject from inbound_mail
+                    where placed_at is null
+                      and (subject = 'House' or identity like '<away-of-%' or identity like '<back-of-%')
+                    """)
+                .query(String.class)
+                .list())
+        .isEmpty();
+    assertThat(kinds(sent)).isEmpty();
+    receive(
+        "From: A Stranger <stranger@far.example>",
+        "Subject: Re: House",
+        "Message-ID: <stranger-to-copy@far.example>",
+        "In-Reply-To: <" + ours + "@ternquay.example>",
+        "",
+        "Orla showed me this; may I come too?");
+    assertThat(
+            sql.sql(
+                    "select count(*) from inbound_mail where placed_at is null and subject = 'Re: House'")
+                .query(Long.class)
+                .single())
+        .as("what a person says is for a person to read")
+        .isEqualTo(1);
   }
 
   @Test

@@ -1,5 +1,6 @@
 package app.jemble.release;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
@@ -11,6 +12,7 @@ import jakarta.mail.Multipart;
 import jakarta.mail.internet.MimeMessage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
@@ -217,6 +219,7 @@ public class ReleaseTest extends ServerTest {
   public void aCopyToOneselfHasThatPersonsValuesAndCountsNothing() throws Exception {
     long person = addPerson("Copied", "Quay", "copied@quay.example");
     long mailing = draft(List.of(person), "For {{first_name}}", "<p>Hello</p>");
+    api.post("/api/mailings/" + mailing + "/files/recipients", Map.of());
     Api.Answer sent = api.post("/api/mailings/" + mailing + "/copy", Map.of("personId", person));
     assertThat(sent.json().get("address").asString()).isEqualTo("orla@ternquay.example");
     Eventually.holds(
@@ -226,7 +229,16 @@ public class ReleaseTest extends ServerTest {
             .filter(m -> subject(m).equals("For Copied"))
             .findFirst()
             .orElseThrow();
-    assertThat(part(copy, "text/html")).doesNotContain("/o/").doesNotContain("/l/");
+    ByteArrayOutputStream octets = new ByteArrayOutputStream();
+    copy.writeTo(octets);
+    String raw = octets.toString(UTF_8).replace("=\r\n", "");
+    assertThat(raw).contains("recipients.txt").contains("/leave/sample").doesNotContain("/o/");
+    assertThat(raw).doesNotContain("/l/");
+    String names = "Copied Quay\r\n";
+    assertThat(raw)
+        .contains(Base64.getEncoder().encodeToString(names.getBytes(UTF_8)).replace("=", ""));
+    Api.Answer page = api.get("/leave/sample");
+    assertThat(page.raw().body()).contains("This is a sample").doesNotContain("<form");
     assertThat(delivered("copied@quay.example")).isEmpty();
   }
 

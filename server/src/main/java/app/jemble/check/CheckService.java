@@ -13,6 +13,7 @@ import app.jemble.core.record.PersonId;
 import app.jemble.mailing.MailingFiles;
 import app.jemble.message.Letter;
 import app.jemble.message.LetterService;
+import app.jemble.message.RecipientNames;
 import app.jemble.outbox.OutboxService;
 import app.jemble.plan.PlanService;
 import app.jemble.plan.ReaderClocks;
@@ -35,7 +36,7 @@ import org.springframework.stereotype.Service;
 
 /** Looks at the message of everyone a mailing is for: what is lacking, and all other findings. */
 @Service
-public class CheckService implements ReadyReaders {
+public class CheckService implements ReadyReaders, RecipientNames {
 
   private static final int MOST_KEPT = 20;
 
@@ -130,6 +131,16 @@ public class CheckService implements ReadyReaders {
   @Override
   public List<PersonId> people(Cause mailing) {
     return lastCheck(mailing).ready().stream().map(Checked.Entry::personId).toList();
+  }
+
+  @Override
+  public List<String> names(Cause mailing) {
+    return names(lastCheck(mailing));
+  }
+
+  /** Of those who are ready, each once. */
+  public static List<String> names(Checked checked) {
+    return checked.ready().stream().map(Checked.Entry::name).distinct().toList();
   }
 
   /** The last look at a mailing, when there was one. */

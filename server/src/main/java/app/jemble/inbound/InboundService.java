@@ -89,6 +89,10 @@ public class InboundService {
     if (mailId == null) {
       return;
     }
+    if (finder.isOurOwn(mail, sorted)) {
+      mapper.place(mailId, clock.instant(), null);
+      return;
+    }
     Match found = finder.search(mail, sorted);
     boolean known = found != null && note(found, read, mailId);
     if (known || (found == null && needsNobody(sorted))) {

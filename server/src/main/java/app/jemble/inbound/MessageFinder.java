@@ -1,11 +1,14 @@
 package app.jemble.inbound;
 
+import app.jemble.account.AccountService;
+import app.jemble.core.message.PublicToken;
 import app.jemble.core.response.AwayNotice;
 import app.jemble.core.response.InboundMail;
 import app.jemble.core.response.ReplySubject;
 import app.jemble.core.response.SortedMail;
 import app.jemble.response.Answered;
 import app.jemble.response.AnsweredMessages;
+import app.jemble.workspace.WorkspaceService;
 import jakarta.mail.internet.AddressException;
 import jakarta.mail.internet.InternetAddress;
 import java.util.ArrayList;
@@ -34,9 +37,41 @@ class MessageFinder {
   record Match(Answered message, boolean sure) {}
 
   private final AnsweredMessages responses;
+  private final AccountService accounts;
+  private final WorkspaceService workspace;
 
-  MessageFinder(AnsweredMessages responses) {
+  MessageFinder(AnsweredMessages responses, AccountService accounts, WorkspaceService workspace) {
     this.responses = responses;
+    this.accounts = accounts;
+    this.workspace = workspace;
+  }
+
+  /**
+   * Whether it is a mail of the house that came back to it, which says nothing of any person: a
+   * copy, a summary or the word of a rule in the mailbox that is read, and what software or a
+   * colleague answers to one.
+   */
+  boolean isOurOwn(InboundMail mail, SortedMail sorted) {
+    boolean byColleague = isColleague(sender(mail));
+    Matcher itself = OUR_ID.matcher(mail.header("message-id").strip());
+    if (itself.matches() && isGenuine(itself.group(1))) {
+      return byColleague;
+    }
+    List<String> about = tokens(mail).stream().filter(this::isGenuine).toList();
+    boolean ofNoMessage =
+        !about.isEmpty() && about.stream().allMatch(token -> responses.byToken(token) == null);
+    return ofNoMessage && (byColleague || !(sorted instanceof SortedMail.Reply));
+  }
+
+  private boolean isColleague(InternetAddress from) {
+    return from != null
+        && (from.getAddress().equalsIgnoreCase(workspace.current().houseEmail())
+            || accounts.all().stream()
+                .anyMatch(a -> a.email().equalsIgnoreCase(from.getAddress())));
+  }
+
+  private boolean isGenuine(String token) {
+    return PublicToken.isGenuine(token, workspace.secret());
   }
 
   /** The message, or null. */

@@ -1,5 +1,6 @@
 package app.jemble.leaving;
 
+import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.PublicToken;
 import app.jemble.mark.MarkController;
 import app.jemble.response.ResponseService;
@@ -42,6 +43,9 @@ public class LeavingController {
   /** Looking at the page changes nothing (RFC 8058 section 3.1); its buttons do. */
   @GetMapping
   ResponseEntity<String> look(@PathVariable String token) {
+    if (token.equals(MessageComposer.SAMPLE)) {
+      return page(page.sample());
+    }
     return isGenuine(token) ? show(token, LeavingPage.ASKING) : MarkController.unknown();
   }
 
@@ -54,6 +58,9 @@ public class LeavingController {
       @PathVariable String token,
       @RequestParam(required = false) String choice,
       @RequestParam(required = false) List<Long> get) {
+    if (token.equals(MessageComposer.SAMPLE)) {
+      return page(page.sample());
+    }
     if (!isGenuine(token)) {
       return MarkController.unknown();
     }
@@ -73,13 +80,15 @@ public class LeavingController {
   private ResponseEntity<String> show(String token, LeavingPage.Title title) {
     return leaving
         .choices(token)
-        .map(
-            choices ->
-                ResponseEntity.ok()
-                    .contentType(MediaType.TEXT_HTML)
-                    .cacheControl(CacheControl.noStore())
-                    .body(page.html(title, choices)))
+        .map(choices -> page(page.html(title, choices)))
         .orElseGet(MarkController::unknown);
+  }
+
+  private static ResponseEntity<String> page(String html) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.TEXT_HTML)
+        .cacheControl(CacheControl.noStore())
+        .body(html);
   }
 
   private boolean isGenuine(String token) {

@@ -23,6 +23,13 @@ public class LeavingPage {
           "We will not write to you about this again. Should you change your mind, only you can"
               + " come back: here.");
 
+  static final Title SAMPLE =
+      new Title(
+          "This is a sample",
+          "You came here from a proof or a copy of a message. In the message itself this link leads"
+              + " each reader to their own page, where they choose what they get, or leave."
+              + " Nothing was changed.");
+
   /** What the page shows. */
   public record Shown(Title title, Choices choices) {}
 
@@ -34,5 +41,10 @@ public class LeavingPage {
 
   String html(Title title, Choices choices) {
     return pages.html("leaving.ftlh", new Shown(title, choices));
+  }
+
+  /** Where the link of a proof or a copy leads: nobody leaves by it. */
+  String sample() {
+    return pages.html("sample.ftlh", SAMPLE);
   }
 }

@@ -12,6 +12,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
+import java.util.function.Supplier;
 import org.springframework.http.InvalidMediaTypeException;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
@@ -126,7 +127,7 @@ public class MailingFiles {
 
   /** Writes the list of recipients, where one is attached. */
   public void fillRecipients(long mailingId, List<String> names) {
-    byte[] octets = (String.join("\r\n", names) + "\r\n").getBytes(StandardCharsets.UTF_8);
+    byte[] octets = listed(names);
     mapper.fillRecipients(mailingId, octets, octets.length);
   }
 
@@ -134,8 +135,17 @@ public class MailingFiles {
     mapper.fillRecipients(mailingId, null, 0);
   }
 
-  /** The files as messages carry them; a list of recipients not yet made is empty. */
-  public List<AttachedFile.Named> attached(long mailingId, FieldCatalogue fields) {
+  private static byte[] listed(List<String> names) {
+    return (String.join("\r\n", names) + "\r\n").getBytes(StandardCharsets.UTF_8);
+  }
+
+  /**
+   * The files as messages carry them.
+   *
+   * @param recipients asked where the list of recipients is not made yet
+   */
+  public List<AttachedFile.Named> attached(
+      long mailingId, FieldCatalogue fields, Supplier<List<String>> recipients) {
     return mapper.files(mailingId).stream()
         .map(
             f ->
@@ -144,7 +154,7 @@ public class MailingFiles {
                         .template()
                         .orElseThrow(),
                     f.type(),
-                    f.octets() == null ? new byte[0] : f.octets()))
+                    f.octets() == null ? listed(recipients.get()) : f.octets()))
         .toList();
   }
 

@@ -13,6 +13,8 @@ import app.jemble.picture.PictureService;
 import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
+import java.util.List;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
 /** Makes the letter of a mailing. */
@@ -48,6 +50,15 @@ public class LetterService {
   }
 
   public Letter of(Cause cause) {
+    return asItWillLeave(cause, List::of);
+  }
+
+  /**
+   * A letter with all it will carry.
+   *
+   * @param recipients the names of those who will get it, asked where a list of them is attached
+   */
+  Letter asItWillLeave(Cause cause, Supplier<List<String>> recipients) {
     MailWording wording = wordings.of(cause);
     Workspace house = workspace.current();
     FieldCatalogue fields = workspace.fields();
@@ -68,7 +79,7 @@ public class LetterService {
             fields,
             looks,
             ownWordings.all(cause.id()),
-            files.attached(cause.id(), fields),
+            files.attached(cause.id(), fields, recipients),
             pictures,
             settings.publicUrl()));
   }

@@ -15,6 +15,7 @@ import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.PersonId;
 import app.jemble.people.PersonRecord;
 import app.jemble.problem.Problem;
+import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -28,14 +29,13 @@ import org.springframework.stereotype.Service;
 @Service
 public class ProofService {
 
-  /** A person without a valid address is proofed all the same, with this one. */
-  private static final String NO_ADDRESS = "no-address@jemble.invalid";
-
   private final AudienceService audience;
   private final LetterService letters;
   private final Samples samples;
   private final AccountService accounts;
   private final MailCarrier handover;
+  private final RecipientNames recipients;
+  private final WorkspaceService workspace;
   private final Clock clock;
 
   ProofService(
@@ -44,12 +44,16 @@ public class ProofService {
       Samples samples,
       AccountService accounts,
       MailCarrier handover,
+      RecipientNames recipients,
+      WorkspaceService workspace,
       Clock clock) {
     this.audience = audience;
     this.letters = letters;
     this.samples = samples;
     this.accounts = accounts;
     this.handover = handover;
+    this.recipients = recipients;
+    this.workspace = workspace;
     this.clock = clock;
   }
 
@@ -138,7 +142,7 @@ public class ProofService {
     if (to == null) {
       throw Problem.wrong("colleagueId", "There is no such colleague.");
     }
-    Letter letter = letters.of(mailing);
+    Letter letter = letters.asItWillLeave(mailing, () -> recipients.names(mailing));
     OutgoingMessage message =
         compose(
                 letter,
@@ -164,9 +168,7 @@ public class ProofService {
   private MessageComposer.Composed compose(
       Letter letter, AudienceService.Reader reader, Mailbox instead) {
     PersonRecord person = reader.person();
-    boolean sound = person.email() != null && EmailAddress.isValid(person.email().strip());
-    Mailbox to =
-        instead != null ? instead : new Mailbox(person.name(), sound ? person.email() : NO_ADDRESS);
+    Mailbox to = instead != null ? instead : address(person);
     return MessageComposer.compose(
         letter.shared(person.id(), letter.voices(person.ownerName(), person.ownerEmail())),
         new MessageComposer.Own(
@@ -174,7 +176,16 @@ public class ProofService {
             reader.values(),
             Locale.forLanguageTag(person.language()),
             clock.instant(),
-            "",
+            instead == null ? "" : workspace.newToken(),
+            true,
             ThreadPlace.NEW));
+  }
+
+  private static Mailbox address(PersonRecord person) {
+    String email = person.email() == null ? "" : person.email().strip();
+    if (!EmailAddress.isValid(email)) {
+      throw Problem.conflict(person.name() + " gets nothing: there is no valid address.");
+    }
+    return new Mailbox(person.name(), email);
   }
 }

@@ -92,8 +92,7 @@ public class ReleaseService {
     PlanAsk ask = plans.ask(mailing, plans.of(mailing), heldUntil);
     Plan plan = Planner.plan(ask, everyone.clocks());
     changes.release(id, now, heldUntil, plan.first().orElse(heldUntil));
-    files.fillRecipients(
-        id, everyone.ready().stream().map(Checked.Entry::name).distinct().toList());
+    files.fillRecipients(id, CheckService.names(everyone));
     writing.note(id, everyone.ready(), plan);
     withRelease.released(mailing);
   }

@@ -62,7 +62,11 @@ public final class Escaping {
   /** The address where it is one that may be followed, else {@code #}, which leads nowhere. */
   private static String safeAddress(String value) {
     String address = value.strip();
-    return SAFE_SCHEME.matcher(address).matches() ? address : "#";
+    return isSafeAddress(address) ? address : "#";
+  }
+
+  static boolean isSafeAddress(String address) {
+    return SAFE_SCHEME.matcher(address).matches();
   }
 
   /** Most values hold nothing to escape: what lies between two such characters is taken whole. */

@@ -2,6 +2,7 @@ package app.jemble.core.merge;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Writes a parsed template back as text; read again it gives the same template. */
@@ -42,19 +43,27 @@ public final class TemplatePrinter {
   }
 
   private void tag(String inside) {
-    out.append("{{");
-    if (kind == TemplateParser.Kind.HTML) {
-      Escaping.append(out, inside, Place.HTML_ATTRIBUTE);
-    } else {
-      out.append(inside);
+    out.append("{{").append(written(inside, kind)).append("}}");
+  }
+
+  /** The inside of a merge field as it is written in a text of this kind. */
+  static String written(String inside, TemplateParser.Kind kind) {
+    if (kind != TemplateParser.Kind.HTML) {
+      return inside;
     }
-    out.append("}}");
+    StringBuilder escaped = new StringBuilder();
+    Escaping.append(escaped, inside, Place.HTML_ATTRIBUTE);
+    return escaped.toString();
   }
 
   private static String inside(Part.MergeField field) {
+    return inside(field.sources(), field.format());
+  }
+
+  static String inside(List<Part.Source> tried, Optional<Part.Format> as) {
     String sources =
-        field.sources().stream().map(TemplatePrinter::source).collect(Collectors.joining(" or "));
-    return field.format().map(format -> sources + " as " + format(format)).orElse(sources);
+        tried.stream().map(TemplatePrinter::source).collect(Collectors.joining(" or "));
+    return as.map(format -> sources + " as " + format(format)).orElse(sources);
   }
 
   private static String source(Part.Source source) {

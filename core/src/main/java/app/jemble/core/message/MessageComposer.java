@@ -60,15 +60,38 @@ public final class MessageComposer {
    * What is one person's own.
    *
    * @param language the person's, for dates, money and lists
-   * @param token the message's public token, or empty for a proof: then nothing is counted
+   * @param token the message's public token; a copy's is that of no message; empty for what does
+   *     not leave
+   * @param isProof whether it is only looked at: nothing is counted, and leaving is a sample
    */
   public record Own(
-      Mailbox to, Values values, Locale language, Instant date, String token, ThreadPlace thread) {
+      Mailbox to,
+      Values values,
+      Locale language,
+      Instant date,
+      String token,
+      boolean isProof,
+      ThreadPlace thread) {
 
-    boolean isProof() {
-      return token.isEmpty();
+    /** One person's message, as it leaves. */
+    public Own(
+        Mailbox to,
+        Values values,
+        Locale language,
+        Instant date,
+        String token,
+        ThreadPlace thread) {
+      this(to, values, language, date, token, token.isEmpty(), thread);
+    }
+
+    /** What it is called in Message-IDs and return addresses. */
+    private String id() {
+      return token.isEmpty() ? proofId(date) : token;
     }
   }
+
+  /** Where leaving leads in what is only looked at: a page that says so. */
+  public static final String SAMPLE = "sample";
 
   /**
    * A message and what was missing for it.
@@ -122,7 +145,7 @@ public final class MessageComposer {
     String subject = render(text.subject(), own.values());
     String html = render(text.html(), field -> inMessage(field, true));
     String plain = squeezed(render(text.text(), field -> inMessage(field, false)));
-    String id = own.isProof() ? proofId(own.date()) : own.token();
+    String id = own.id();
     CarriedPictures carried = CarriedPictures.in(html, shared.pictures(), shared.returnDomain());
     OutgoingMessage message =
         new OutgoingMessage(
@@ -198,9 +221,8 @@ public final class MessageComposer {
 
   private Optional<String> leaveAddress() {
     boolean leaves = shared.mayLeave() || shared.text().namesLeaving();
-    return leaves && !own.isProof()
-        ? Optional.of(shared.publicUrl() + "/leave/" + own.token())
-        : Optional.empty();
+    String whose = own.isProof() ? SAMPLE : own.token();
+    return leaves ? Optional.of(shared.publicUrl() + "/leave/" + whose) : Optional.empty();
   }
 
   /** A passage that did not show leaves empty lines behind; never more than one stays. */

@@ -33,6 +33,16 @@ public final class PublicToken {
     return Base64.getUrlEncoder().withoutPadding().encodeToString(all);
   }
 
+  /**
+   * The token of a mail of the house that is no message: always the same for the same name.
+   *
+   * @param name that no other mail has
+   */
+  public static String named(String name, byte[] key) {
+    byte[] whole = hmac(name.getBytes(StandardCharsets.UTF_8), key);
+    return of(Arrays.copyOf(whole, RANDOM), key);
+  }
+
   /** Whether the token was made with this key. */
   public static boolean isGenuine(String token, byte[] key) {
     byte[] all;
@@ -49,10 +59,14 @@ public final class PublicToken {
   }
 
   private static byte[] seal(byte[] random, byte[] key) {
+    return Arrays.copyOf(hmac(random, key), SEAL);
+  }
+
+  private static byte[] hmac(byte[] octets, byte[] key) {
     try {
       Mac mac = Mac.getInstance("HmacSHA256");
       mac.init(new SecretKeySpec(key, "HmacSHA256"));
-      return Arrays.copyOf(mac.doFinal(random), SEAL);
+      return mac.doFinal(octets);
     } catch (GeneralSecurityException e) {
       throw new IllegalStateException("every JDK has HmacSHA256", e);
     }

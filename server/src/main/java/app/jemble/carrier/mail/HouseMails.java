@@ -3,6 +3,7 @@ package app.jemble.carrier.mail;
 import app.jemble.carrier.HandoverResult;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.OutgoingMessage;
+import app.jemble.core.message.PublicToken;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.Workspace;
@@ -42,7 +43,7 @@ public class HouseMails {
   /**
    * Sends a mail at once.
    *
-   * @param id that no other mail has, of letters, digits and dots
+   * @param id that no other mail has
    * @return false when it did not leave and should be tried again
    */
   public boolean send(String id, Mailbox to, String subject, Words words) {
@@ -63,8 +64,9 @@ public class HouseMails {
             HtmlUtils.htmlEscape(words.text()),
             HtmlUtils.htmlEscape(link),
             words.link());
+    String token = PublicToken.named(id, workspace.secret());
     return new OutgoingMessage(
-        "<" + id + "@" + house.returnDomain() + ">",
+        "<" + token + "@" + house.returnDomain() + ">",
         clock.instant(),
         house.houseEmail() == null ? to : new Mailbox(house.name(), house.houseEmail()),
         Optional.empty(),
@@ -77,7 +79,7 @@ public class HouseMails {
         ThreadPlace.NEW,
         List.of(),
         Optional.empty(),
-        "return+" + id + "@" + house.returnDomain(),
+        "return+" + token + "@" + house.returnDomain(),
         true);
   }
 }
