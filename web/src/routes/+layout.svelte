@@ -9,6 +9,7 @@
   import { keys } from '$lib/keys/keys.svelte';
   import TopBar from '$lib/shell/TopBar.svelte';
   import { session } from '$lib/session/session.svelte';
+  import SignInAgain from '$lib/session/SignInAgain.svelte';
   import Notices from '$lib/ui/Notices.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import '$lib/ui/appearance.svelte';
@@ -40,13 +41,18 @@
     await goto(`/sign-in?back=${encodeURIComponent(back)}`);
   }
 
-  $effect(() => (session.colleague ? listen(queries) : undefined));
+  function leave() {
+    session.over = false;
+    session.colleague = null;
+    queries.clear();
+    void toSignIn();
+  }
+
+  $effect(() => (session.colleague && !session.over ? listen(queries) : undefined));
 
   onMount(() => {
     onSignedOut.call = () => {
-      session.colleague = null;
-      queries.clear();
-      if (page.url.pathname !== '/sign-in') void toSignIn();
+      if (session.colleague && !signingIn) session.over = true;
     };
     void begin();
   });
@@ -69,6 +75,7 @@
           {@render children()}
         </main>
       </div>
+      <SignInAgain onleave={leave} />
       <Finder />
       <KeyList />
     {/if}

@@ -39,7 +39,7 @@ describe('an answer', () => {
   it('tells the screens when nobody is signed in any more', async () => {
     const told = vi.fn();
     onSignedOut.call = told;
-    await expect(answer(reply(401, undefined))).rejects.toThrow('Please sign in first.');
+    await expect(answer(reply(401, undefined))).rejects.toThrow('You are not signed in any more.');
     expect(told).toHaveBeenCalledOnce();
   });
 });

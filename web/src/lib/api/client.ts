@@ -21,7 +21,19 @@ export const guard = { header: '', token: '' };
 /** Called when the server says that nobody is signed in. */
 export const onSignedOut = { call: () => {} };
 
-export const api = createClient<paths>({ baseUrl: '/' });
+/** An act without an answer has failed after so many milliseconds; it may have been done all the same. */
+const PATIENCE = 15_000;
+
+/** Acts end without an answer some time; questions are ended by whoever asks. */
+function patiently(request: Request): Promise<Response> {
+  return fetch(request.method === 'GET' ? request : new Request(request, withPatience(request)));
+}
+
+function withPatience(request: Request): RequestInit {
+  return { signal: AbortSignal.any([request.signal, AbortSignal.timeout(PATIENCE)]) };
+}
+
+export const api = createClient<paths>({ baseUrl: '/', fetch: patiently });
 
 const once = new Once();
 const acts = new Map<string, string>();
@@ -69,15 +81,29 @@ export async function answer<T>(call: Promise<Reply<T>>): Promise<T> {
     if (lost instanceof DOMException && lost.name === 'AbortError') {
       throw lost;
     }
-    throw new ApiProblem(0, 'Jemble cannot be reached. Nothing was changed; try again.', '');
+    throw new ApiProblem(0, unanswered(lost), '');
   }
   if (reply.response.ok) {
     return reply.data as T;
   }
-  if (reply.response.status === 401) {
-    onSignedOut.call();
-  }
-  throw problem(reply.response.status, reply.error);
+  const status = await meant(reply.response.status);
+  if (status === 401) onSignedOut.call();
+  throw problem(status, status === reply.response.status ? reply.error : null);
+}
+
+/** Without an answer nobody knows whether it was done. */
+function unanswered(lost: unknown): string {
+  return lost instanceof DOMException && lost.name === 'TimeoutError'
+    ? 'Jemble did not answer within 15 seconds; it may have been done all the same.'
+    : 'Jemble cannot be reached. Nothing was changed; try again.';
+}
+
+/** A session that is over is refused as if it might not do it; whether one is there tells both apart. */
+async function meant(status: number): Promise<number> {
+  if (status !== 403) return status;
+  const session = await fetch('/api/session').catch(() => null);
+  const known = session?.ok ? ((await session.json()) as { colleague: unknown }) : null;
+  return known && known.colleague === null ? 401 : status;
 }
 
 /** Sends what is not JSON, or gets what is not; throws an ApiProblem when the server would not. */
@@ -92,10 +118,13 @@ export async function send(
     headers: { 'Content-Type': type, [guard.header]: guard.token },
     body,
     signal
+  }).catch((lost: unknown) => {
+    throw new ApiProblem(0, unanswered(lost), '');
   });
   if (response.ok) return response;
-  if (response.status === 401) onSignedOut.call();
-  throw problem(response.status, await response.json().catch(() => null));
+  const status = await meant(response.status);
+  if (status === 401) onSignedOut.call();
+  throw problem(status, await response.json().catch(() => null));
 }
 
 function problem(status: number, error: unknown): ApiProblem {
@@ -104,7 +133,7 @@ function problem(status: number, error: unknown): ApiProblem {
 }
 
 function sentence(status: number): string {
-  if (status === 401) return 'Please sign in first.';
+  if (status === 401) return 'You are not signed in any more. Nothing was changed.';
   if (status === 403) return 'You may not do that. Sign in again, or ask an administrator.';
   return `Something went wrong at the server (${status}). Nothing was changed.`;
 }

@@ -26,11 +26,11 @@ afterEach(() => {
 
 describe('words that are not saved yet', () => {
   it('are kept by mailing until they are forgotten', () => {
-    keepAside(5, 3, 'Mine', '<p>x</p>');
-    expect(keptAside(5)).toEqual({ version: 3, subject: 'Mine', body: '<p>x</p>' });
-    expect(keptAside(6)).toBeNull();
-    forget(5);
-    expect(keptAside(5)).toBeNull();
+    keepAside('5', 3, { subject: 'Mine' });
+    expect(keptAside('5')).toEqual({ version: 3, written: { subject: 'Mine' } });
+    expect(keptAside('5.1')).toBeNull();
+    forget('5');
+    expect(keptAside('5')).toBeNull();
   });
   it('come back when the page was lost, and are saved', async () => {
     vi.useFakeTimers();
@@ -41,30 +41,30 @@ describe('words that are not saved yet', () => {
       })) as never);
     localStorage.setItem(
       'jemble.unsaved.5',
-      JSON.stringify({ version: 3, subject: 'Lost', body: '<p>Lost</p>' })
+      JSON.stringify({ version: 3, written: { ...mailing, subject: 'Lost', body: '<p>Lost</p>' } })
     );
     const writing = new Writing(mailing);
     expect(writing.subject).toBe('Lost');
     await vi.advanceTimersByTimeAsync(700);
     expect(put).toHaveBeenCalledTimes(1);
-    expect(keptAside(5)).toBeNull();
+    expect(keptAside('5')).toBeNull();
   });
   it('never take the place of what somebody saved since', () => {
     localStorage.setItem(
       'jemble.unsaved.5',
-      JSON.stringify({ version: 2, subject: 'Old', body: '<p>Old</p>' })
+      JSON.stringify({ version: 2, written: { ...mailing, subject: 'Old', body: '<p>Old</p>' } })
     );
     const writing = new Writing(mailing);
     expect(writing.subject).toBe('Saved');
-    expect(writing.kept?.subject).toBe('Old');
+    expect(writing.kept?.written.subject).toBe('Old');
     vi.useFakeTimers();
     writing.putKeptIn();
     expect([writing.subject, writing.kept]).toEqual(['Old', null]);
     writing.forgetKept();
-    expect(keptAside(5)).toBeNull();
+    expect(keptAside('5')).toBeNull();
   });
   it('that cannot be read are as if they were not there', () => {
     localStorage.setItem('jemble.unsaved.5', '{');
-    expect(keptAside(5)).toBeNull();
+    expect(keptAside('5')).toBeNull();
   });
 });

@@ -1,33 +1,33 @@
-/** Words that are not saved yet, kept in this browser, so that a lost page or connection loses none. */
+/** What is not saved yet, kept in this browser, so that a lost page or connection loses nothing. */
 
-export interface Aside {
+export interface Aside<T> {
   version: number;
-  subject: string;
-  body: string;
+  written: T;
 }
 
-const key = (mailing: number) => `jemble.unsaved.${mailing}`;
+const key = (what: string) => `jemble.unsaved.${what}`;
 
-export function keepAside(mailing: number, version: number, subject: string, body: string) {
+/** Keeps something under a name, such as "5" for a mailing and "5.12" for one person's words. */
+export function keepAside(what: string, version: number, written: unknown) {
   try {
-    localStorage.setItem(key(mailing), JSON.stringify({ version, subject, body }));
+    localStorage.setItem(key(what), JSON.stringify({ version, written }));
   } catch {
     // A browser that keeps nothing still saves at the server a moment later.
   }
 }
 
-export function keptAside(mailing: number): Aside | null {
+export function keptAside<T>(what: string): Aside<T> | null {
   try {
-    const kept = localStorage.getItem(key(mailing));
-    return kept ? (JSON.parse(kept) as Aside) : null;
+    const kept: unknown = JSON.parse(localStorage.getItem(key(what)) ?? 'null');
+    return kept && typeof kept === 'object' && 'written' in kept ? (kept as Aside<T>) : null;
   } catch {
     return null;
   }
 }
 
-export function forget(mailing: number) {
+export function forget(what: string) {
   try {
-    localStorage.removeItem(key(mailing));
+    localStorage.removeItem(key(what));
   } catch {
     // Nothing was kept.
   }

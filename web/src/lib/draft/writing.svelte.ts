@@ -1,8 +1,7 @@
-import { ApiProblem, answer, api } from '$lib/api/client';
+import { answer, api } from '$lib/api/client';
 import type { AudiencePart, WholeMailing, ShownPart, ChangeBody, SendPlan } from '$lib/api/types';
 import { forget, keepAside, keptAside, type Aside } from './aside';
-
-const PAUSE = 500;
+import { Autosave } from './autosave.svelte';
 
 /** What is written of a mailing, besides its version and the template it began from. */
 const WRITTEN = [
@@ -40,12 +39,13 @@ const AT_ONCE: SendPlan = {
 /** One mailing on the mailing's screen: what is written is saved by itself, a moment after the last key. */
 export class Writing {
   mailing = $state.raw<WholeMailing>() as WholeMailing;
-  /** saved, waiting to be saved, being saved, or not saved and why. */
-  saving = $state<'saved' | 'changed' | 'saving' | 'failed'>('saved');
-  /** Why the last save failed; a later version elsewhere cannot be saved over. */
-  trouble = $state<string | null>(null);
-  /** Words that could not be saved, of a version that somebody has saved over since. */
-  kept = $state.raw<Aside | null>(null);
+  /** How far it is saved. */
+  readonly autosave = new Autosave(() => this.#send(), {
+    keep: () => keepAside(this.#key, this.mailing.version, this.#written()),
+    forget: () => forget(this.#key)
+  });
+  /** What could not be saved, of a version that somebody has saved over since. */
+  kept = $state.raw<Aside<ChangeBody> | null>(null);
   /** Counts up with each save, so that check and proofs are asked anew. */
   revision = $state(0);
 
@@ -68,17 +68,21 @@ export class Writing {
   countOpens = $state(true);
   countClicks = $state(true);
 
-  #timer: ReturnType<typeof setTimeout> | undefined;
-  #running: Promise<void> | null = null;
-  #changedSince = false;
-
   constructor(mailing: WholeMailing) {
     this.#show(mailing);
     this.#takeWhatWasKept();
   }
 
+  get #key(): string {
+    return String(this.mailing.id);
+  }
+
   get isDraft(): boolean {
     return this.mailing.state === 'DRAFT';
+  }
+
+  get saving() {
+    return this.autosave.state;
   }
 
   /** Shows a mailing as the server has it; what could not be saved is given up. */
@@ -89,19 +93,17 @@ export class Writing {
 
   #show(mailing: WholeMailing) {
     this.mailing = mailing;
-    Object.assign(this, Object.fromEntries(WRITTEN.map((what) => [what, mailing[what]])));
-    this.saving = 'saved';
-    this.trouble = null;
+    this.#put(mailing);
+    this.autosave.settle();
     this.revision++;
   }
 
-  /** Something was changed: it will be saved in a moment, and is kept aside until it is. */
+  #put(written: Pick<WholeMailing, (typeof WRITTEN)[number]> | ChangeBody) {
+    Object.assign(this, Object.fromEntries(WRITTEN.map((what) => [what, written[what]])));
+  }
+
   changed() {
-    this.saving = 'changed';
-    this.#changedSince = true;
-    keepAside(this.mailing.id, this.mailing.version, this.subject, this.body);
-    clearTimeout(this.#timer);
-    this.#timer = setTimeout(() => void this.save(), PAUSE);
+    this.autosave.changed();
   }
 
   /** Sets one thing that is written of the mailing. */
@@ -115,55 +117,46 @@ export class Writing {
     this.revision++;
   }
 
-  /** Saves now, what is being saved first; resolves when all is saved or has failed. */
-  async save(): Promise<void> {
-    clearTimeout(this.#timer);
-    if (this.#running) await this.#running;
-    if (!this.#changedSince) return;
-    this.#running = this.#send().finally(() => (this.#running = null));
-    await this.#running;
+  save(): Promise<void> {
+    return this.autosave.save();
   }
 
-  /** Words that could not be saved before this page was left or lost. */
+  /** What stands here is saved over what somebody else has saved meanwhile. */
+  async keepMine() {
+    this.mailing = { ...(await this.theirs()), files: this.mailing.files };
+    await this.save();
+  }
+
+  /** The mailing as the server has it now. */
+  theirs(): Promise<WholeMailing> {
+    const params = { path: { id: this.mailing.id } };
+    return answer(api.GET('/api/mailings/{id}', { params }));
+  }
+
+  /** What could not be saved before this page was left or lost. */
   #takeWhatWasKept() {
-    this.kept = this.isDraft ? keptAside(this.mailing.id) : null;
+    this.kept = this.isDraft ? keptAside<ChangeBody>(this.#key) : null;
     if (this.kept?.version === this.mailing.version) this.putKeptIn();
   }
 
-  /** Puts the words in that were kept aside. */
+  /** Puts in what was kept aside. */
   putKeptIn() {
     if (!this.kept) return;
-    this.subject = this.kept.subject;
-    this.body = this.kept.body;
+    this.#put(this.kept.written);
     this.kept = null;
     this.changed();
   }
 
   forgetKept() {
     this.kept = null;
-    forget(this.mailing.id);
+    forget(this.#key);
   }
 
   async #send() {
-    this.#changedSince = false;
-    this.saving = 'saving';
-    try {
-      const params = { path: { id: this.mailing.id } };
-      const saved = await answer(api.PUT('/api/mailings/{id}', { params, body: this.#written() }));
-      this.mailing = saved;
-      this.trouble = null;
-      this.saving = this.#changedSince ? 'changed' : 'saved';
-      if (!this.#changedSince) forget(saved.id);
-      this.revision++;
-    } catch (error) {
-      this.#changedSince = true;
-      this.saving = 'failed';
-      this.trouble = error instanceof Error ? error.message : 'It could not be saved.';
-      // Without a connection nothing is lost: what is written stays here and is sent again.
-      if (error instanceof ApiProblem && error.status === 0) {
-        this.#timer = setTimeout(() => void this.save(), 4000);
-      }
-    }
+    const params = { path: { id: this.mailing.id } };
+    const saved = await answer(api.PUT('/api/mailings/{id}', { params, body: this.#written() }));
+    this.mailing = saved;
+    this.revision++;
   }
 
   #written(): ChangeBody {

@@ -140,7 +140,7 @@ describe('the writing', () => {
     writing.changed();
     await writing.save();
     expect(writing.saving).toBe('failed');
-    expect(writing.trouble).toBe(sentence);
+    expect(writing.autosave.trouble).toBe(sentence);
     expect(writing.subject).toBe('Mine');
     await vi.advanceTimersByTimeAsync(10_000);
     expect(sent).toHaveLength(1);
@@ -161,11 +161,49 @@ describe('the writing', () => {
     expect(sent.at(-1)?.subject).toBe('On the train');
   });
 
+  it('sends again with growing waits while the server is away, and says when', async () => {
+    for (let i = 0; i < 3; i++) {
+      answers.push(() => ({ error: null, response: new Response(null, { status: 503 }) }));
+    }
+    const writing = new Writing(mailing);
+    writing.subject = 'Patient';
+    writing.changed();
+    await writing.save();
+    expect([writing.saving, writing.autosave.again]).toEqual(['failed', 2]);
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(writing.autosave.again).toBe(4);
+    await vi.advanceTimersByTimeAsync(4000);
+    expect(writing.autosave.again).toBe(8);
+    await vi.advanceTimersByTimeAsync(8000);
+    expect([writing.saving, writing.autosave.trouble]).toEqual(['saved', null]);
+    expect(sent).toHaveLength(4);
+  });
+
+  it('is saved over what somebody else saved when its writer says so', async () => {
+    answers.push(() => ({
+      error: { detail: 'Changed elsewhere.' },
+      response: new Response(null, { status: 409 })
+    }));
+    const theirs = { ...mailing, subject: 'Theirs', version: 8 };
+    vi.spyOn(api, 'GET').mockResolvedValue({ data: theirs, response: new Response() } as never);
+    const writing = new Writing(mailing);
+    writing.subject = 'Mine';
+    writing.changed();
+    await writing.save();
+    expect(writing.autosave.overtaken).toBe(true);
+    await writing.keepMine();
+    expect(sent.map((s) => [s.version, s.subject])).toEqual([
+      [3, 'Mine'],
+      [8, 'Mine']
+    ]);
+    expect([writing.saving, writing.autosave.overtaken]).toEqual(['saved', false]);
+  });
+
   it('shows what the server has when it is told to', () => {
     const writing = new Writing(mailing);
     writing.take({ ...mailing, subject: 'Theirs', version: 9, state: 'RELEASED' });
     expect(writing.subject).toBe('Theirs');
     expect(writing.isDraft).toBe(false);
-    expect(writing.trouble).toBeNull();
+    expect(writing.autosave.trouble).toBeNull();
   });
 });

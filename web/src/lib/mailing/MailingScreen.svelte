@@ -7,7 +7,7 @@
   import { session } from '$lib/session/session.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { MailingActs } from '$lib/release/acts.svelte';
   import { audienceWords } from '$lib/audience/audience';
   import AudienceDialog from '$lib/audience/AudienceDialog.svelte';
@@ -117,6 +117,11 @@
     if (writing.saving !== 'failed') open = 'release';
   }
 
+  // What could not be sent while nobody was signed in is sent now.
+  $effect(() => {
+    if (session.resumed) untrack(() => void writing.save().then(() => own.save()));
+  });
+
   onMount(() =>
     keys.use({
       j: () => going.step(1),
@@ -148,7 +153,7 @@
   onsavetemplate={(as) => acts.saveTemplate(as)}
   ondiscard={() => acts.discard()}
 />
-<MailingTroubles {writing} onreload={() => acts.reload()} />
+<MailingTroubles {writing} {own} ontaketheirs={() => acts.reload()} />
 <Sides {side} isDraft={writing.isDraft} onchoose={(wanted) => (side = wanted)} />
 <div
   class={`grid min-h-48 flex-1 grid-rows-[minmax(0,1fr)] gap-3 max-lg:grid-cols-1 ${side === 'plan' ? 'max-lg:hidden' : ''} ${

@@ -1,9 +1,14 @@
 import { answer, api } from '$lib/api/client';
 import type { OwnWords } from '$lib/api/types';
 import { notices } from '$lib/ui/notices.svelte';
+import { forget, keepAside, keptAside } from '$lib/draft/aside';
+import { Autosave } from '$lib/draft/autosave.svelte';
 import type { Writing } from '$lib/draft/writing.svelte';
 
-const PAUSE = 500;
+interface Words {
+  subject: string;
+  body: string;
+}
 
 /** The words of one person alone, while they are being written. */
 export class OwnWriting {
@@ -13,10 +18,21 @@ export class OwnWriting {
   body = $state('');
   /** The shared words as they were when these were first written. */
   shared = $state.raw({ subject: '', body: '' });
-  saving = $state<'saved' | 'changed' | 'failed'>('saved');
-  #timer: ReturnType<typeof setTimeout> | undefined;
+  /** How far they are saved. */
+  readonly autosave = new Autosave(() => this.#send(), {
+    keep: () => keepAside(this.#key, 0, { subject: this.subject, body: this.body }),
+    forget: () => forget(this.#key)
+  });
 
   constructor(private readonly writing: Writing) {}
+
+  get saving() {
+    return this.autosave.state;
+  }
+
+  get #key(): string {
+    return `${this.writing.mailing.id}.${this.person?.id ?? 0}`;
+  }
 
   get #path() {
     return { id: this.writing.mailing.id, personId: this.person?.id ?? 0 };
@@ -35,29 +51,33 @@ export class OwnWriting {
     this.subject = own?.subject ?? now.subject;
     this.body = own?.body ?? now.body;
     this.shared = own ? { subject: own.sharedSubject, body: own.sharedBody } : now;
-    this.saving = 'saved';
+    this.autosave.settle();
     this.person = { id, name };
+    this.#takeWhatWasKept();
+  }
+
+  /** What could not be saved before this page was left or lost. */
+  #takeWhatWasKept() {
+    const kept = keptAside<Words>(this.#key);
+    if (!kept) return;
+    this.subject = kept.written.subject;
+    this.body = kept.written.body;
+    this.changed();
   }
 
   changed() {
-    this.saving = 'changed';
-    clearTimeout(this.#timer);
-    this.#timer = setTimeout(() => void this.save(), PAUSE);
+    this.autosave.changed();
   }
 
   async save() {
-    clearTimeout(this.#timer);
-    if (!this.person || this.saving === 'saved') return;
-    try {
-      const body = { subject: this.subject, body: this.body };
-      const params = { path: this.#path };
-      await answer(api.PUT('/api/mailings/{id}/own-words/{personId}', { params, body }));
-      this.saving = 'saved';
-      this.writing.refresh();
-    } catch (error) {
-      this.saving = 'failed';
-      notices.fail(error);
-    }
+    if (this.person) await this.autosave.save();
+  }
+
+  async #send() {
+    const body = { subject: this.subject, body: this.body };
+    const params = { path: this.#path };
+    await answer(api.PUT('/api/mailings/{id}/own-words/{personId}', { params, body }));
+    this.writing.refresh();
   }
 
   /** Back to the shared words on the mailing's screen; this person's stay as they are. */
@@ -68,12 +88,12 @@ export class OwnWriting {
 
   /** This person gets the shared words again. */
   async drop(id: number, name: string) {
-    clearTimeout(this.#timer);
     try {
       const params = { path: { id: this.writing.mailing.id, personId: id } };
       await answer(api.DELETE('/api/mailings/{id}/own-words/{personId}', { params }));
+      this.autosave.settle();
+      forget(`${this.writing.mailing.id}.${id}`);
       this.person = null;
-      this.saving = 'saved';
       this.writing.refresh();
       notices.say(`${name} gets the shared words again.`);
     } catch (error) {
@@ -86,8 +106,8 @@ export class OwnWriting {
     try {
       const params = { path: { id: this.writing.mailing.id } };
       await answer(api.DELETE('/api/mailings/{id}/own-words', { params }));
+      this.autosave.settle();
       this.person = null;
-      this.saving = 'saved';
       this.writing.refresh();
       notices.say('Everybody gets the shared words again.');
     } catch (error) {

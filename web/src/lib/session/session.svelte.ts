@@ -7,6 +7,10 @@ class Session {
   colleague = $state<Colleague | null>(null);
   /** Whether the server has been asked yet. */
   known = $state(false);
+  /** Whether the session ended under somebody who was at work: they sign in on the spot. */
+  over = $state(false);
+  /** Counts up when somebody went on after that, so that what waited is sent. */
+  resumed = $state(0);
 
   get zone(): string {
     return this.colleague?.zone ?? 'UTC';
@@ -25,6 +29,19 @@ class Session {
     await this.load();
     await answer(api.POST('/api/session', { body: { login, password } }));
     await this.load();
+  }
+
+  /** Signs the same colleague in again, on the spot; what is on the screen stays. */
+  async resume(password: string) {
+    const login = this.colleague?.login ?? '';
+    await answer(api.GET('/api/session')).then(({ csrfHeader, csrfToken }) => {
+      guard.header = csrfHeader;
+      guard.token = csrfToken;
+    });
+    await answer(api.POST('/api/session', { body: { login, password } }));
+    await this.load();
+    this.over = false;
+    this.resumed++;
   }
 
   async signOut() {

@@ -3,6 +3,7 @@ package app.jemble.desk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.ServerTest;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.StreamSupport;
 import org.testng.annotations.BeforeClass;
@@ -54,6 +55,22 @@ public class DeskTest extends ServerTest {
       assertThat(api.get("/api/mailings/" + decision.get("mailingId").asLong()).status())
           .isEqualTo(200);
     }
+  }
+
+  @Test
+  public void theOutboxTallyOfOneMailingCountsItsMessagesAlone() {
+    List<Long> causes = sql.sql("select distinct cause_id from message").query(Long.class).list();
+    long whole = inOutbox("");
+    List<Long> each = causes.stream().map(cause -> inOutbox("?mailingId=" + cause)).toList();
+    assertThat(each.stream().mapToLong(n -> n).sum()).isEqualTo(whole).isPositive();
+    assertThat(each).as("not all of them are one mailing's").contains(0L);
+  }
+
+  private long inOutbox(String of) {
+    JsonNode parts = api.get("/api/outbox/tally" + of).json().get("parts");
+    return StreamSupport.stream(parts.spliterator(), false)
+        .mapToLong(part -> part.get("messages").asLong())
+        .sum();
   }
 
   @Test

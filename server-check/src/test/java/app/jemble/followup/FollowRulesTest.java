@@ -343,6 +343,41 @@ public class FollowRulesTest extends RulesTrial {
   }
 
   @Test
+  public void aWithdrawnMailingsRulesStop() {
+    long person = addPerson("With", "Drawn", "with@drawn.test");
+    long mailing = draft(List.of(person), "Withdrawn", "<p>First</p>");
+    save(mailing, List.of(waiting("NO_REPLY", 1, "DAYS", task("Call"))));
+    release(mailing);
+    awaitSettled(mailing);
+    assertThat(rules(mailing).get(0).get("stopped").asBoolean()).isFalse();
+    api.post("/api/mailings/" + mailing + "/withdraw", Map.of());
+    assertThat(rules(mailing).get(0).get("stopped").asBoolean()).isTrue();
+  }
+
+  /** A rule that sends no more leaves no text behind, which nothing would ever send. */
+  @Test
+  public void aRuleThatSendsNoMoreLeavesNoTextBehind() {
+    long person = addPerson("No", "Text", "no@text.test");
+    long mailing = draft(List.of(person), "Texts", "<p>First</p>");
+    long rule =
+        save(mailing, List.of(waiting("NO_REPLY", 1, "DAYS", SEND)))
+            .json()
+            .get(0)
+            .get("id")
+            .asLong();
+    assertThat(textsOf(mailing)).isEqualTo(1);
+    save(mailing, List.of(with(waiting("NO_REPLY", 1, "DAYS", task("Call")), "id", rule)));
+    assertThat(textsOf(mailing)).isZero();
+  }
+
+  private long textsOf(long mailing) {
+    return sql.sql("select count(*) from cause where follows_id = ?")
+        .param(mailing)
+        .query(Long.class)
+        .single();
+  }
+
+  @Test
   public void aMailingTakenBackTakesItsRulesWithIt() {
     long person = addPerson("Taken", "Back", "taken@back.test");
     long mailing = draft(List.of(person), "Taken", "<p>First</p>");

@@ -3,6 +3,7 @@ package app.jemble.mark;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
+import app.jemble.Eventually;
 import app.jemble.ServerTest;
 import java.io.IOException;
 import java.net.URI;
@@ -44,6 +45,21 @@ public class MarkTest extends ServerTest {
     release(mailing);
     awaitSettled(mailing);
     return messageValue(mailing, person, "token");
+  }
+
+  @Test
+  public void whatHasNotDepartedCannotBeOpened() {
+    long person = addPerson("Not", "Yet", "not@yet.mark.test");
+    long mailing = draft(List.of(person), "Hello", "<p>Hello</p>");
+    sql.sql("update workspace set hold_seconds = 3600").update();
+    release(mailing);
+    sql.sql("update workspace set hold_seconds = 0").update();
+    String token = messageValue(mailing, person, "token");
+    assertThat(ask("GET", "/o/" + token + ".gif", null).statusCode()).isEqualTo(200);
+    String later = send("after@yet.mark.test", "<p>Hello</p>");
+    ask("GET", "/o/" + later + ".gif", null);
+    Eventually.holds(() -> assertThat(kinds(later)).isNotEmpty());
+    assertThat(kinds(token)).isEmpty();
   }
 
   private HttpResponse<String> ask(String method, String path, String agent) {
@@ -226,6 +242,17 @@ public class MarkTest extends ServerTest {
                 .query(Long.class)
                 .single())
         .isEqualTo(1);
+  }
+
+  @Test
+  public void nobodyTakesAReadersOwnChoiceBack() {
+    String token = send("own@choice.mark.test");
+    form(token, "choice=nothing");
+    long act =
+        sql.sql("select max(id) from change_batch where by_id is null").query(Long.class).single();
+    Api.Answer refused = api.post("/api/changes/" + act + "/undo", Map.of());
+    assertThat(refused.status()).isEqualTo(409);
+    assertThat(refused.json().get("detail").asString()).contains("the person's own choice");
   }
 
   private String form(String token, String body) {

@@ -9,6 +9,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
 import app.jemble.ServerTest;
+import java.sql.Timestamp;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -106,6 +108,19 @@ public class PersonTest extends ServerTest {
     assertThat(person.get("reach").get(1).get("reach").asString()).isEqualTo("READY");
     assertThat(person.get("reach").get(2).get("reachWords").asString()).isEqualTo("no address");
     assertThat(api.get("/api/people/" + id + "/history").json().size()).isGreaterThan(8);
+  }
+
+  @Test
+  public void whenAPersonWasAddedIsOnRecord() {
+    Instant before = clock.instant();
+    long id = add("first_name", "New", "last_name", "Comer");
+    assertThat(
+            sql.sql("select created_at from person where id = ?")
+                .param(id)
+                .query(Timestamp.class)
+                .single()
+                .toInstant())
+        .isBetween(before.minusMillis(1), clock.instant().plusMillis(1));
   }
 
   @Test

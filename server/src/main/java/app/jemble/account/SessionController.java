@@ -53,7 +53,14 @@ class SessionController {
 
   /** The colleague who is signed in. */
   record Colleague(
-      long id, String name, String email, Role role, boolean mayWrite, String house, String zone) {}
+      long id,
+      String login,
+      String name,
+      String email,
+      Role role,
+      boolean mayWrite,
+      String house,
+      String zone) {}
 
   record SignIn(String login, String password) {}
 
@@ -163,6 +170,7 @@ class SessionController {
   private Colleague colleague(Account account) {
     return new Colleague(
         account.id(),
+        account.login(),
         account.name(),
         account.email(),
         account.role(),
