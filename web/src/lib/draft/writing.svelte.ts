@@ -112,6 +112,17 @@ export class Writing {
     this.changed();
   }
 
+  leaveOut(person: number) {
+    this.set('leftOut', [...this.leftOut, person]);
+  }
+
+  takeIn(person: number) {
+    this.set(
+      'leftOut',
+      this.leftOut.filter((p) => p !== person)
+    );
+  }
+
   /** Something beside the words was changed at the server: the check is asked anew. */
   refresh() {
     this.revision++;

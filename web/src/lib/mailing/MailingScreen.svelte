@@ -1,17 +1,17 @@
 <script lang="ts">
-  import { fieldsQuery, topicsQuery } from '$lib/api/queries';
-  import FollowPanel from '$lib/followup/FollowPanel.svelte';
+  import { fieldsQuery } from '$lib/api/queries';
   import type { AudiencePerson, WholeMailing } from '$lib/api/types';
   import { planQuestion } from '$lib/plan/planQuestion.svelte';
   import { keys } from '$lib/keys/keys.svelte';
   import { session } from '$lib/session/session.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { onMount, untrack } from 'svelte';
+  import { onMount } from 'svelte';
   import { MailingActs } from '$lib/release/acts.svelte';
   import { audienceWords } from '$lib/audience/audience';
   import AudienceDialog from '$lib/audience/AudienceDialog.svelte';
   import { Writing } from '$lib/draft/writing.svelte';
+  import MailingFoot from './MailingFoot.svelte';
   import MailingHead from './MailingHead.svelte';
   import MailingTroubles from './MailingTroubles.svelte';
   import { whichOf, type Which } from '$lib/check/checkParts';
@@ -22,8 +22,6 @@
   import { OwnWriting } from '$lib/message/own.svelte';
   import ProofPane from '$lib/message/ProofPane.svelte';
   import ReleaseDialog from '$lib/release/ReleaseDialog.svelte';
-  import PlanLine from './PlanLine.svelte';
-  import UnderWay from '$lib/release/UnderWay.svelte';
   import { folds } from '$lib/ui/folds.svelte';
   import { walk } from '$lib/check/walk.svelte';
   import WhoPane from '$lib/check/WhoPane.svelte';
@@ -42,11 +40,9 @@
   const acts = new MailingActs(writing, queries);
   const editable = $derived(writing.isDraft && (session.colleague?.mayWrite ?? false));
   let open = $state<'release' | 'audience' | 'options' | null>(null);
-
   let side = $state<Side>('message');
 
   const fields = createQuery(fieldsQuery);
-  const topics = createQuery(topicsQuery);
   // What is written for one person is put away when another is looked at.
   const going = walk(writing, (row) => {
     if (own.person && own.person.id !== row.id) void own.close();
@@ -81,16 +77,12 @@
     side = 'who';
   }
 
-  function leaveOut(person: AudiencePerson) {
-    writing.set('leftOut', [...writing.leftOut, person.id]);
-    notices.say(`${person.name} is left out.`, () => takeIn(person));
-  }
+  const isOpen = (dialog: typeof open) => () => open === dialog;
+  const opens = (dialog: typeof open) => (is: boolean) => (open = is ? dialog : null);
 
-  function takeIn(person: AudiencePerson) {
-    writing.set(
-      'leftOut',
-      writing.leftOut.filter((p) => p !== person.id)
-    );
+  function leaveOut(person: AudiencePerson) {
+    writing.leaveOut(person.id);
+    notices.say(`${person.name} is left out.`, () => writing.takeIn(person.id));
   }
 
   function copy(colleague: number | null = null) {
@@ -117,11 +109,6 @@
     if (writing.saving !== 'failed') open = 'release';
   }
 
-  // What could not be sent while nobody was signed in is sent now.
-  $effect(() => {
-    if (session.resumed) untrack(() => void writing.save().then(() => own.save()));
-  });
-
   onMount(() =>
     keys.use({
       j: () => going.step(1),
@@ -133,11 +120,6 @@
 </script>
 
 <svelte:head><title>{writing.name} · Jemble</title></svelte:head>
-<svelte:window
-  onbeforeunload={(event) => {
-    if (writing.saving !== 'saved' || own.saving !== 'saved') event.preventDefault();
-  }}
-/>
 
 <MailingHead
   {writing}
@@ -180,7 +162,7 @@
       onown={() => going.show({ ownWords: true, words: 'with own wording' })}
       onall={() => going.show(null)}
       onleaveout={leaveOut}
-      ontakein={takeIn}
+      ontakein={(person) => writing.takeIn(person.id)}
       onend={going.more}
     />
   </div>
@@ -213,36 +195,19 @@
     />
   </div>
 </div>
-<div
-  class={`flex flex-none flex-col gap-3 max-lg:min-h-0 max-lg:flex-1 max-lg:overflow-y-auto ${side === 'plan' ? '' : 'max-lg:hidden'}`}
->
-  {#if !writing.isDraft}<UnderWay mailing={writing.mailing} {acts} />{/if}
-  {#if writing.isDraft || !writing.mailing.byRule}
-    <div class="panel flex-none divide-y divide-line-soft">
-      {#if writing.isDraft}
-        <PlanLine {writing} sheet={sheet.data} looked={check.dataUpdatedAt} {editable} />
-      {/if}
-      <FollowPanel
-        mailingId={writing.mailing.id}
-        since={writing.isDraft ? writing.revision + check.dataUpdatedAt : 0}
-        editable={session.colleague?.mayWrite ?? false}
-        released={!writing.isDraft}
-      />
-    </div>
-  {/if}
-</div>
-<AudienceDialog
-  bind:open={() => open === 'audience', (is) => (open = is ? 'audience' : null)}
+<MailingFoot
   {writing}
+  sheet={sheet.data}
+  looked={check.dataUpdatedAt}
+  {acts}
+  {editable}
+  chosen={side === 'plan'}
 />
-<OptionsDialog
-  bind:open={() => open === 'options', (is) => (open = is ? 'options' : null)}
-  {writing}
-  topics={topics.data ?? []}
-/>
+<AudienceDialog bind:open={isOpen('audience'), opens('audience')} {writing} />
+<OptionsDialog bind:open={isOpen('options'), opens('options')} {writing} />
 {#if check.data}
   <ReleaseDialog
-    bind:open={() => open === 'release', (is) => (open = is ? 'release' : null)}
+    bind:open={isOpen('release'), opens('release')}
     check={check.data}
     sheet={sheet.data}
     plan={writing.plan}

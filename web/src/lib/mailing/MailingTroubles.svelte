@@ -4,7 +4,9 @@
   import type { Writing } from '$lib/draft/writing.svelte';
   import CompareDialog from '$lib/message/CompareDialog.svelte';
   import type { OwnWriting } from '$lib/message/own.svelte';
+  import { session } from '$lib/session/session.svelte';
   import { notices } from '$lib/ui/notices.svelte';
+  import { untrack } from 'svelte';
 
   interface Props {
     writing: Writing;
@@ -16,6 +18,11 @@
   let theirs = $state.raw<WholeMailing | null>(null);
   const act = 'ms-2 min-h-[26px] font-semibold text-brick hover:underline';
 
+  // What could not be sent while nobody was signed in is sent now.
+  $effect(() => {
+    if (session.resumed) untrack(() => void writing.save().then(() => own.save()));
+  });
+
   async function compare() {
     try {
       theirs = await writing.theirs();
@@ -24,6 +31,12 @@
     }
   }
 </script>
+
+<svelte:window
+  onbeforeunload={(event) => {
+    if (writing.saving !== 'saved' || own.saving !== 'saved') event.preventDefault();
+  }}
+/>
 
 {#snippet notSaved(autosave: Autosave)}
   {#if autosave.trouble && !autosave.overtaken}

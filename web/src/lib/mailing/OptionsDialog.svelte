@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { colleaguesQuery, letterheadsQuery } from '$lib/api/queries';
-  import type { WholeMailing, Topic } from '$lib/api/types';
+  import { colleaguesQuery, letterheadsQuery, topicsQuery } from '$lib/api/queries';
+  import type { WholeMailing } from '$lib/api/types';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { createQuery } from '@tanstack/svelte-query';
@@ -11,13 +11,13 @@
   interface Props {
     open: boolean;
     writing: Writing;
-    topics: Topic[];
   }
 
-  let { open = $bindable(), writing, topics }: Props = $props();
+  let { open = $bindable(), writing }: Props = $props();
 
   const letterheads = createQuery(() => ({ ...letterheadsQuery(), enabled: open }));
   const colleagues = createQuery(() => ({ ...colleaguesQuery(), enabled: open }));
+  const topics = createQuery(() => ({ ...topicsQuery(), enabled: open }));
 
   const papers = $derived([
     { value: '', name: 'None: as if written by hand' },
@@ -51,7 +51,7 @@
       <Select
         id="topic"
         placeholder=""
-        items={topics.map((t) => ({ value: t.id, name: t.name }))}
+        items={(topics.data ?? []).map((t) => ({ value: t.id, name: t.name }))}
         value={writing.topicId}
         onchange={(e) => writing.set('topicId', Number(e.currentTarget.value))}
       />

@@ -51,6 +51,14 @@ public class RequestGateTest extends ServerTest {
     return http.send(request.GET().build(), HttpResponse.BodyHandlers.ofString());
   }
 
+  private int leave(String token) throws Exception {
+    URI page = URI.create("http://127.0.0.1:" + port + "/leave/" + token);
+    return http.send(
+            HttpRequest.newBuilder(page).POST(HttpRequest.BodyPublishers.noBody()).build(),
+            HttpResponse.BodyHandlers.discarding())
+        .statusCode();
+  }
+
   private static String header(HttpResponse<?> answer, String name) {
     return answer.headers().firstValue(name).orElse("");
   }
@@ -199,6 +207,9 @@ public class RequestGateTest extends ServerTest {
       assertThat(header(link, "Retry-After")).isNotEmpty();
       assertThat((System.nanoTime() - begun) / 1_000_000).as("ms").isLessThan(5_000);
       assertThat(get("/leave/" + token).statusCode()).isEqualTo(503);
+      assertThat(leave(token)).isEqualTo(503);
+      String forged = (token.charAt(0) == 'A' ? 'B' : 'A') + token.substring(1);
+      assertThat(leave(forged)).as("a forged one is refused without asking").isEqualTo(404);
       assertThat(
               get("/o/" + token + ".gif", "User-Agent", "Mozilla/5.0 (X11) Mail/128").statusCode())
           .isEqualTo(200);

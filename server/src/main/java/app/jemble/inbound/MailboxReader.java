@@ -84,7 +84,7 @@ class MailboxReader {
     }
   }
 
-  private void readNew(Folder inbox, UIDFolder uids) throws MessagingException {
+  void readNew(Folder inbox, UIDFolder uids) throws MessagingException {
     String name = settings.user() + "@" + settings.host();
     mapper.know(name);
     long validity = uids.getUIDValidity();
