@@ -87,8 +87,7 @@ public class FaultsTest extends BrowserTest {
   @DataProvider
   public Object[][] faults() {
     List<Object[]> all = new ArrayList<>();
-    for (Place place :
-        List.of(Place.PLAN, Place.RULE, Place.TEMPLATE, Place.LETTERHEAD, Place.PERSON)) {
+    for (Place place : Place.values()) {
       for (Fault fault : Fault.values()) {
         all.add(new Object[] {place, fault});
       }
