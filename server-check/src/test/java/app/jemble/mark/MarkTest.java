@@ -60,6 +60,9 @@ public class MarkTest extends ServerTest {
     assertThat(ask("GET", "/o/" + token + ".gif", null).statusCode()).isEqualTo(200);
     ask("GET", "/o/" + departed + ".gif", null);
     Eventually.holds(() -> assertThat(kinds(departed)).isNotEmpty());
+    assertThat(application.getBean(MarkJournal.class).holdsAny())
+        .as("nothing waits that could never be counted")
+        .isFalse();
     assertThat(kinds(token)).isEmpty();
   }
 
