@@ -54,7 +54,7 @@
       />
     </section>
     <section aria-label="Left out">
-      <h3 class="mb-1 font-bold">Left out, even so</h3>
+      <h3 class="mb-1 font-bold">Left out of these</h3>
       <PartList parts={writing.leftOutParts} onremove={(p) => takeOff('leftOutParts', p)} />
       {#if writing.leftOut.length}
         <p class="flex justify-between gap-3 border-b border-line-soft py-1.5">

@@ -19,7 +19,12 @@ export function checkParts(check: CheckResult): TallyPart[] {
     { key: 'READY', count: check.ready - check.needLook, words: 'ready to go', tone: 'good' }
   ];
   if (check.needLook) {
-    parts.push({ key: 'NEED_LOOK', count: check.needLook, words: 'need a look', tone: 'look' });
+    parts.push({
+      key: 'NEED_LOOK',
+      count: check.needLook,
+      words: check.needLook === 1 ? 'needs a look' : 'need a look',
+      tone: 'look'
+    });
   }
   return [
     ...parts,

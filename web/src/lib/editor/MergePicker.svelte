@@ -90,9 +90,7 @@
       </button>
     {/if}
     {#if current !== null}
-      <button type="button" class="text-brick hover:underline" onclick={onremove}
-        >Take it out</button
-      >
+      <button type="button" class="text-brick hover:underline" onclick={onremove}>Remove</button>
     {/if}
     <button type="button" class="text-soft hover:underline" onclick={onclose}>Close</button>
   </div>

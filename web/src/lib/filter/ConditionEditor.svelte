@@ -54,6 +54,6 @@
   {/if}
   <div class="flex justify-between">
     <button type="submit" class="font-semibold text-kelp hover:underline">Done</button>
-    <button type="button" class="text-brick hover:underline" onclick={onremove}>Take it out</button>
+    <button type="button" class="text-brick hover:underline" onclick={onremove}>Remove</button>
   </div>
 </form>

@@ -27,7 +27,7 @@
     adders[adders.length - 1]?.click();
   }
 
-  onMount(() => keys.use({ f: addCondition }));
+  onMount(() => keys.use({ '+': addCondition }));
   const others = $derived(subject ? fields : fields.filter((f) => f.name !== 'kind'));
 </script>
 

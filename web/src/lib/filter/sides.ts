@@ -16,8 +16,8 @@ export const SIDES: Side[] = [
   { name: 'My calls', conditions: [mine, open, kind('call')] },
   { name: 'To write', conditions: [mine, open, kind('write')] },
   { name: 'To do', conditions: [mine, open, kind('to do')] },
-  { name: 'Everybody’s', conditions: [open] },
-  { name: 'All there are', conditions: [] }
+  { name: 'Of all colleagues', conditions: [open] },
+  { name: 'Done ones too', conditions: [] }
 ];
 
 /** What is looked for on a side. */

@@ -29,8 +29,10 @@ export function shortName(name: string): string {
   return rest.length ? `${[...first][0] ?? ''}. ${rest.join(' ')}` : name;
 }
 
-/** A size in octets as "84 KB" or "1.2 MB". */
+/** A size in octets as "84 KB" or "1.2 MB"; what is less than a KB is told as one. */
 export function octets(n: number): string {
-  if (n < 1024) return `${n} octets`;
-  return n < 1024 * 1024 ? `${Math.round(n / 1024)} KB` : `${(n / 1024 / 1024).toFixed(1)} MB`;
+  if (n === 0) return 'empty';
+  return n < 1024 * 1024
+    ? `${Math.max(1, Math.round(n / 1024))} KB`
+    : `${(n / 1024 / 1024).toFixed(1)} MB`;
 }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Ask from '$lib/ui/Ask.svelte';
   import { keys } from './keys.svelte';
-  import { shortcuts } from './shortcuts';
+  import { piecesOf, shortcuts } from './shortcuts';
 
   const places = [
     { where: 'everywhere', title: 'Everywhere' },
@@ -12,22 +12,31 @@
 </script>
 
 <Ask bind:open={keys.list} title="Keys" wide>
+  <p class="text-soft">Take the tick away from a key that is in your way.</p>
   <div class="grid grid-cols-2 gap-x-8 max-md:grid-cols-1">
     {#each places as place (place.where)}
       <section class="mt-3">
         <h3 class="mb-1 text-[0.95rem]">{place.title}</h3>
-        <dl>
-          {#each shortcuts.filter((s) => s.where === place.where) as shortcut (shortcut.keys)}
-            <div class="flex justify-between gap-4 py-0.5">
-              <dd class="text-soft">{shortcut.words}</dd>
-              <dt class="whitespace-nowrap">
-                {#each shortcut.keys.split(' ') as key, i (i)}
-                  <kbd class="ms-1 rounded border border-line px-1.5 text-[0.8rem]">{key}</kbd>
-                {/each}
-              </dt>
-            </div>
+        <ul>
+          {#each shortcuts.filter((s) => s.where === place.where) as shortcut (shortcut.key)}
+            <li>
+              <label class="flex items-center gap-2.5 py-0.5">
+                <input
+                  type="checkbox"
+                  class="rounded-[3px] border-soft text-kelp"
+                  checked={!keys.isOff(shortcut.key)}
+                  onchange={(e) => keys.turn(shortcut.key, e.currentTarget.checked)}
+                />
+                <span class="flex-1 text-soft">{shortcut.words}</span>
+                <span class="whitespace-nowrap">
+                  {#each piecesOf(shortcut.key) as piece, i (i)}
+                    <kbd class="ms-1 rounded border border-line px-1.5 text-[0.8rem]">{piece}</kbd>
+                  {/each}
+                </span>
+              </label>
+            </li>
           {/each}
-        </dl>
+        </ul>
       </section>
     {/each}
   </div>

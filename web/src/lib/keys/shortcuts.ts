@@ -1,49 +1,67 @@
 /** Every key in one place: what is listed under `?` is what works. */
 
 export interface Shortcut {
-  /** As pressed, a space between keys that follow one another. */
-  keys: string;
+  /** As pressed: a letter, or a named key with those that are held. */
+  key: string;
   words: string;
   where: 'everywhere' | 'lists' | 'mailing' | 'writing';
 }
 
+/** The sections in their order: the number of each is its key. */
 export const tabs = [
-  { key: 'd', name: 'Desk', path: '/desk' },
-  { key: 'p', name: 'People', path: '/people' },
-  { key: 't', name: 'Templates', path: '/templates' },
-  { key: 'm', name: 'Mailings', path: '/mailings' },
-  { key: 'o', name: 'Outbox', path: '/outbox' },
-  { key: 'r', name: 'Responses', path: '/responses' },
-  { key: 'k', name: 'Tasks', path: '/tasks' }
+  { name: 'Desk', path: '/desk' },
+  { name: 'People', path: '/people' },
+  { name: 'Templates', path: '/templates' },
+  { name: 'Mailings', path: '/mailings' },
+  { name: 'Outbox', path: '/outbox' },
+  { name: 'Responses', path: '/responses' },
+  { name: 'Tasks', path: '/tasks' }
 ] as const;
 
 export const shortcuts: Shortcut[] = [
-  { keys: '/', words: 'find or do anything', where: 'everywhere' },
-  { keys: '?', words: 'show these keys', where: 'everywhere' },
-  ...tabs.map((tab): Shortcut => ({
-    keys: `g ${tab.key}`,
+  { key: '/', words: 'find or do anything', where: 'everywhere' },
+  { key: '?', words: 'show these keys', where: 'everywhere' },
+  ...tabs.map((tab, i): Shortcut => ({
+    key: String(i + 1),
     words: `go to ${tab.name}`,
     where: 'everywhere'
   })),
-  { keys: 'j', words: 'next row', where: 'lists' },
-  { keys: 'k', words: 'row before', where: 'lists' },
-  { keys: 'f', words: 'add a condition to the filter', where: 'lists' },
-  { keys: 'x', words: 'pick the row, or let go', where: 'lists' },
-  { keys: 'a', words: 'take all that match', where: 'lists' },
+  { key: 'ArrowDown', words: 'next row', where: 'lists' },
+  { key: 'ArrowUp', words: 'row before', where: 'lists' },
+  { key: 'Space', words: 'pick the row, or drop it', where: 'lists' },
+  { key: 'Shift+ArrowDown', words: 'pick on downwards', where: 'lists' },
+  { key: 'Shift+ArrowUp', words: 'pick on upwards', where: 'lists' },
+  { key: 'Ctrl+a', words: 'pick all that match', where: 'lists' },
+  { key: 'Enter', words: 'open the whole record', where: 'lists' },
+  { key: '+', words: 'add a condition to the filter', where: 'lists' },
   {
-    keys: 'w',
+    key: 'w',
     words: 'write to the picked; in a list of records, go to their people',
     where: 'lists'
   },
-  { keys: 'e', words: 'open the whole record', where: 'lists' },
-  { keys: 'n', words: 'new person', where: 'lists' },
-  { keys: 't', words: 'make a task for the person who is open', where: 'lists' },
-  { keys: 'j', words: 'next proof', where: 'mailing' },
-  { keys: 'k', words: 'proof before', where: 'mailing' },
-  { keys: 'c', words: 'send me a copy', where: 'mailing' },
-  { keys: 'r', words: 'release …', where: 'mailing' },
-  { keys: '{', words: 'put in a merge field', where: 'writing' }
+  { key: 'a', words: 'whom it is for', where: 'mailing' },
+  { key: 's', words: 'write the subject', where: 'mailing' },
+  { key: 'b', words: 'write the message', where: 'mailing' },
+  { key: 'd', words: 'write when it leaves', where: 'mailing' },
+  { key: 'n', words: 'next proof', where: 'mailing' },
+  { key: 'p', words: 'proof before', where: 'mailing' },
+  { key: 't', words: 'test: send me a copy', where: 'mailing' },
+  { key: 'Ctrl+Enter', words: 'release …', where: 'mailing' },
+  { key: '{', words: 'put in a merge field', where: 'writing' }
 ];
+
+const SHOWN: Record<string, string> = { ArrowDown: '↓', ArrowUp: '↑', Enter: '⏎', a: 'A' };
+
+/** A key as it stands on a keyboard, piece by piece: "Ctrl", "⏎". */
+export function piecesOf(key: string): string[] {
+  const pieces = key === '+' ? ['+'] : key.split('+');
+  return pieces.map((piece) =>
+    pieces.length > 1 || piece.length > 1 ? (SHOWN[piece] ?? piece) : piece
+  );
+}
+
+/** Keys that lists and buttons understand by themselves. */
+const NAMED = ['ArrowDown', 'ArrowUp', 'Enter'];
 
 /** The pressed key as a shortcut names it, or null when it belongs to whoever is typing. */
 export function pressed(event: {
@@ -51,12 +69,21 @@ export function pressed(event: {
   ctrlKey: boolean;
   metaKey: boolean;
   altKey: boolean;
+  shiftKey?: boolean;
   isComposing?: boolean;
   target: EventTarget | null;
 }): string | null {
-  if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return null;
+  if (event.altKey || event.isComposing) return null;
+  const held = event.ctrlKey || event.metaKey;
+  if (held && event.key === 'Enter') return 'Ctrl+Enter';
   if (isTyping(event.target)) return null;
-  return event.key.length === 1 ? event.key : null;
+  if (held) return event.key === 'a' ? 'Ctrl+a' : null;
+  const name = event.key === ' ' ? 'Space' : event.key;
+  if (name.length === 1) return name;
+  if (isControl(event.target)) return null;
+  if (name === 'Space') return name;
+  if (!NAMED.includes(name)) return null;
+  return event.shiftKey ? `Shift+${name}` : name;
 }
 
 function isTyping(target: EventTarget | null): boolean {
@@ -68,22 +95,8 @@ function isTyping(target: EventTarget | null): boolean {
   return (typed && !mere) || element.isContentEditable === true;
 }
 
-/** Joins a key to the one before it when both make one shortcut: `g` then `p`. */
-export class Sequence {
-  #first: { key: string; at: number } | null = null;
-
-  constructor(private readonly within = 1200) {}
-
-  /** The shortcut that this key completes. */
-  add(key: string, now: number): string {
-    const first = this.#first;
-    this.#first = null;
-    if (first && now - first.at <= this.within) {
-      return `${first.key} ${key}`;
-    }
-    if (key === 'g') {
-      this.#first = { key, at: now };
-    }
-    return key;
-  }
+/** Whether the browser itself does something when Space or Enter is pressed there. */
+function isControl(target: EventTarget | null): boolean {
+  const element = target as Partial<HTMLElement> | null;
+  return ['BUTTON', 'A', 'INPUT', 'SUMMARY'].includes(element?.tagName ?? '');
 }

@@ -31,6 +31,25 @@ export function pickAtCursor(search: ListSearch, rows: ListRow[]) {
   if (row) pick(search, rows, row, false);
 }
 
+/** Moves the cursor and picks the row it comes to, with the one it comes from. */
+function pickOn(search: ListSearch, rows: ListRow[], step: number) {
+  const from = search.cursor ?? rows[0]?.id;
+  move(search, rows, step);
+  const ids = [from, search.cursor].filter((id) => id !== undefined && id !== null);
+  search.selection = withRows(search.selection, ids, true);
+}
+
+/** The keys of every list: arrows move, Space picks, Shift with an arrow picks on. */
+export function listKeys(search: ListSearch, rows: () => ListRow[]): Record<string, () => void> {
+  return {
+    ArrowDown: () => move(search, rows(), 1),
+    ArrowUp: () => move(search, rows(), -1),
+    'Shift+ArrowDown': () => pickOn(search, rows(), 1),
+    'Shift+ArrowUp': () => pickOn(search, rows(), -1),
+    Space: () => pickAtCursor(search, rows())
+  };
+}
+
 /** Where the next page begins; nothing when the last one was not full. */
 export function after(last: ListRow[]): { key: string | null; id: number } | undefined {
   const end = last.length === 100 ? last[99] : undefined;

@@ -64,7 +64,7 @@
   </div>
   {#if editable}
     <CopyMenu disabled={busy || !mayCopy} {oncopy} />
-    <HouseButton weight="main" onclick={onrelease} disabled={busy} shortcut="r">
+    <HouseButton weight="main" onclick={onrelease} disabled={busy} shortcut="Ctrl ⏎">
       <span class="whitespace-nowrap">Release {check ? count(check.ready) : ''}…</span>
     </HouseButton>
     <MoreMenu {writing} onsave={onsavetemplate} {ondiscard} />

@@ -111,10 +111,11 @@
 
   onMount(() =>
     keys.use({
-      j: () => going.step(1),
-      k: () => going.step(-1),
-      c: () => editable && copy(),
-      r: () => void openRelease()
+      n: () => going.step(1),
+      p: () => going.step(-1),
+      a: () => editable && (open = 'audience'),
+      t: () => editable && copy(),
+      'Ctrl+Enter': () => void openRelease()
     })
   );
 </script>

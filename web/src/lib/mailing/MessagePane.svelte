@@ -3,6 +3,8 @@
   import type { CheckResult, MergeFieldName } from '$lib/api/types';
   import type { Hints } from '$lib/editor/picking';
   import TextEditor from '$lib/editor/TextEditor.svelte';
+  import { keys } from '$lib/keys/keys.svelte';
+  import { onMount } from 'svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import type { Writing } from '$lib/draft/writing.svelte';
   import FilesLine from '$lib/message/FilesLine.svelte';
@@ -24,6 +26,7 @@
   }
 
   let { writing, own, fields, hints, check, editable, onshow, onoptions }: Props = $props();
+  let subject = $state<TextEditor>();
   let body = $state<TextEditor>();
 
   const letterheads = createQuery(letterheadsQuery);
@@ -45,6 +48,8 @@
       failed: 'not saved'
     }[words.saving]
   );
+
+  onMount(() => keys.use({ s: () => subject?.focus(), b: () => body?.focus() }));
 </script>
 
 <section class="panel flex min-h-0 min-w-0 flex-col overflow-hidden" aria-label="Message">

@@ -21,7 +21,7 @@
 </script>
 
 <span class="flex flex-none items-center">
-  <HouseButton onclick={() => oncopy(null)} {disabled} shortcut="c"
+  <HouseButton onclick={() => oncopy(null)} {disabled} shortcut="t"
     ><span class="whitespace-nowrap">Copy to me</span></HouseButton
   >
   <Popup bind:open label="Send a copy to a colleague" right>

@@ -46,14 +46,14 @@
         class="px-1 hover:text-ink"
         onclick={() => onstep(-1)}
         aria-label="Proof before"
-        >◂ <kbd class="rounded border border-current px-1 text-[0.7rem]">k</kbd></button
+        >◂ <kbd class="rounded border border-current px-1 text-[0.7rem]">p</kbd></button
       >
       <button
         type="button"
         class="px-1 hover:text-ink"
         onclick={() => onstep(1)}
         aria-label="Next proof"
-        ><kbd class="rounded border border-current px-1 text-[0.7rem]">j</kbd> ▸</button
+        ><kbd class="rounded border border-current px-1 text-[0.7rem]">n</kbd> ▸</button
       >
     </span>
   {/snippet}

@@ -37,7 +37,7 @@
     <p class="mt-3 text-[0.93rem] text-soft">Nothing of yours is saved yet.</p>
   {/if}
   {#snippet actions()}
-    <HouseButton onclick={ontheirs}>Leave theirs</HouseButton>
+    <HouseButton onclick={ontheirs}>Keep theirs</HouseButton>
     <HouseButton weight="main" first onclick={onmine}>Put mine over it</HouseButton>
   {/snippet}
 </Ask>

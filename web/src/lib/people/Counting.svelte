@@ -15,7 +15,7 @@
 <div class="panel flex items-center gap-4 px-3.5 py-2" role="status">
   <div class="flex-1">
     <span>
-      No index helps with this: {count(soFar.total)} found among the first {count(soFar.looked)} of
+      This takes a while to count: {count(soFar.total)} found among the first {count(soFar.looked)} of
       {count(soFar.of)}.
     </span>
     <Progress label="People looked at" value={soFar.looked} of={soFar.of} />

@@ -88,7 +88,7 @@
           <button type="submit" class="min-h-6 font-semibold text-kelp hover:underline">Save</button
           >
           <button type="button" class="min-h-6 text-soft hover:underline" onclick={close}
-            >Leave</button
+            >Cancel</button
           >
         </div>
         {#if wrong}<p class="text-[0.87rem] text-brick" role="alert">{wrong}</p>{/if}

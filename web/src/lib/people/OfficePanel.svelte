@@ -92,7 +92,7 @@
             </span>
           </span>
           {#if mayChange && !office.until}
-            <HouseButton weight="quiet" onclick={() => end(office.id)}>Ends today</HouseButton>
+            <HouseButton weight="quiet" onclick={() => end(office.id)}>End it today</HouseButton>
           {/if}
         </li>
       {:else}
@@ -130,7 +130,7 @@
   {#snippet actions()}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
     <HouseButton weight="main" type="submit" form="office-form" disabled={!name.trim()}
-      >Give it</HouseButton
+      >Add the office</HouseButton
     >
   {/snippet}
 </Ask>

@@ -33,8 +33,7 @@
     >
   {/snippet}
   {#if mayWrite}
-    <button type="button" class={entry} onclick={() => ((open = false), onnew())}
-      >New person <kbd class="text-[0.8rem] text-soft">n</kbd></button
+    <button type="button" class={entry} onclick={() => ((open = false), onnew())}>New person</button
     >
   {/if}
   <a class={entry} href="/quotes">Quotes</a>

@@ -58,7 +58,7 @@
       {/if}
       <a
         class="text-[0.93rem] font-semibold text-kelp hover:underline"
-        href={`/people/${person.id}`}>Whole record <kbd class="text-[0.8rem] text-soft">e</kbd></a
+        href={`/people/${person.id}`}>Whole record <kbd class="text-[0.8rem] text-soft">⏎</kbd></a
       >
     </div>
     <ul class="flex flex-col gap-1 text-[0.93rem]">

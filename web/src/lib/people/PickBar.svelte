@@ -95,7 +95,7 @@
         >or take all {count(matching)}</button
       >
     {/if}
-    <button type="button" class="hover:underline" onclick={onletgo}>let go</button>
+    <button type="button" class="hover:underline" onclick={onletgo}>drop</button>
     <span class="ms-auto"></span>
     {#if mayWrite}
       {#if archived}

@@ -66,7 +66,7 @@
         >or take all {count(matching)}</button
       >
     {/if}
-    <button type="button" class="hover:underline" onclick={onletgo}>let go</button>
+    <button type="button" class="hover:underline" onclick={onletgo}>drop</button>
   {/if}
   <span class="ms-auto"></span>
   {#if many === 'tasks' && picked > 0 && mayWrite}

@@ -10,7 +10,7 @@
   import ColumnChooser from '$lib/list/ColumnChooser.svelte';
   import { useLayout } from '$lib/list/layout.svelte';
   import ListTable from '$lib/list/ListTable.svelte';
-  import { after, move, pick, pickAtCursor } from '$lib/list/moving';
+  import { after, listKeys, pick } from '$lib/list/moving';
   import { searches, type ListSearch } from '$lib/list/search.svelte';
   import { nobody, pickedCount, takeAll, toBody } from '$lib/list/selection';
   import { notices } from '$lib/ui/notices.svelte';
@@ -121,10 +121,8 @@
 
   onMount(() =>
     keys.use({
-      j: () => move(search, rows, 1),
-      k: () => move(search, rows, -1),
-      x: () => pickAtCursor(search, rows),
-      a: takeOrLetGo,
+      ...listKeys(search, () => rows),
+      'Ctrl+a': takeOrLetGo,
       w: () => void theirPeople()
     })
   );

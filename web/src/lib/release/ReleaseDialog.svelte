@@ -46,7 +46,9 @@
       </li>
       {#if check.needLook}
         <li class="text-ochre">
-          {people(check.needLook)} of them need a look; {notices(check).length === 1
+          {people(check.needLook)} of them {check.needLook === 1 ? 'needs' : 'need'} a look; {notices(
+            check
+          ).length === 1
             ? 'the notice says'
             : 'the notices say'} why. They will be written to as it stands.
         </li>

@@ -56,9 +56,9 @@
     </h2>
     <p class="flex-1">
       {#if writing}
-        {count(writing.written)} of {messages(writing.messages)} are written. None leaves before all are.
+        {count(writing.written)} of {messages(writing.messages)} written; none leaves before all are.
       {:else if seconds > 0 && released && !mailing.paused}
-        {messages(total)} are held {seconds} more {seconds === 1 ? 'second' : 'seconds'}.
+        {messages(total)} held for {seconds} more {seconds === 1 ? 'second' : 'seconds'}.
       {:else}
         {count(sent)} of {count(total)} gone{#if mailing.paused}, {count(of(['held']))} held back{:else if toDepart && mailing.dueAt && sent === 0},
           the first leaves {dayAndTime(

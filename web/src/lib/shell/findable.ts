@@ -19,7 +19,7 @@ export function found(
   records: { people: Named[]; mailings: (Named & { state: string })[]; templates: Named[] }
 ): Findable[] {
   const all: Findable[] = [
-    ...tabs.map((t) => ({ name: t.name, kind: `screen, g ${t.key}`, path: t.path })),
+    ...tabs.map((t, i) => ({ name: t.name, kind: `screen, ${i + 1}`, path: t.path })),
     { name: 'Write to people', kind: 'find them first', path: '/people' },
     { name: 'Quotes', kind: 'screen', path: '/quotes' },
     { name: 'Events', kind: 'screen', path: '/events' },

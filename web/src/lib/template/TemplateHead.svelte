@@ -82,7 +82,7 @@
     />
   </div>
   <div class="w-40">
-    <Label for="topic" class="mb-1 text-soft">Topic, to be left</Label>
+    <Label for="topic" class="mb-1 text-soft">Topic</Label>
     <Select
       id="topic"
       placeholder=""
@@ -97,7 +97,7 @@
   </div>
   <div class="flex flex-col gap-2 pb-0.5">
     <Checkbox bind:checked={draft.promotional} disabled={readonly} {onchange}>Promotional</Checkbox>
-    <Checkbox bind:checked={draft.private} disabled={readonly} {onchange}>Mine alone</Checkbox>
+    <Checkbox bind:checked={draft.private} disabled={readonly} {onchange}>Only I see it</Checkbox>
   </div>
 </div>
 {#if wrong}<p id="name-wrong" class="text-brick" role="alert">{wrong}</p>{/if}

@@ -45,7 +45,7 @@
 
 <PageHead title={today} words={desk ? headline(desk) : ''}>
   {#snippet actions()}
-    <HouseButton weight="main" onclick={() => goto('/people')} shortcut="g p"
+    <HouseButton weight="main" onclick={() => goto('/people')} shortcut="2"
       >Find people to write to</HouseButton
     >
   {/snippet}

@@ -84,7 +84,7 @@
             >Rename</HouseButton
           >
           {#if list.people === 0}
-            <HouseButton weight="quiet" onclick={() => remove(list)}>Do away with it</HouseButton>
+            <HouseButton weight="quiet" onclick={() => remove(list)}>Delete this list</HouseButton>
           {/if}
         {/if}
       {/if}

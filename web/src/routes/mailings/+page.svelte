@@ -29,7 +29,7 @@
 
 <PageHead title="Mailings" words="Drafts first, then what has been released, newest first.">
   {#snippet actions()}
-    <HouseButton weight="main" onclick={() => goto('/people')} shortcut="g p"
+    <HouseButton weight="main" onclick={() => goto('/people')} shortcut="2"
       >Find people to write to</HouseButton
     >
   {/snippet}

@@ -7,7 +7,7 @@
   import { keys } from '$lib/keys/keys.svelte';
   import ColumnChooser from '$lib/list/ColumnChooser.svelte';
   import ListTable from '$lib/list/ListTable.svelte';
-  import { move, pick, pickAtCursor } from '$lib/list/moving';
+  import { listKeys, pick } from '$lib/list/moving';
   import { reachOf } from '$lib/list/search.svelte';
   import { nobody, onlyThese, takeAll } from '$lib/list/selection';
   import BeginDialog from '$lib/mailing/BeginDialog.svelte';
@@ -68,13 +68,10 @@
     const asked = Number(page.url.searchParams.get('person'));
     if (asked) search.cursor = asked;
     return keys.use({
-      j: () => move(search, people.rows, 1),
-      k: () => move(search, people.rows, -1),
-      x: () => pickAtCursor(search, people.rows),
-      a: takeOrLetGo,
+      ...listKeys(search, () => people.rows),
+      'Ctrl+a': takeOrLetGo,
       w: () => write(null),
-      e: () => shown !== null && void goto(`/people/${shown}`),
-      n: () => (adding = true)
+      Enter: () => shown !== null && void goto(`/people/${shown}`)
     });
   });
 </script>

@@ -50,9 +50,7 @@
   let tasking = $state(false);
   let merging = $state<number | null>(null);
 
-  onMount(() =>
-    keys.use({ w: () => (writing = Boolean(ready && mayChange)), t: () => (tasking = mayChange) })
-  );
+  onMount(() => keys.use({ w: () => (writing = Boolean(ready && mayChange)) }));
 </script>
 
 {#if query.error}
@@ -64,7 +62,7 @@
         {#if ready}<HouseButton weight="main" shortcut="w" onclick={() => (writing = true)}
             >Write</HouseButton
           >{/if}
-        <HouseButton shortcut="t" onclick={() => (tasking = true)}>Task</HouseButton>
+        <HouseButton onclick={() => (tasking = true)}>Task</HouseButton>
         <HouseButton onclick={() => void act(queries, who, { kind: 'ARCHIVE' })}
           >Archive</HouseButton
         >

@@ -134,7 +134,7 @@ public class EverydayTest extends BrowserTest {
     page.navigate(home + "/people");
     rows().first().click();
     assertThat(page.getByText("Readers do not write. Ask an administrator.")).isVisible();
-    press("x");
+    press("Space");
     assertThat(page.getByText("Readers do not write to people; ask an administrator.")).isVisible();
     page.navigate(home + "/templates");
     assertThat(page.getByText("Season opening")).isVisible();

@@ -190,14 +190,14 @@ public class FindingTest extends BrowserTest {
       kindByKeyboard(find.kind());
     }
     if (find.related() != null) {
-      press("f");
+      press("+");
       page.keyboard().type(find.related());
       press("Enter");
     }
     for (int i = 0; i < find.conditions().size(); i++) {
       Condition condition = find.conditions().get(i);
       if (find.related() == null) {
-        press("f");
+        press("+");
       } else if (i > 0) {
         press("Tab", "Enter");
       }
@@ -213,7 +213,7 @@ public class FindingTest extends BrowserTest {
 
   /** From the place for a new condition back to the kinds, and the right one ticked. */
   private void kindByKeyboard(String kind) {
-    press("f", "Escape", "Shift+Tab", "Enter");
+    press("+", "Escape", "Shift+Tab", "Enter");
     for (int i = List.of("members", "leads", "contacts").indexOf(kind); i > 0; i--) {
       press("Tab");
     }
@@ -338,7 +338,7 @@ public class FindingTest extends BrowserTest {
             .single();
     assertThat(page.getByText("take all " + quotes)).isVisible();
     rows().first().click();
-    press("x", "j", "x");
+    press("Space", "ArrowDown", "Space");
     assertThat(page.getByText("2 picked")).isVisible();
     press("w");
     page.waitForURL("**/people");

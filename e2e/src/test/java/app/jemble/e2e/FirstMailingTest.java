@@ -57,7 +57,7 @@ public class FirstMailingTest extends BrowserTest {
 
   @Test(dependsOnMethods = "signsIn")
   public void findsPeople() {
-    press("g", "p");
+    press("2");
     page.waitForURL("**/people");
     assertThat(page.getByRole(AriaRole.GROUP, named("Filter")).getByText("members")).isVisible();
 
@@ -91,9 +91,9 @@ public class FirstMailingTest extends BrowserTest {
     tally.getByRole(AriaRole.BUTTON, inside("no address")).click();
     assertThat(rows().first()).containsText("no address");
     rows().first().click();
-    press("x");
+    press("Space");
     assertThat(page.getByText("None of them can be e-mailed.")).isVisible();
-    press("x");
+    press("Space");
     tally.getByRole(AriaRole.BUTTON, inside("no address")).click();
   }
 
@@ -139,12 +139,12 @@ public class FirstMailingTest extends BrowserTest {
   @Test(dependsOnMethods = "findsPeople")
   public void picksAllThatMatchAndWritesFromATemplate() {
     rows().first().click();
-    press("x");
+    press("Space");
     assertThat(page.getByText("1 picked")).isVisible();
     rows().nth(2).click();
-    press("x");
+    press("Space");
     assertThat(page.getByText("2 picked")).isVisible();
-    press("a");
+    press("Control+a");
     assertThat(page.getByText(grouped(countByHand(null)) + " picked")).isVisible();
     assertThat(page.getByText("Write to " + grouped(expected))).isVisible();
     press("w");
@@ -170,7 +170,7 @@ public class FirstMailingTest extends BrowserTest {
       assertThat(title).hasText("Proof " + place + " of " + all);
       String name = who.locator("button[aria-current=true] .truncate").first().textContent();
       assertThat(page.locator("[data-proof-to]")).containsText(name.strip());
-      press("j");
+      press("n");
     }
     assertAccessible("mailing screen");
   }
@@ -206,7 +206,7 @@ public class FirstMailingTest extends BrowserTest {
   @Test(dependsOnMethods = "changesTheTextWithAMergeFieldByKeyAndFindsWhatIsMissing")
   public void sendsHerselfACopy() {
     page.getByRole(AriaRole.REGION, named("Who")).locator("li button").first().click();
-    press("c");
+    press("t");
     assertThat(page.getByText("is on its way to orla@ternquay.example")).isVisible();
     Eventually.holds(
         () ->
@@ -217,7 +217,7 @@ public class FirstMailingTest extends BrowserTest {
   @Test(dependsOnMethods = "sendsHerselfACopy")
   public void releasesTakesBackAndReleasesForADayAndTime() {
     sql.sql("update workspace set hold_seconds = 20").update();
-    press("r");
+    press("Control+Enter");
     Locator dialog = page.getByRole(AriaRole.DIALOG);
     assertThat(dialog).containsText("Release " + grouped(expected) + " messages?");
     press("Enter");
@@ -233,7 +233,7 @@ public class FirstMailingTest extends BrowserTest {
     assertThat(page.getByText("The last leaves Wed 24 Mar 2027, 09:00")).isVisible();
     assertSaved();
     page.locator("main").click(new Locator.ClickOptions().setPosition(2, 2));
-    press("r");
+    press("Control+Enter");
     assertThat(dialog).containsText("They leave Wed 24 Mar 2027, 09:00, London time.");
     press("Enter");
     assertThat(page.getByText(Pattern.compile("0 of " + grouped(expected) + " gone"))).isVisible();
@@ -287,7 +287,7 @@ public class FirstMailingTest extends BrowserTest {
 
   @Test(dependsOnMethods = "theMessagesLeaveEachItsOwn")
   public void responsesComeInByThemselves() {
-    press("g", "r");
+    press("6");
     page.waitForURL("**/responses");
     assertAccessible("responses");
     page.getByRole(

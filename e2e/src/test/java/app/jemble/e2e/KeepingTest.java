@@ -80,7 +80,7 @@ public class KeepingTest extends BrowserTest {
   public void tasksAreDoneTogetherAndOpenAgain() {
     page.navigate(home + "/tasks");
     page.getByText("Ask about the mast").first().click();
-    press("x", "j", "x");
+    press("Space", "ArrowDown", "Space");
     assertThat(page.getByText("2 picked")).isVisible();
     picked().getByText("Mark done").click();
     assertThat(page.getByText("2 tasks are done.")).isVisible();
@@ -215,7 +215,7 @@ public class KeepingTest extends BrowserTest {
         .selectOption(new SelectOption().setLabel("blue"));
     dialog().getByText("Set it for 1 person").click();
     assertThat(rows().first()).containsText("blue");
-    press("f");
+    press("+");
     page.keyboard().type("Hull");
     press("Enter");
     dialog().getByLabel("blue").check();

@@ -126,7 +126,7 @@ public class QuietTest extends BrowserTest {
 
   @Test(dependsOnMethods = "rulesAreSetOnTheBenchBeforeRelease")
   public void responsesArriveOnTheOpenScreen() throws MessagingException {
-    press("r");
+    press("Control+Enter");
     releaseByEnter();
     assertThat(page.getByText("2 of 2 gone")).isVisible();
     page.navigate(home + "/responses/" + mailing);

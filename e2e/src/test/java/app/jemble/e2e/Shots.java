@@ -46,7 +46,7 @@ public class Shots extends BrowserTest {
     shoot("template");
     page.navigate(home + "/mailings/" + id("Spring slipway reminder"));
     page.waitForTimeout(SETTLE_MILLIS);
-    page.keyboard().press("j");
+    page.keyboard().press("n");
     shoot("mailing");
     lookAtTheCheck();
     letItRun();
@@ -98,10 +98,10 @@ public class Shots extends BrowserTest {
     page.getByText("Done").click();
     page.waitForTimeout(SETTLE_MILLIS);
     rows().nth(3).click();
-    page.keyboard().press("x");
-    page.keyboard().press("j");
-    page.keyboard().press("j");
-    page.keyboard().press("x");
+    page.keyboard().press("Space");
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("Space");
   }
 
   /** This week's open quotes, while their value is being chosen. */
@@ -109,7 +109,7 @@ public class Shots extends BrowserTest {
     page.navigate(home + "/people");
     page.waitForTimeout(SETTLE_MILLIS);
     page.getByText("Clear").click();
-    page.keyboard().press("f");
+    page.keyboard().press("+");
     page.keyboard().type("have a quote");
     page.keyboard().press("Enter");
     page.keyboard().type("Stage");

@@ -132,7 +132,7 @@ public class WritingTest extends BrowserTest {
       who().getByText(name + " Writing").click();
       assertThat(shown().getByText(Pattern.compile("Dear " + name))).isVisible();
     }
-    press("k", "k");
+    press("p", "p");
     assertThat(page.locator("[data-proof-to]")).containsText("Bea Writing");
     button("Change it for Bea only").click();
     assertThat(page.getByText("For Bea Writing alone.")).isVisible();
@@ -147,7 +147,7 @@ public class WritingTest extends BrowserTest {
     assertThat(message()).not().containsText("mast");
     assertThat(who().getByText("own wording", new Locator.GetByTextOptions().setExact(true)))
         .isVisible();
-    press("j");
+    press("n");
     assertThat(shown().getByText("mast")).not().isVisible();
   }
 
@@ -176,7 +176,7 @@ public class WritingTest extends BrowserTest {
     press("Tab", "Escape");
     assertThat(page.getByText("times for Bea.txt")).isVisible();
     page.locator("main").click(new Locator.ClickOptions().setPosition(2, 2));
-    press("c");
+    press("t");
     assertThat(page.getByText("is on its way to orla@ternquay.example")).isVisible();
     Eventually.holds(
         () ->
