@@ -214,8 +214,17 @@ public class EverydayTest extends BrowserTest {
     page.keyboard().type(" (first tab)");
     assertThat(page.getByText(Pattern.compile("was changed elsewhere"))).isVisible();
     assertThat(subject(page)).containsText("(first tab)");
-    button("Load what is there now").click();
-    assertThat(subject(page)).containsText("(second tab)");
+    button("Compare").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("(second");
+    press("Escape");
+    button("Keep mine").click();
+    assertSaved();
+    assertThat(subject(page)).containsText("(first tab)");
+    subject(second).click();
+    second.keyboard().press("End");
+    second.keyboard().type(" (again)");
+    second.getByText("Take theirs").click();
+    assertThat(subject(second)).containsText("(first tab)");
     second.close();
   }
 
