@@ -88,7 +88,7 @@ public class Shots extends BrowserTest {
     page.getByText("+ whose").click();
     page.keyboard().type("last visit");
     page.keyboard().press("Enter");
-    page.locator("[role=dialog] input[type=date]").fill("2026-05-01");
+    page.locator("[role=dialog] input[data-first]").fill("2026-05-01");
     page.keyboard().press("Enter");
     page.getByText("+ and").click();
     page.keyboard().type("plan");
@@ -140,15 +140,16 @@ public class Shots extends BrowserTest {
     page.keyboard().type("your crew");
     shoot("check");
     page.keyboard().press("Escape");
-    page.getByText("· saved").waitFor();
+    assertSaved();
   }
 
   /** Released in waves over some mornings, and held for a moment. */
   private void letItRun() {
     page.navigate(home + "/mailings/" + id("Spring slipway reminder"));
+    button("Open Leaves").click();
     page.getByLabel("People in a wave").fill("2");
     page.getByText("The last leaves").first().waitFor();
-    page.getByText("· saved").waitFor();
+    assertSaved();
     page.waitForTimeout(SETTLE_MILLIS);
     page.locator("button", new Page.LocatorOptions().setHasText("Release")).first().click();
     releaseByEnter();
