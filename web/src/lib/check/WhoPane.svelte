@@ -133,8 +133,9 @@
               onclick={() => onchoose(person)}
             >
               <span class="flex items-baseline justify-between gap-2">
-                <span class={`truncate font-semibold ${ready ? '' : 'text-soft'}`}
-                  >{person.name}</span
+                <span
+                  class={`truncate font-semibold ${ready ? '' : 'text-soft'}`}
+                  title={person.name}>{person.name}</span
                 >
                 {#if person.ownWords}
                   <span class="text-[0.8rem] font-semibold whitespace-nowrap text-kelp"

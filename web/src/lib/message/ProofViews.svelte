@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { darkened } from './darkened';
+  import { darkened, framed } from './framed';
 
   interface Props {
     proof: { html: string; text: string; headers?: string[] };
@@ -42,6 +42,6 @@
     title="The message as it will leave"
     class={`min-h-0 flex-1 rounded-md border border-line bg-white ${view === 'Phone' ? 'mx-auto w-[320px] max-w-full' : 'w-full'}`}
     sandbox=""
-    srcdoc={view === 'Dark' ? darkened(proof.html) : proof.html}
+    srcdoc={framed(view === 'Dark' ? darkened(proof.html) : proof.html)}
   ></iframe>
 {/if}

@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { describe, expect, it } from 'vitest';
-import { darkened } from './darkened';
+import { darkened, framed } from './framed';
 import { differences, wordsOf } from './differences';
 
 describe('comparing', () => {
@@ -16,4 +16,10 @@ it('shows what is said for the dark', () => {
   expect(darkened('<style>@media (prefers-color-scheme: dark){p{}}</style>')).toBe(
     '<style>@media all{p{}}</style>'
   );
+});
+
+it('has bars of the house to scroll with, and is the same letter else', () => {
+  const html = '<html><head><title>x</title></head><body>Dear Ann</body></html>';
+  expect(framed(html)).toContain('scrollbar-width: thin');
+  expect(framed(html).replace(/<style>.*?<\/style>/, '')).toBe(html);
 });
