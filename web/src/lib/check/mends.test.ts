@@ -52,6 +52,17 @@ describe('what mends a finding', () => {
     expect([writing.subject, writing.body]).toEqual(['S', '<p>B</p>']);
     expect(writing.changed).toHaveBeenCalled();
   });
+  it('never writes over what was typed while the server was asked', async () => {
+    const writing = writingWith('a', '<p>{{plan}}</p>');
+    let typed = false;
+    vi.spyOn(api, 'POST').mockImplementation(((_: string, call: { body: { subject: string } }) => {
+      if (!typed) writing.subject = 'a and more';
+      typed = true;
+      return ok({ subject: call.body.subject, body: '<p>B</p>' });
+    }) as never);
+    await setFallback(writing as unknown as Writing, 'plan', 'x');
+    expect([writing.subject, writing.body]).toEqual(['a and more', '<p>B</p>']);
+  });
   it('is leaving its people out, which can be taken back', async () => {
     const writing = writingWith('', '');
     vi.spyOn(api, 'POST').mockImplementation((() =>

@@ -19,11 +19,19 @@ export function mendsOf(finding: FindingBody): Mend[] {
 }
 
 /** Writes a fallback wherever the field stands without one. */
-export async function setFallback(writing: Writing, field: string, fallback: string) {
+export async function setFallback(
+  writing: Writing,
+  field: string,
+  fallback: string
+): Promise<void> {
   const { subject, body } = writing;
   const mended = await answer(
     api.POST('/api/mends/fallback', { body: { subject, body, field, fallback } })
   );
+  // What was typed while the server was asked is not written over.
+  if (writing.subject !== subject || writing.body !== body) {
+    return setFallback(writing, field, fallback);
+  }
   writing.subject = mended.subject;
   writing.body = mended.body;
   writing.changed();

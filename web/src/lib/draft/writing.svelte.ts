@@ -134,7 +134,7 @@ export class Writing {
 
   /** What stands here is saved over what somebody else has saved meanwhile. */
   async keepMine() {
-    this.mailing = { ...(await this.theirs()), files: this.mailing.files };
+    this.mailing = await this.theirs();
     await this.save();
   }
 

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { wallTime } from '$lib/format/dates';
   import { count, messages } from '$lib/format/numbers';
-  import { hourName, hourTicks, scaleOf, type Bar, type BarDay } from './bars';
+  import { hourTicks, scaleOf, type Bar, type BarDay } from './bars';
+  import { timeOf } from './planWords';
   import RunTable from './RunTable.svelte';
 
   interface Props {
@@ -37,7 +38,7 @@
   /** "Tue 24 Mar, 09:00 to 10:00: 40 messages" */
   function told(bar: Bar): string {
     const hours =
-      bar.hour === null ? '' : `, ${hourName(bar.hour)} to ${hourName((bar.hour + 1) % 24)}`;
+      bar.hour === null ? '' : `, ${timeOf(bar.hour * 60)} to ${timeOf((bar.hour + 1) * 60)}`;
     const left = running ? `, ${count(bar.sent)} gone` : '';
     const bound = days.find((d) => d.day === bar.day)?.bound.filter((b) => b !== 'hours') ?? [];
     const cap = bound.length ? `, held back by the cap of ${bound.join(' and ')}` : '';
@@ -115,7 +116,7 @@
           {#each day.bars as bar, b (bar.hour)}
             {#if bar.hour !== null && ticks.includes(bar.hour)}
               <span class="absolute top-0 leading-4" style:left={`${(b / day.bars.length) * 100}%`}
-                >{hourName(bar.hour)}</span
+                >{timeOf(bar.hour * 60)}</span
               >
             {/if}
           {/each}

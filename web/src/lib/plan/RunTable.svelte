@@ -1,6 +1,7 @@
 <script lang="ts">
   import { count } from '$lib/format/numbers';
-  import { hourName, type BarDay } from './bars';
+  import type { BarDay } from './bars';
+  import { timeOf } from './planWords';
 
   interface Props {
     days: BarDay[];
@@ -29,7 +30,7 @@
         {#each day.bars.filter((b) => b.planned || b.sent) as bar (bar.hour)}
           <tr>
             <th scope="row">{dayName(bar.day)}</th>
-            <td>{bar.hour === null ? 'all day' : hourName(bar.hour)}</td>
+            <td>{bar.hour === null ? 'all day' : timeOf(bar.hour * 60)}</td>
             <td>{count(bar.planned)}</td>
             {#if running}<td>{count(bar.sent)}</td>{/if}
             <td>{day.bound.join(', ')}</td>

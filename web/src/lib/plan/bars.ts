@@ -125,8 +125,3 @@ export function hourTicks(days: BarDay[]): number[] {
   const every = days.length * hours.length <= 30 ? 3 : days.length <= 4 ? 6 : 24;
   return hours.filter((h, place) => (every === 24 ? place === 0 : h % every === 0));
 }
-
-/** "09:00" */
-export function hourName(hour: number): string {
-  return `${String(hour).padStart(2, '0')}:00`;
-}

@@ -9,6 +9,7 @@
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Progress from '$lib/ui/Progress.svelte';
   import { createQuery } from '@tanstack/svelte-query';
+  import { TO_DEPART } from './outboxParts';
   import type { MailingActs } from './acts.svelte';
   import { held } from './held.svelte';
   import RestDialog from '$lib/plan/RestDialog.svelte';
@@ -30,7 +31,7 @@
     (outbox.data?.parts ?? [])
       .filter((p) => states.includes(p.state))
       .reduce((sum, p) => sum + p.messages, 0);
-  const toDepart = $derived(of(['waiting', 'deferred', 'sending', 'held']));
+  const toDepart = $derived(of(TO_DEPART));
   const sent = $derived(summary.data?.sent ?? 0);
   const total = $derived(summary.data?.messages ?? 0);
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);

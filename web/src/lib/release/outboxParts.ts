@@ -1,10 +1,13 @@
 import type { OutboxTally } from '$lib/api/types';
 import type { TallyPart, Tone } from '$lib/ui/Tally.svelte';
 
+/** States of a message that is still to leave. */
+export const TO_DEPART = ['waiting', 'deferred', 'sending', 'held'];
+
 const SHOWN: { key: string; states: string[]; words: string; tone: Tone }[] = [
   {
     key: 'outbox:waiting',
-    states: ['waiting', 'deferred', 'sending', 'held'],
+    states: TO_DEPART,
     words: 'to leave',
     tone: 'look'
   },

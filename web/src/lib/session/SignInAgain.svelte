@@ -33,7 +33,7 @@
   }
 </script>
 
-<Ask bind:open={() => session.over, (is) => is && (session.over = is)} title="Sign in and go on">
+<Ask bind:open={() => session.over, (is) => (session.over = is)} title="Sign in and go on">
   <form id="sign-in-again" onsubmit={signIn}>
     <p class="mb-3">
       Your session has ended, {session.colleague?.name}. What stands on the screen is still there.
