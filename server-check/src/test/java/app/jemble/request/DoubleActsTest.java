@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jemble.Api;
 import app.jemble.ServerTest;
 import app.jemble.inbound.Arrival;
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
+import ch.qos.logback.classic.spi.ILoggingEvent;
+import ch.qos.logback.core.read.ListAppender;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -14,6 +18,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.slf4j.LoggerFactory;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
@@ -56,6 +61,31 @@ public class DoubleActsTest extends ServerTest {
     } finally {
       threads.shutdownNow();
     }
+  }
+
+  @Test
+  public void whatAKilledProcessBeganIsSaidToBeInDoubt() {
+    sql.sql(
+            """
+            insert into idempotent_request (account_id, key, request, begun_at)
+            select id, 'killed-at-it', 'POST /api/lists', now() from account where login = 'orla'
+            """)
+        .update();
+    ListAppender<ILoggingEvent> log = new ListAppender<>();
+    Logger root = (Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME);
+    log.start();
+    root.addAppender(log);
+    Api.Answer answer = api.once("killed-at-it", "/api/lists", Map.of("name", "In doubt"));
+    root.detachAppender(log);
+    assertThat(answer.status()).isEqualTo(409);
+    assertThat(answer.text()).contains("it is not known yet what came of it");
+    assertThat(log.list).as("a refusal is no error of ours").noneMatch(DoubleActsTest::isTrouble);
+    assertThat(api.once("asked-anew", "/api/lists", Map.of("name", "In doubt")).status())
+        .isEqualTo(200);
+  }
+
+  private static boolean isTrouble(ILoggingEvent event) {
+    return event.getLevel().isGreaterOrEqual(Level.WARN);
   }
 
   private long repliedTo(String name) {

@@ -27,7 +27,6 @@ public final class Refusal {
     }
     response.setContentType("application/problem+json");
     response.setHeader("Cache-Control", "no-store");
-    response.setContentLength(body.length);
     response.getOutputStream().write(body);
   }
 }

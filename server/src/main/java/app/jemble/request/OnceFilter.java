@@ -37,8 +37,8 @@ class OnceFilter extends HttpFilter {
   /** A longer answer is not remembered; no act has one. */
   private static final int MOST_OCTETS = 256 << 10;
 
-  /** How long a second request waits for the end of the first. */
-  private static final Duration PATIENCE = Duration.ofSeconds(15);
+  /** How long a second request waits for the end of the first; who asks waits 15 seconds. */
+  private static final Duration PATIENCE = Duration.ofSeconds(10);
 
   private static final Duration LOOK = Duration.ofMillis(100);
 
