@@ -1,8 +1,9 @@
 <script lang="ts">
   import '../app.css';
-  import { goto } from '$app/navigation';
+  import { afterNavigate, goto } from '$app/navigation';
   import { page } from '$app/state';
   import { onSignedOut } from '$lib/api/client';
+  import { fieldsQuery } from '$lib/api/queries';
   import { listen } from '$lib/live/live';
   import Finder from '$lib/shell/Finder.svelte';
   import KeyList from '$lib/keys/KeyList.svelte';
@@ -13,6 +14,8 @@
   import Notices from '$lib/ui/Notices.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import '$lib/ui/appearance.svelte';
+  import { focusHeading } from '$lib/ui/focusHeading';
+  import { keepFocus } from '$lib/ui/keepFocus';
   import { theme } from '$lib/ui/theme';
   import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query';
   import { ThemeProvider } from 'flowbite-svelte';
@@ -48,13 +51,20 @@
     void toSignIn();
   }
 
+  // What was used is gone with the page before: keys and readers begin at the new page's heading.
+  afterNavigate(({ from }) => {
+    if (from && document.activeElement === document.body) void focusHeading();
+  });
+
   $effect(() => (session.colleague && !session.over ? listen(queries) : undefined));
 
   onMount(() => {
     onSignedOut.call = () => {
       if (session.colleague && !signingIn) session.over = true;
     };
+    if (!signingIn) void queries.prefetchQuery({ ...fieldsQuery(), retry: false });
     void begin();
+    return keepFocus();
   });
 </script>
 

@@ -43,7 +43,7 @@
           <button
             type="button"
             class="whitespace-nowrap text-brick hover:underline"
-            onclick={() => writing.set('picks', [])}>take off</button
+            onclick={() => writing.set('picks', [])}>remove</button
           >
         </p>
       {/if}

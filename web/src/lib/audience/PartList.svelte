@@ -16,8 +16,8 @@
       <button
         type="button"
         class="whitespace-nowrap text-brick hover:underline"
-        aria-label={`Take off: ${part.words}`}
-        onclick={() => onremove(part)}>take off</button
+        aria-label={`Remove: ${part.words}`}
+        onclick={() => onremove(part)}>remove</button
       >
     </li>
   {/each}

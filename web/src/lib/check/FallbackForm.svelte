@@ -38,7 +38,7 @@
     bind:value={words}
     onkeydown={(e) => e.key === 'Escape' && onclose()}
   />
-  <button type="submit" class="font-semibold text-kelp hover:underline">Set it</button>
+  <button type="submit" class="font-semibold text-kelp hover:underline">Set the fallback</button>
   <button type="button" class="text-soft hover:underline" onclick={onclose}>Not now</button>
   {#if wrong}<p class="w-full text-brick" role="alert">{wrong}</p>{/if}
 </form>

@@ -132,23 +132,21 @@
               aria-current={isChosen(person, current)}
               onclick={() => onchoose(person)}
             >
-              <span class="flex items-baseline justify-between gap-2">
-                <span
-                  class={`truncate font-semibold ${ready ? '' : 'text-soft'}`}
-                  title={person.name}>{person.name}</span
+              <span
+                class={`block truncate font-semibold ${ready ? '' : 'text-soft'}`}
+                title={person.name}>{person.name}</span
+              >
+              <span class="flex items-baseline justify-between gap-2 text-[0.82rem]">
+                <span class="truncate text-soft" title={ready ? person.line : person.reachWords}
+                  >{ready ? person.line : person.reachWords}</span
                 >
                 {#if person.ownWords}
-                  <span class="text-[0.8rem] font-semibold whitespace-nowrap text-kelp"
-                    >own wording</span
-                  >
+                  <span class="flex-none font-semibold text-kelp">own wording</span>
                 {:else if noted && person.notes[0]}
-                  <span class="text-[0.8rem] font-semibold whitespace-nowrap text-ochre">
+                  <span class="flex-none font-semibold text-ochre" title={person.notes.join(', ')}>
                     {person.notes[0]}{person.notes.length > 1 ? ` +${person.notes.length - 1}` : ''}
                   </span>
                 {/if}
-              </span>
-              <span class="block truncate text-[0.82rem] text-soft">
-                {ready ? person.line : person.reachWords}
               </span>
             </button>
             {#if editable && (ready || person.reach === 'LEFT_OUT')}

@@ -100,6 +100,12 @@ export function mailingQuestions(
     get current() {
       return current;
     },
+    /** Who is chosen, also while their proof is on its way; null when they get nothing. */
+    get reader(): (Chosen & { name: string }) | null {
+      if (row) return row.reach === 'READY' ? row : null;
+      const known = proof.data?.personId === current?.id ? proof.data : undefined;
+      return current && known ? { ...current, name: known.toName } : null;
+    },
     /** Whose proof there is none of, and why: who gets nothing. */
     get getsNothing() {
       return row && row.reach !== 'READY' ? { name: row.name, why: row.reachWords } : null;

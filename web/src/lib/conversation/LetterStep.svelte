@@ -13,9 +13,10 @@
     step: ConversationStep;
     onread: (mailId: number, what: Reading) => void;
     ontakeback: (mailingId: number) => void;
+    onlook: (messageId: number) => void;
   }
 
-  let { step, onread, ontakeback }: Props = $props();
+  let { step, onread, ontakeback, onlook }: Props = $props();
 
   const ours = $derived(step.ours);
   const theirs = $derived(step.theirs);
@@ -43,7 +44,14 @@
   </header>
   {#if ours}
     <div class="mt-1 max-w-[44rem] break-words whitespace-pre-wrap">
-      {#if ours.text !== null}{ours.text}{:else}
+      {#if ours.text !== null}
+        {ours.text}
+        <span class="mt-1 block">
+          <HouseButton weight="quiet" onclick={() => onlook(ours.messageId)}
+            >See it as it looked</HouseButton
+          >
+        </span>
+      {:else}
         <span class="text-soft">
           {seconds > 0
             ? `Leaves in ${seconds} s.`

@@ -2,6 +2,7 @@ import { answer, api } from '$lib/api/client';
 import type { AudiencePart, WholeMailing, ShownPart, ChangeBody, SendPlan } from '$lib/api/types';
 import { forget, keepAside, keptAside, type Aside } from './aside';
 import { Autosave } from './autosave.svelte';
+import { isNamedBy, namedBy } from './naming';
 
 /** What is written of a mailing, besides its version and the template it began from. */
 const WRITTEN = [
@@ -68,6 +69,9 @@ export class Writing {
   countOpens = $state(true);
   countClicks = $state(true);
 
+  /** Whether nobody has named it, so that its subject does. */
+  #followsSubject = false;
+
   constructor(mailing: WholeMailing) {
     this.#show(mailing);
     this.#takeWhatWasKept();
@@ -100,10 +104,20 @@ export class Writing {
 
   #put(written: Pick<WholeMailing, (typeof WRITTEN)[number]> | ChangeBody) {
     Object.assign(this, Object.fromEntries(WRITTEN.map((what) => [what, written[what]])));
+    this.#followsSubject = isNamedBy(this.subject, this.name);
   }
 
   changed() {
+    if (this.#followsSubject) this.name = namedBy(this.subject);
     this.autosave.changed();
+  }
+
+  /** Names it; a name that is taken away is given by the subject again. */
+  call(name: string) {
+    this.name = name;
+    this.#followsSubject = false;
+    this.changed();
+    this.#followsSubject = name.trim() === '';
   }
 
   /** Sets one thing that is written of the mailing. */
@@ -173,7 +187,7 @@ export class Writing {
   #written(): ChangeBody {
     return {
       version: this.mailing.version,
-      name: this.name,
+      name: this.name.trim() ? this.name : namedBy(this.subject),
       subject: this.subject,
       body: this.body,
       templateId: this.mailing.templateId,

@@ -21,7 +21,7 @@
     { name: 'Passage for some', run: onpassage },
     { name: 'Signature', run: () => put({ type: 'putIn', attrs: { name: 'signature' } }) },
     { name: 'Leaving line', run: () => put(leaveLine) },
-    { name: 'Quote', run: () => done(chain().toggleBlockquote().run()) },
+    { name: 'Quotation', run: () => done(chain().toggleBlockquote().run()) },
     { name: 'Dividing line', run: () => done(chain().setHorizontalRule().run()) },
     ...(inTable ? tableActs() : [{ name: 'Table', run: table }])
   ]);
@@ -55,15 +55,15 @@
     return [
       { name: 'Row below', run: () => done(chain().addRowAfter().run()) },
       { name: 'Column after', run: () => done(chain().addColumnAfter().run()) },
-      { name: 'Take the row out', run: () => done(chain().deleteRow().run()) },
-      { name: 'Take the column out', run: () => done(chain().deleteColumn().run()) },
-      { name: 'Take the table out', run: () => done(chain().deleteTable().run()) }
+      { name: 'Delete the row', run: () => done(chain().deleteRow().run()) },
+      { name: 'Delete the column', run: () => done(chain().deleteColumn().run()) },
+      { name: 'Delete the table', run: () => done(chain().deleteTable().run()) }
     ];
   }
 </script>
 
 <div class="border-t border-line-soft pt-2">
-  <p class="text-soft">Put in</p>
+  <p class="text-soft">Insert</p>
   <ul class="mt-1 grid grid-cols-2 gap-x-2">
     {#each inserts as insert (insert.name)}
       <li>

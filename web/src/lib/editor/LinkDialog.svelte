@@ -30,7 +30,7 @@
     const chain = editor.chain().focus().extendMarkRange('link');
     if (address === '') chain.unsetLink().run();
     else if (bare) {
-      const text = words.trim() || (kind === 'button' ? 'Go there' : address);
+      const text = words.trim() || (kind === 'button' ? 'Open the page' : address);
       const marks = [{ type: 'link', attrs: link }];
       editor.chain().focus().insertContent({ type: 'text', text, marks }).run();
     } else chain.setMark('link', link).run();

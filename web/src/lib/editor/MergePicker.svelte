@@ -86,7 +86,7 @@
   <div class="mt-3 flex justify-between">
     {#if before !== null || current === null}
       <button type="submit" class="font-semibold text-kelp hover:underline">
-        {current === null ? 'Put it in' : 'Change'}
+        {current === null ? 'Insert it' : 'Change'}
       </button>
     {/if}
     {#if current !== null}

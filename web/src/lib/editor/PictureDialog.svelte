@@ -87,7 +87,7 @@
   {/if}
   {#snippet actions()}
     <HouseButton onclick={() => ((open = false), (picture = null))}>Not now</HouseButton>
-    {#if picture}<HouseButton weight="main" type="submit" form="picture">Put it in</HouseButton
+    {#if picture}<HouseButton weight="main" type="submit" form="picture">Insert it</HouseButton
       >{/if}
   {/snippet}
 </Ask>

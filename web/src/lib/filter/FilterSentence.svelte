@@ -6,6 +6,8 @@
   import { onMount } from 'svelte';
   import { everyone, kindsWords, toggled, type FilterDraft } from './draft';
   import GroupTokens from './GroupTokens.svelte';
+  import TypedBox from './TypedBox.svelte';
+  import type { Subject } from './typed.svelte';
 
   interface Props {
     draft: FilterDraft;
@@ -13,10 +15,14 @@
     related: RelatedFields[];
     onchange: (draft: FilterDraft) => void;
     /** What is listed, when it is not people of some kinds. */
-    subject?: string;
+    subject?: Exclude<Subject, 'people'>;
+    /** Enter after typing: on to the list. */
+    ondone?: () => void;
+    /** Ctrl+Enter after typing: write to all that match. */
+    onwrite?: () => void;
   }
 
-  let { draft, fields, related, onchange, subject }: Props = $props();
+  let { draft, fields, related, onchange, subject, ondone, onwrite }: Props = $props();
 
   let choosing = $state(false);
   let sentence: HTMLDivElement;
@@ -73,6 +79,9 @@
     lead="whose"
     onchange={(group) => onchange({ ...draft, ...group })}
   />
+  {#if ondone}
+    <TypedBox subject={subject ?? 'people'} {draft} {onchange} {ondone} {onwrite} />
+  {/if}
   {#if draft.parts.length || draft.kinds.length}
     <button
       type="button"

@@ -28,6 +28,11 @@
   /** The records that were just put in, which ask for their first condition. */
   let fresh = $state<number | null>(null);
 
+  // Only what was just put in asks for its first condition, not what later stands in its place.
+  $effect(() => {
+    if (fresh !== null) fresh = null;
+  });
+
   const joint = $derived(group.match === 'ALL' ? 'and' : 'or');
 
   function set(index: number, part: DraftPart) {
@@ -96,7 +101,7 @@
       <button
         type="button"
         class="min-h-6 min-w-6 text-soft hover:text-brick"
-        aria-label="Take the group out"
+        aria-label="Remove the group"
         onclick={() => remove(i)}>×</button
       >
     </span>

@@ -55,7 +55,7 @@
     <button
       type="button"
       class="min-h-6 min-w-6 text-soft hover:text-brick"
-      aria-label={`Take “${relatedWords(own, part.atLeast)}” out`}
+      aria-label={`Remove “${relatedWords(own, part.atLeast)}”`}
       onclick={onremove}>×</button
     >
   </span>

@@ -17,7 +17,7 @@ export const SIDES: Side[] = [
   { name: 'To write', conditions: [mine, open, kind('write')] },
   { name: 'To do', conditions: [mine, open, kind('to do')] },
   { name: 'Of all colleagues', conditions: [open] },
-  { name: 'Done ones too', conditions: [] }
+  { name: 'Done too', conditions: [] }
 ];
 
 /** What is looked for on a side. */

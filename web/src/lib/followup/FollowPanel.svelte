@@ -14,13 +14,15 @@
 
   interface Props {
     mailingId: number;
+    /** What the message says, to be sent once more. */
+    body: string;
     /** Counts up when something changed that the outlook depends on. */
     since?: number;
     editable: boolean;
     released: boolean;
   }
 
-  let { mailingId, since = 0, editable, released }: Props = $props();
+  let { mailingId, body: words, since = 0, editable, released }: Props = $props();
 
   const queries = useQueryClient();
   const rules = createQuery(() => rulesQuery(mailingId, since));
@@ -53,7 +55,7 @@
     const before = all.map(bodyOf);
     if (await put(withoutRule(all, rule))) {
       notices.say(
-        `Rule ${rule.place} is taken away.`,
+        `Rule ${rule.place} is deleted.`,
         () => void put(before.map((b) => (b.id === rule.id ? { ...b, id: null } : b)))
       );
     }
@@ -84,6 +86,14 @@
     </p>
   {/snippet}
   {#snippet aside()}
+    {#if editable && rules.isSuccess && all.length === 0 && words.trim()}
+      <button
+        type="button"
+        class="min-h-[26px] flex-none text-kelp hover:underline max-md:hidden"
+        onclick={() => put([blankRule([], words)])}
+        >Send it again after 4 working days without a reply</button
+      >
+    {/if}
     {#if editable}
       <button
         type="button"

@@ -61,16 +61,16 @@
   </form>
   {#snippet actions()}
     {#if edited && !acted}
-      <HouseButton weight="grave" onclick={() => ontakeaway(edited)}>Take away</HouseButton>
+      <HouseButton weight="grave" onclick={() => ontakeaway(edited)}>Delete the rule</HouseButton>
     {/if}
     {#if edited && released}
       <HouseButton onclick={() => onturn(edited)}
-        >{edited.stopped ? 'Go on' : 'Stop it'}</HouseButton
+        >{edited.stopped ? 'Start the rule again' : 'Stop the rule'}</HouseButton
       >
     {/if}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
     <HouseButton weight="main" type="submit" form="follow-rule"
-      >{edited ? 'Change it' : 'Add it'}</HouseButton
+      >{edited ? 'Save the rule' : 'Add the rule'}</HouseButton
     >
   {/snippet}
 </Ask>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import { fieldsQuery, templatesQuery } from '$lib/api/queries';
-  import TextEditor from '$lib/editor/TextEditor.svelte';
+  import LateEditor from '$lib/editor/LateEditor.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
   interface Props {
@@ -42,7 +42,7 @@
   <div class="flex min-w-0 flex-col">
     <div class="flex h-72 flex-col overflow-hidden rounded-lg border border-line">
       {#if fields.data}
-        <TextEditor value={body} fields={fields.data.merge} label="The next message" {onchange} />
+        <LateEditor value={body} fields={fields.data.merge} label="The next message" {onchange} />
       {/if}
     </div>
     <label class="mt-1 flex items-center gap-2 text-[0.9rem]">

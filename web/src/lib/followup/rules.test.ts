@@ -38,6 +38,7 @@ function rule(place: number, part: Partial<FollowRule> = {}): FollowRule {
 describe('rules', () => {
   test('the next rule waits from what the last one did, and the first from the mailing', () => {
     expect(blankRule([]).after).toBeNull();
+    expect(blankRule([], '<p>Again</p>').body).toBe('<p>Again</p>');
     const atOnce = rule(2, { whom: null, on: 'REPLIED' });
     expect(blankRule([rule(1), atOnce]).after).toBe(1);
   });

@@ -48,8 +48,8 @@ export function blankAct(kind: RuleAct['kind']): RuleAct {
   };
 }
 
-/** A rule that waits; the next of a chain waits from what the last one did. */
-export function blankRule(rules: FollowRule[]): FollowRuleBody {
+/** A rule that waits, and sends these words; the next of a chain waits from what the last one did. */
+export function blankRule(rules: FollowRule[], body = ''): FollowRuleBody {
   const waiting = rules.filter((r) => r.whom !== null);
   return {
     id: null,
@@ -60,7 +60,7 @@ export function blankRule(rules: FollowRule[]): FollowRuleBody {
     on: null,
     except: [],
     act: blankAct('SEND'),
-    body: ''
+    body
   };
 }
 

@@ -68,6 +68,14 @@ export function daysAgo(instant: string | Date, zone: string, today = now()): st
   return days === 1 ? 'yesterday' : `${days} days ago`;
 }
 
+/** How long ago an instant was: "40 minutes", "3 hours", "12 days". */
+export function since(instant: string | Date, today = now()): string {
+  const minutes = Math.max(1, Math.floor((today.getTime() - new Date(instant).getTime()) / 60_000));
+  if (minutes < 120) return minutes === 1 ? '1 minute' : `${minutes} minutes`;
+  const hours = Math.floor(minutes / 60);
+  return hours < 48 ? `${hours} hours` : `${Math.floor(hours / 24)} days`;
+}
+
 /** Whole days of the calendar from one instant to another, on the clock of a zone. */
 export function daysBetween(from: string | Date, to: string | Date, zone: string): number {
   return Math.round((dayNumber(to, zone) - dayNumber(from, zone)) / 86_400_000);

@@ -12,7 +12,7 @@
 </script>
 
 <Ask bind:open={keys.list} title="Keys" wide>
-  <p class="text-soft">Take the tick away from a key that is in your way.</p>
+  <p class="text-soft">Untick any key that gets in your way.</p>
   <div class="grid grid-cols-2 gap-x-8 max-md:grid-cols-1">
     {#each places as place (place.where)}
       <section class="mt-3">

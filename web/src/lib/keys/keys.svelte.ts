@@ -45,6 +45,11 @@ class Keys {
     }
   };
 
+  /** Does what a key stands for, for a field that keeps the key to itself until it is done. */
+  press(key: string) {
+    if (!this.isOff(key)) this.#find(key)?.();
+  }
+
   #find(key: string): (() => void) | undefined {
     for (const acts of [...this.#screens].reverse()) {
       if (acts[key]) return acts[key];

@@ -30,7 +30,7 @@
     </label>
   {/each}
   <label class="col-span-2 flex items-center gap-2">
-    Letters
+    Typeface
     <Select
       placeholder=""
       class="w-auto"

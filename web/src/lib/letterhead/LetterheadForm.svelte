@@ -6,7 +6,7 @@
   import { session } from '$lib/session/session.svelte';
   import PreviewPane from '$lib/message/PreviewPane.svelte';
   import { createPreview } from '$lib/message/preview.svelte';
-  import TextEditor from '$lib/editor/TextEditor.svelte';
+  import LateEditor from '$lib/editor/LateEditor.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
@@ -85,8 +85,7 @@
   <h1 class="text-[1.4rem]">{letterhead ? 'Letterhead' : 'New letterhead'}</h1>
   {#if mayWrite}
     <div class="flex gap-2">
-      {#if letterhead?.used === 0}<HouseButton weight="grave" onclick={remove}
-          >Take away</HouseButton
+      {#if letterhead?.used === 0}<HouseButton weight="grave" onclick={remove}>Delete</HouseButton
         >{/if}
       <HouseButton weight="main" onclick={save} disabled={busy}
         >{busy ? 'Saving…' : 'Save'}</HouseButton
@@ -110,7 +109,7 @@
         <div>
           <p class="mb-1 text-soft">{part === 'header' ? 'Words above' : 'Words below'}</p>
           <div class="flex min-h-24 flex-col rounded-lg border border-line">
-            <TextEditor
+            <LateEditor
               value={draft[part]}
               fields={fields.data.merge}
               label={part === 'header' ? 'Words above' : 'Words below'}

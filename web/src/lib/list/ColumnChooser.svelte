@@ -58,13 +58,13 @@
           <button
             type="button"
             class="min-h-6 min-w-6 text-soft hover:text-brick"
-            aria-label={`Take ${field.label} out`}
+            aria-label={`Hide ${field.label}`}
             onclick={() => set(layout.columns.filter((c) => c !== field.name))}>×</button
           >
         </li>
       {/each}
     </ul>
-    <h3 class="mb-1 text-[0.93rem]">To put in</h3>
+    <h3 class="mb-1 text-[0.93rem]">More columns</h3>
     <ul>
       {#each others as field (field.name)}
         <li>
@@ -77,7 +77,7 @@
       {/each}
     </ul>
     <button type="button" class="mt-2 min-h-6 text-kelp hover:underline" onclick={onusual}
-      >As it was at first</button
+      >The usual columns</button
     >
   </div>
 </Popup>

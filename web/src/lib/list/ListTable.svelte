@@ -146,7 +146,7 @@
             <td
               class={`${i > 3 ? 'max-lg:hidden' : 'max-md:hidden'} ${cell} ${isNumber(field) ? 'text-right' : ''}`}
               style:max-width={`${layout.widths[field.name] ?? 260}px`}
-              title={words.length > 28 ? words : undefined}>{words}</td
+              title={words || undefined}>{words}</td
             >
           {/each}
         </tr>

@@ -16,10 +16,11 @@ export function useLayout(of: () => ListSearch) {
 
   return {
     get current(): Layout {
-      return search.layout ?? own.data?.layout ?? search.usual;
+      return { ...(search.layout ?? own.data?.layout ?? search.usual), ...search.sort };
     },
     set(layout: Layout) {
       search.layout = layout;
+      search.sort = null;
       answer(
         api.PUT('/api/layouts/{subject}', {
           params: { path: { subject: search.subject } },

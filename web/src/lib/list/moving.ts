@@ -25,6 +25,11 @@ export function pick(search: ListSearch, rows: ListRow[], row: ListRow, range: b
   search.cursor = row.id;
 }
 
+/** From what was typed to the list it found, where no row has the cursor yet. */
+export function toList(list: HTMLElement | undefined) {
+  list?.focus();
+}
+
 /** Picks the row that has the cursor, or lets it go. */
 export function pickAtCursor(search: ListSearch, rows: ListRow[]) {
   const row = rows.find((r) => r.id === search.cursor);

@@ -13,6 +13,12 @@ export class ListSearch {
   cursor = $state<number | null>(null);
   /** Columns, widths and order; null until the colleague's own are known. */
   layout = $state.raw<Layout | null>(null);
+  /** The order that an address asked for; null leaves the colleague's own. */
+  sort = $state.raw<Pick<Layout, 'sortBy' | 'descending'> | null>(null);
+  /** What the address last said of it. */
+  address = '';
+  /** Whether all who match are written to as soon as the list is there. */
+  writes = $state(false);
   /** The name of the kept filter that is shown, until it is changed. */
   kept = $state<string | null>(null);
   /** Whether those who were put away are listed instead. */
@@ -51,8 +57,7 @@ const layout = (sortBy: string | null, descending: boolean, ...columns: string[]
 export const searches = {
   people: new ListSearch(
     'people',
-    layout(null, false, 'plan', 'joined_on', 'last_visit', 'address.place', 'last_heard', 'owner'),
-    { ...everyone, kinds: ['member'] }
+    layout(null, false, 'plan', 'joined_on', 'last_visit', 'address.place', 'last_heard', 'owner')
   ),
   quotes: new ListSearch(
     'quotes',

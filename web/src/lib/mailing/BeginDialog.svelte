@@ -3,19 +3,21 @@
   import { answer, api } from '$lib/api/client';
   import { mailingsQuery, templatesQuery } from '$lib/api/queries';
   import type { Filter, RelatedKind, SelectionBody } from '$lib/api/types';
+  import { dayAndYear } from '$lib/format/dates';
   import { count as number, people } from '$lib/format/numbers';
   import MergeText from '$lib/editor/MergeText.svelte';
+  import { session } from '$lib/session/session.svelte';
   import Ask from '$lib/ui/Ask.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery } from '@tanstack/svelte-query';
-
-  /** How many of the last mailings are offered to begin from. */
-  const SHOWN = 3;
+  import { Input } from 'flowbite-svelte';
+  import { beginnings, type Beginning } from './beginnings';
 
   interface Props {
     open: boolean;
-    /** How many will be in the audience. */
-    count: number;
+    /** How many will be in the audience; not known while they are counted. */
+    count: number | undefined;
     filter: Filter | null;
     /** The name under which the filter is kept, if it is. */
     name?: string | null;
@@ -37,13 +39,22 @@
 
   const templates = createQuery(() => ({ ...templatesQuery(), enabled: open }));
   const mailings = createQuery(() => ({ ...mailingsQuery(), enabled: open }));
-  const sent = $derived((mailings.data ?? []).filter((m) => m.releasedAt).slice(0, SHOWN));
+  let words = $state('');
+  let at = $state(0);
   let recordEach = $state(false);
   let busy = $state(false);
+  const choices = $derived(beginnings(words, templates.data ?? [], mailings.data ?? []));
+  const title = $derived.by(() => {
+    if (records) return `Write about ${number(count ?? 0)} ${records.words}`;
+    if (!filter && picks.length === 0) return 'A new mailing';
+    return count === undefined ? 'Write to all who match' : `Write to ${people(count)}`;
+  });
 
-  async function begin(templateId: number | null, mailingId: number | null = null) {
+  async function begin(from: Beginning | undefined) {
+    if (!from || busy) return;
     busy = true;
     try {
+      const { templateId, mailingId } = from;
       const parts = filter ? [{ name, filter }] : [];
       const about = records ? { kind: records.kind, which: records.which } : null;
       const body = { records: about, recordEach, parts, picks, leftOut, templateId, mailingId };
@@ -57,84 +68,79 @@
     }
   }
 
-  function focusFirst(list: HTMLElement) {
-    list.querySelector('button')?.focus();
+  function onkeydown(event: KeyboardEvent) {
+    if (event.key === 'ArrowDown') at = Math.min(at + 1, choices.length - 1);
+    else if (event.key === 'ArrowUp') at = Math.max(at - 1, 0);
+    else if (event.key === 'Enter') void begin(choices[at]);
+    else return;
+    event.preventDefault();
   }
 
-  /** Arrow keys move between the choices. */
-  function onkeydown(event: KeyboardEvent & { currentTarget: HTMLElement }) {
-    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (!step) return;
-    event.preventDefault();
-    const choices = [...event.currentTarget.querySelectorAll('button')];
-    const at = choices.indexOf(document.activeElement as HTMLButtonElement);
-    choices[(at + step + choices.length) % choices.length]?.focus();
-  }
+  const inSight = (chosen: boolean) => (option: HTMLElement) => {
+    if (chosen) option.scrollIntoView({ block: 'nearest' });
+  };
 </script>
 
-<Ask
-  bind:open
-  title={records ? `Write about ${number(count)} ${records.words}` : `Write to ${people(count)}`}
->
-  <p class="mb-2 text-soft">
-    Begin from a template, from a mailing that was sent, or from an empty message.
-  </p>
+<Ask bind:open {title} wide>
   {#if records}
     <label class="mb-3 flex items-center gap-2">
       <input type="checkbox" class="rounded border-soft text-kelp" bind:checked={recordEach} />
       One message for each of the {records.words}; otherwise one about each person’s newest
     </label>
   {/if}
-  <!-- The buttons inside are what is used; the list only moves between them. -->
-  <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-  <ul
-    class="flex flex-col gap-1"
+  <Input
+    bind:value={words}
     {onkeydown}
-    aria-label="Templates"
-    {@attach templates.isSuccess && focusFirst}
+    oninput={() => (at = 0)}
+    placeholder="Type a template’s name, or that of a mailing you sent"
+    aria-label="Begin from"
+    role="combobox"
+    aria-expanded="true"
+    aria-controls="beginnings"
+    aria-activedescendant={choices.length ? `begin-${choices[at]?.key}` : undefined}
+    autocomplete="off"
+    data-autofocus
+  />
+  <ul
+    id="beginnings"
+    role="listbox"
+    aria-label="Begin from"
+    class="mt-2 max-h-[50dvh] overflow-y-auto"
   >
-    {#each templates.data ?? [] as template (template.id)}
-      <li>
-        <button
-          type="button"
-          class="w-full rounded-lg border border-line-soft px-3 py-2 text-left hover:bg-kelp-pale focus:bg-kelp-pale"
-          disabled={busy}
-          onclick={() => begin(template.id)}
-        >
-          <span class="block font-semibold">{template.name}</span>
-          <span class="block truncate text-[0.87rem] text-soft"
-            ><MergeText text={template.subject} /></span
-          >
-        </button>
-      </li>
-    {/each}
-    {#each sent as mailing (mailing.id)}
-      <li>
-        <button
-          type="button"
-          class="w-full rounded-lg border border-line-soft px-3 py-2 text-left hover:bg-kelp-pale focus:bg-kelp-pale"
-          disabled={busy}
-          onclick={() => begin(null, mailing.id)}
-        >
-          <span class="block font-semibold">{mailing.name}</span>
-          <span class="block truncate text-[0.87rem] text-soft"
-            >as sent before: <MergeText text={mailing.subject} /></span
-          >
-        </button>
-      </li>
-    {/each}
-    <li>
-      <button
-        type="button"
-        class="w-full rounded-lg px-3 py-2 text-left font-semibold text-kelp hover:bg-kelp-pale focus:bg-kelp-pale"
-        disabled={busy}
-        onclick={() => begin(null)}>An empty message</button
+    {#each choices as choice, i (choice.key)}
+      <!-- The field above moves through the list by arrow keys. -->
+      <!-- svelte-ignore a11y_click_events_have_key_events -->
+      <li
+        id={`begin-${choice.key}`}
+        role="option"
+        aria-selected={i === at}
+        class={`min-h-[44px] cursor-pointer rounded-md px-2.5 py-1.5 ${i === at ? 'bg-kelp-pale' : 'hover:bg-shade'}`}
+        onclick={() => begin(choice)}
+        {@attach inSight(i === at)}
       >
-    </li>
+        <span class="flex justify-between gap-3">
+          <span class="font-semibold">{choice.name}</span>
+          {#if choice.releasedAt}
+            <span class="flex-none text-[0.87rem] text-soft"
+              >sent {dayAndYear(choice.releasedAt, session.zone)}</span
+            >
+          {/if}
+        </span>
+        {#if choice.subject}
+          <span class="block truncate text-[0.87rem] text-soft"
+            ><MergeText text={choice.subject} /></span
+          >
+        {/if}
+      </li>
+    {:else}
+      <li class="px-2.5 py-1.5 text-soft">
+        {templates.isSuccess && mailings.isSuccess
+          ? `No template and no mailing is called “${words}”.`
+          : 'Looking…'}
+      </li>
+    {/each}
   </ul>
   {#snippet actions()}
-    <button type="button" class="text-soft hover:underline" onclick={() => (open = false)}>
-      Not now
-    </button>
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
   {/snippet}
 </Ask>

@@ -30,6 +30,7 @@
       {#if writing.isDraft}<PlanLine {writing} {sheet} {looked} {editable} />{/if}
       <FollowPanel
         mailingId={writing.mailing.id}
+        body={writing.body}
         since={writing.isDraft ? writing.revision + looked : 0}
         editable={session.colleague?.mayWrite ?? false}
         released={!writing.isDraft}

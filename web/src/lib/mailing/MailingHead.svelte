@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { CheckResult } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
+  import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Progress from '$lib/ui/Progress.svelte';
   import Tally from '$lib/ui/Tally.svelte';
@@ -23,6 +24,7 @@
     onchoose: (part: string) => void;
     oncopy: (colleague: number | null) => void;
     onrelease: () => void;
+    onuseagain: () => void;
     onsavetemplate: (name: string | null) => void;
     ondiscard: () => void;
   }
@@ -38,9 +40,11 @@
     onchoose,
     oncopy,
     onrelease,
+    onuseagain,
     onsavetemplate,
     ondiscard
   }: Props = $props();
+  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
 </script>
 
 <div class="flex items-center gap-x-3 gap-y-2 max-lg:flex-wrap">
@@ -49,8 +53,8 @@
     aria-label="Name of the mailing"
     title={writing.name}
     readonly={!editable}
-    bind:value={writing.name}
-    oninput={() => writing.changed()}
+    value={writing.name}
+    oninput={(event) => writing.call(event.currentTarget.value)}
   />
   <div class="min-w-0 flex-1 max-lg:basis-full">
     {#if !writing.isDraft}
@@ -68,5 +72,8 @@
       <span class="whitespace-nowrap">Release {check ? count(check.ready) : ''}…</span>
     </HouseButton>
     <MoreMenu {writing} onsave={onsavetemplate} {ondiscard} />
+  {:else if mayWrite && !writing.isDraft && !writing.mailing.byRule}
+    <HouseButton onclick={onuseagain} disabled={busy}>Use again</HouseButton>
+    <MoreMenu {writing} onsave={onsavetemplate} />
   {/if}
 </div>

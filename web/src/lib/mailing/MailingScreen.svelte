@@ -55,7 +55,6 @@
     since: check.dataUpdatedAt,
     enabled: writing.isDraft && check.isSuccess
   }));
-  const current = $derived(asked.current);
   const hints = $derived({
     samples: proof.data?.samples,
     lacks: check.data?.lacks,
@@ -86,20 +85,20 @@
   }
 
   function copy(colleague: number | null = null) {
-    if (current !== null && !asked.getsNothing)
-      void acts.sendCopy(current, proof.data?.toName ?? '', colleague);
+    if (asked.reader) void acts.sendCopy(asked.reader, asked.reader.name, colleague);
   }
 
   function writeOwn() {
-    if (!proof.data) return;
+    const { reader } = asked;
+    if (!reader) return;
     side = 'message';
-    own.open(proof.data.personId, proof.data.toName).catch((error: unknown) => notices.fail(error));
+    own
+      .open(reader.id, reader.name)
+      .then(() => keys.press('b'))
+      .catch((error: unknown) => notices.fail(error));
   }
 
-  async function release() {
-    await acts.release();
-    open = null;
-  }
+  const release = (tasksDone: boolean) => acts.release(tasksDone).then(() => (open = null));
 
   async function openRelease() {
     if (!editable) return;
@@ -115,6 +114,7 @@
       p: () => going.step(-1),
       a: () => editable && (open = 'audience'),
       t: () => editable && copy(),
+      o: () => editable && writeOwn(),
       'Ctrl+Enter': () => void openRelease()
     })
   );
@@ -129,10 +129,11 @@
   chosen={going.which?.part ?? going.which?.reach ?? null}
   {editable}
   busy={acts.busy}
-  mayCopy={current !== null && !asked.getsNothing}
+  mayCopy={asked.reader !== null}
   onchoose={(key) => show(check.data ? whichOf(key, check.data) : null)}
   oncopy={copy}
   onrelease={openRelease}
+  onuseagain={() => acts.useAgain()}
   onsavetemplate={(as) => acts.saveTemplate(as)}
   ondiscard={() => acts.discard()}
 />
@@ -153,7 +154,7 @@
       ownWords={check.data?.ownWords ?? 0}
       list={asked.list}
       which={going.which}
-      {current}
+      current={asked.current}
       {editable}
       noted={writing.isDraft}
       name={going.name}
@@ -213,6 +214,7 @@
     sheet={sheet.data}
     plan={writing.plan}
     busy={acts.busy}
+    aboutTasks={mailing.recordKind === 'TASK'}
     onrelease={release}
   />
 {/if}

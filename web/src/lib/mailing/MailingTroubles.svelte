@@ -54,10 +54,10 @@
   <p class="rounded-lg bg-ochre-pale px-3.5 py-2" role="status">
     What was written here last could not be saved, and somebody has changed the mailing since.
     <button type="button" class="ms-2 font-semibold text-ochre" onclick={() => writing.putKeptIn()}
-      >Put it in</button
+      >Restore it</button
     >
     <button type="button" class="ms-2 text-soft" onclick={() => writing.forgetKept()}
-      >Forget it</button
+      >Discard it</button
     >
   </p>
 {/if}

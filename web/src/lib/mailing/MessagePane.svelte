@@ -2,7 +2,7 @@
   import { letterheadsQuery } from '$lib/api/queries';
   import type { CheckResult, MergeFieldName } from '$lib/api/types';
   import type { Hints } from '$lib/editor/picking';
-  import TextEditor from '$lib/editor/TextEditor.svelte';
+  import LateEditor from '$lib/editor/LateEditor.svelte';
   import { keys } from '$lib/keys/keys.svelte';
   import { onMount } from 'svelte';
   import { createQuery } from '@tanstack/svelte-query';
@@ -26,8 +26,8 @@
   }
 
   let { writing, own, fields, hints, check, editable, onshow, onoptions }: Props = $props();
-  let subject = $state<TextEditor>();
-  let body = $state<TextEditor>();
+  let subject = $state<LateEditor>();
+  let body = $state<LateEditor>();
 
   const letterheads = createQuery(letterheadsQuery);
   const paper = $derived(
@@ -57,7 +57,8 @@
   <div class="flex items-baseline gap-2 border-b border-line px-3.5 py-1.5">
     <span class="text-soft">Subject</span>
     <div class="min-w-0 flex-1 font-semibold">
-      <TextEditor
+      <LateEditor
+        bind:this={subject}
         value={words.subject}
         {fields}
         {hints}
@@ -73,7 +74,7 @@
     </div>
     <span class="flex-none text-[0.85rem] text-soft" data-saved>{saved}</span>
   </div>
-  <TextEditor
+  <LateEditor
     bind:this={body}
     value={words.body}
     {fields}

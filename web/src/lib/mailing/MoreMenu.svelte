@@ -7,7 +7,8 @@
     writing: Writing;
     /** Null saves back to the template that the message began from. */
     onsave: (name: string | null) => void;
-    ondiscard: () => void;
+    /** Nothing for what has left and can no longer be put away. */
+    ondiscard?: () => void;
   }
 
   let { writing, onsave, ondiscard }: Props = $props();
@@ -35,7 +36,9 @@
   {/snippet}
   <div class="flex w-72 flex-col gap-2 text-left text-[0.95rem]">
     <p class="text-soft">
-      What is changed here stays with this mailing, unless you keep it as a template.
+      {ondiscard
+        ? 'What is changed here stays with this mailing, unless you keep it as a template.'
+        : 'Keep these words as a template, for whom you write to next.'}
     </p>
     {#if writing.mailing.templateId}
       <button
@@ -54,10 +57,12 @@
       />
       <button type="submit" class="font-semibold text-kelp hover:underline">Keep</button>
     </form>
-    <button
-      type="button"
-      class="mt-1 border-t border-line-soft pt-2 text-left font-semibold text-brick hover:underline"
-      onclick={() => ((open = false), ondiscard())}>Discard this draft</button
-    >
+    {#if ondiscard}
+      <button
+        type="button"
+        class="mt-1 border-t border-line-soft pt-2 text-left font-semibold text-brick hover:underline"
+        onclick={() => ((open = false), ondiscard())}>Discard this draft</button
+      >
+    {/if}
   </div>
 </Popup>

@@ -93,8 +93,8 @@
             <button
               type="button"
               class="text-brick hover:underline"
-              aria-label={`Take ${file.name} off`}
-              onclick={() => change(remove(file))}>take off</button
+              aria-label={`Remove ${file.name}`}
+              onclick={() => change(remove(file))}>remove</button
             >
           {/if}
         </li>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Preview } from '$lib/api/types';
-  import ProofViews from './ProofViews.svelte';
+  import ProofViews from '$lib/letter/ProofViews.svelte';
   import { peopleNamed } from '$lib/api/named';
   import Panel from '$lib/ui/Panel.svelte';
   import Popup from '$lib/ui/Popup.svelte';

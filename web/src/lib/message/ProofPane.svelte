@@ -4,7 +4,7 @@
   import Panel from '$lib/ui/Panel.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import MissingValues from './MissingValues.svelte';
-  import ProofViews from './ProofViews.svelte';
+  import ProofViews from '$lib/letter/ProofViews.svelte';
 
   interface Props {
     proof: Proof | undefined;

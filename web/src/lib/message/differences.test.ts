@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { describe, expect, it } from 'vitest';
-import { darkened, framed } from './framed';
+import { darkened, framed } from '$lib/letter/framed';
 import { differences, wordsOf } from './differences';
 
 describe('comparing', () => {

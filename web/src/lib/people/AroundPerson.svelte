@@ -36,7 +36,7 @@
   {#snippet aside()}
     {#if mayChange}
       <button type="button" class="min-h-6 font-semibold text-kelp hover:underline" onclick={ontask}
-        >+ task</button
+        >Add a task</button
       >
     {/if}
   {/snippet}

@@ -4,6 +4,7 @@
   import { afterName } from '$lib/format/numbers';
   import { moneyWords } from '$lib/list/cell';
   import { happening } from '$lib/response/kinds';
+  import SentLetterDialog from '$lib/letter/SentLetterDialog.svelte';
   import { session } from '$lib/session/session.svelte';
 
   interface Props {
@@ -12,6 +13,7 @@
   }
 
   let { happenings, quotes = [] }: Props = $props();
+  let looked = $state<number | null>(null);
 </script>
 
 {#if happenings.length || quotes.length}
@@ -28,9 +30,10 @@
               href={`/responses/with/${step.messageId}`}>conversation</a
             >
             ·
-            <a
+            <button
+              type="button"
               class="whitespace-nowrap text-kelp underline"
-              href={`/api/messages/${step.messageId}/eml`}>as it left (.eml)</a
+              onclick={() => (looked = step.messageId)}>the letter</button
             >
           {:else if step.detail}
             · {step.detail}
@@ -51,3 +54,4 @@
 {:else}
   <p class="text-[0.93rem] text-soft">Nothing has passed between us yet.</p>
 {/if}
+<SentLetterDialog bind:messageId={looked} />

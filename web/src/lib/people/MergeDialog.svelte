@@ -52,14 +52,14 @@
       open = false;
       await queries.invalidateQueries();
       await goto(`/people/${person.id}`);
-      notices.say('The two records are one.', () => void undo(queries, act));
+      notices.say('The two records are merged.', () => void undo(queries, act));
     } catch (error) {
       notices.fail(error);
     }
   }
 </script>
 
-<Ask bind:open title={`Make one of ${person.name} and ${them?.name ?? '…'}`} wide>
+<Ask bind:open title={`Merge ${person.name} and ${them?.name ?? '…'}`} wide>
   <p class="mb-3 text-soft">
     Choose each value that is kept. What passed between us, quotes, tasks, offices and lists of both
     stay together; the other record is archived.
@@ -101,6 +101,6 @@
   {/if}
   {#snippet actions()}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
-    <HouseButton weight="main" onclick={merge} disabled={!them}>Make them one</HouseButton>
+    <HouseButton weight="main" onclick={merge} disabled={!them}>Merge the records</HouseButton>
   {/snippet}
 </Ask>

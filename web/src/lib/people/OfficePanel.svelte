@@ -72,7 +72,7 @@
         <button
           type="button"
           class="min-h-6 font-semibold text-kelp hover:underline"
-          onclick={() => (open = true)}>+ office</button
+          onclick={() => (open = true)}>Add an office</button
         >
       {/if}
     {/snippet}

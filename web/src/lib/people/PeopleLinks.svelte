@@ -23,6 +23,9 @@
   }
 </script>
 
+{#each [['/quotes', 'Quotes'], ['/events', 'Events'], ['/lists', 'Lists']] as [path, name] (path)}
+  <a class="min-h-6 font-semibold text-kelp hover:underline max-lg:hidden" href={path}>{name}</a>
+{/each}
 {#if mayWrite}
   <a class="min-h-6 font-semibold text-kelp hover:underline" href="/people/import">Import</a>
 {/if}
@@ -36,9 +39,9 @@
     <button type="button" class={entry} onclick={() => ((open = false), onnew())}>New person</button
     >
   {/if}
-  <a class={entry} href="/quotes">Quotes</a>
-  <a class={entry} href="/events">Events</a>
-  <a class={entry} href="/lists">Lists</a>
+  <a class={`${entry} lg:hidden`} href="/quotes">Quotes</a>
+  <a class={`${entry} lg:hidden`} href="/events">Events</a>
+  <a class={`${entry} lg:hidden`} href="/lists">Lists</a>
   <button type="button" class={entry} onclick={showArchived}>
     {search.archived ? 'Show those on record' : 'Show the archived'}
   </button>

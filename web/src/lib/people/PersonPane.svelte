@@ -58,7 +58,8 @@
       {/if}
       <a
         class="text-[0.93rem] font-semibold text-kelp hover:underline"
-        href={`/people/${person.id}`}>Whole record <kbd class="text-[0.8rem] text-soft">⏎</kbd></a
+        href={`/people/${person.id}`}
+        >Open the record <kbd class="text-[0.8rem] text-soft">⏎</kbd></a
       >
     </div>
     <ul class="flex flex-col gap-1 text-[0.93rem]">

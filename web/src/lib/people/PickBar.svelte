@@ -12,8 +12,8 @@
 
   interface Props {
     picked: number;
-    /** How many of those can be e-mailed. */
-    canBeMailed: number;
+    /** How many of those can be e-mailed; not known while they are counted. */
+    canBeMailed: number | undefined;
     /** All who match, and those of them who can be e-mailed. */
     matching: number;
     ready: number;
@@ -89,13 +89,15 @@
     {/if}
   {:else}
     <strong class="text-white">{count(picked)} picked</strong>
-    {#if canBeMailed < picked}<span>{count(canBeMailed)} can be e-mailed</span>{/if}
+    {#if canBeMailed !== undefined && canBeMailed < picked}
+      <span>{count(canBeMailed)} can be e-mailed</span>
+    {/if}
     {#if picked < matching}
       <button type="button" class="hover:underline" onclick={ontakeall}
         >or take all {count(matching)}</button
       >
     {/if}
-    <button type="button" class="hover:underline" onclick={onletgo}>drop</button>
+    <button type="button" class="hover:underline" onclick={onletgo}>clear</button>
     <span class="ms-auto"></span>
     {#if mayWrite}
       {#if archived}
@@ -116,12 +118,14 @@
           onclick={() => void act(queries, who, { kind: 'ARCHIVE' }).then((ok) => ok && onletgo())}
           >Archive</button
         >
-        {#if canBeMailed > 0}
+        {#if canBeMailed !== 0}
           <button
             type="button"
             class="rounded-lg bg-[#55682a] px-3.5 py-1.5 font-semibold text-white hover:bg-[#66792f]"
             onclick={onwrite}
-            >Write to {canBeMailed < picked ? count(canBeMailed) : 'them'}
+            >Write to {canBeMailed !== undefined && canBeMailed < picked
+              ? count(canBeMailed)
+              : 'them'}
             <kbd class="ms-1 rounded border border-current px-1 text-[0.7rem]" aria-hidden="true"
               >w</kbd
             ></button

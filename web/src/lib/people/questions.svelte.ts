@@ -88,6 +88,10 @@ export function usePeople() {
     get rows() {
       return list.data?.pages.flat() ?? [];
     },
+    /** Whether what is shown is what is asked, and nothing is on its way. */
+    get settled() {
+      return tally.isSuccess && !tally.isFetching && !tally.isPlaceholderData;
+    },
     get ready() {
       return ready;
     },
@@ -97,8 +101,12 @@ export function usePeople() {
     get who() {
       return who;
     },
+    /** How many of the picked; not known while they are counted. */
     get canBeMailed() {
-      return ofPicked.data?.parts.find((p) => p.reach === 'READY')?.people ?? 0;
+      const known = ofPicked.isSuccess && !ofPicked.isPlaceholderData;
+      return known
+        ? (ofPicked.data.parts.find((p) => p.reach === 'READY')?.people ?? 0)
+        : undefined;
     }
   };
 }

@@ -32,7 +32,7 @@
   {#if logoKey}
     <img src={pathOf(logoKey)} alt="" class="max-h-12 rounded border border-line" />
     <button type="button" class="text-brick hover:underline" onclick={() => (logoKey = null)}
-      >take off</button
+      >remove</button
     >
   {/if}
   <input

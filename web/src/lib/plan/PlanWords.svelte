@@ -35,15 +35,28 @@
     words?.focus();
   }
 
-  async function take(event: SubmitEvent) {
-    event.preventDefault();
+  /** Whether the plan is as it was typed now. */
+  async function take(): Promise<boolean> {
     try {
       const query = { text: typed ?? '' };
       onchange(await answer(api.GET('/api/typed/plan', { params: { query } })));
       await close();
+      return true;
     } catch (error) {
       wrong = error instanceof Error ? error.message : String(error);
       box?.focus();
+      return false;
+    }
+  }
+
+  async function onkeydown(event: KeyboardEvent) {
+    if (event.key === 'Escape') {
+      event.stopPropagation();
+      await close();
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      const releases = event.ctrlKey || event.metaKey;
+      if ((await take()) && releases) keys.press('Ctrl+Enter');
     }
   }
 
@@ -51,14 +64,14 @@
 </script>
 
 {#if typed !== null}
-  <form class="flex flex-wrap items-center gap-x-3" onsubmit={take}>
+  <div class="flex flex-wrap items-center gap-x-3">
     <input
       class="h-8 min-w-40 flex-1 rounded-md border-line bg-card px-2 py-0 text-[0.95rem]"
       aria-label="The plan as a sentence"
       aria-describedby="plan-words-help"
       bind:this={box}
       bind:value={typed}
-      onkeydown={(e) => e.key === 'Escape' && (e.stopPropagation(), void close())}
+      {onkeydown}
     />
     <span
       id="plan-words-help"
@@ -66,7 +79,7 @@
       role={wrong ? 'alert' : undefined}
       >{wrong || 'such as “tomorrow 9, 200 every 15 min”; Enter takes it'}</span
     >
-  </form>
+  </div>
 {:else if sheet}
   <p class="truncate" title={`${sheet.words}; ${outcome}`}>
     {#if editable}

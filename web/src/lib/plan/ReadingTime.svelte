@@ -17,6 +17,8 @@
 
   let { id, since, plan, editable, onchange }: Props = $props();
 
+  /** Of fewer people nothing is said as if it were a habit. */
+  const FEW = 5;
   const query = createQuery(() => ({
     queryKey: ['reading-time', id, since],
     queryFn: async ({ signal }) =>
@@ -31,9 +33,12 @@
 
 {#if reading}
   <p class="text-[0.9rem] text-soft">
-    They read most around {time} on their own clocks:
-    {Math.round(reading.near * 100)}% of {count(reading.responses)} responses by
-    {people(reading.people)} came within two hours of it.
+    {#if reading.people < FEW}
+      Too few of them have answered to say when they read; most others read around {time}.
+    {:else}
+      They read most around {time} on their own clocks: {count(reading.near)} of
+      {count(reading.responses)} responses by {people(reading.people)} came within two hours of it.
+    {/if}
     {#if editable && !used}
       <button
         type="button"

@@ -47,7 +47,7 @@
     <HouseButton
       weight="main"
       disabled={busy || !sheet.data || sheet.data.unplanned > 0}
-      onclick={() => onchange(plan)}>Let the rest leave so</HouseButton
+      onclick={() => onchange(plan)}>Use this plan for the rest</HouseButton
     >
   {/snippet}
 </Ask>

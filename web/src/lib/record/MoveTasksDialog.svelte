@@ -59,7 +59,7 @@
   {#snippet actions()}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
     <HouseButton weight="main" type="submit" form="move-tasks" disabled={!dueOn && !owner}
-      >Do it</HouseButton
+      >Save</HouseButton
     >
   {/snippet}
 </Ask>

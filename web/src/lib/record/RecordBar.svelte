@@ -18,15 +18,28 @@
     queries: QueryClient;
     ontakeall: () => void;
     onletgo: () => void;
+    /** Whether it is being chosen what to write about them. */
+    writing: boolean;
+    onwrite: () => void;
     onpeople: () => void;
   }
 
-  let { kind, many, picked, matching, which, queries, ontakeall, onletgo, onpeople }: Props =
-    $props();
+  let {
+    kind,
+    many,
+    picked,
+    matching,
+    which,
+    queries,
+    ontakeall,
+    onletgo,
+    writing = $bindable(),
+    onwrite,
+    onpeople
+  }: Props = $props();
 
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
   let moving = $state(false);
-  let writing = $state(false);
   const plain = 'min-h-8 rounded-lg px-2.5 py-1 font-medium hover:bg-white/10';
   const none = { match: 'ALL' as const, conditions: [], related: [], groups: [] };
 
@@ -66,27 +79,25 @@
         >or take all {count(matching)}</button
       >
     {/if}
-    <button type="button" class="hover:underline" onclick={onletgo}>drop</button>
+    <button type="button" class="hover:underline" onclick={onletgo}>clear</button>
   {/if}
   <span class="ms-auto"></span>
   {#if many === 'tasks' && picked > 0 && mayWrite}
     <button type="button" class={plain} onclick={() => setDone(which, true)}>Mark done</button>
     <button type="button" class={plain} onclick={() => (moving = true)}>Move or hand over</button>
   {/if}
+  <button type="button" class={plain} onclick={onpeople}>Their people</button>
   {#if mayWrite}
-    <button type="button" class={plain} disabled={picked === 0} onclick={() => (writing = true)}>
-      Write about them
-    </button>
+    <button
+      type="button"
+      class="rounded-lg bg-[#55682a] px-3.5 py-1.5 font-semibold text-white hover:bg-[#66792f] disabled:opacity-50"
+      disabled={matching === 0}
+      onclick={onwrite}
+      >Write about {picked === 0 ? `all ${count(matching)}` : 'them'}
+      <kbd class="ms-1 rounded border border-current px-1 text-[0.7rem]" aria-hidden="true">w</kbd
+      ></button
+    >
   {/if}
-  <button
-    type="button"
-    class="rounded-lg bg-[#55682a] px-3.5 py-1.5 font-semibold text-white hover:bg-[#66792f]"
-    onclick={onpeople}
-    >Their people <kbd
-      class="ms-1 rounded border border-current px-1 text-[0.7rem]"
-      aria-hidden="true">w</kbd
-    ></button
-  >
 </div>
 <BeginDialog
   bind:open={writing}

@@ -1,6 +1,5 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { answer, api } from '$lib/api/client';
   import { fieldsQuery } from '$lib/api/queries';
   import type { FilterField, RelatedKind } from '$lib/api/types';
   import { toFilter } from '$lib/filter/draft';
@@ -10,21 +9,19 @@
   import ColumnChooser from '$lib/list/ColumnChooser.svelte';
   import { useLayout } from '$lib/list/layout.svelte';
   import ListTable from '$lib/list/ListTable.svelte';
-  import { after, listKeys, pick } from '$lib/list/moving';
+  import { listKeys, pick, toList } from '$lib/list/moving';
   import { searches, type ListSearch } from '$lib/list/search.svelte';
   import { nobody, pickedCount, takeAll, toBody } from '$lib/list/selection';
+  import { useAddress } from '$lib/list/useAddress.svelte';
+  import { session } from '$lib/session/session.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import Tally, { type TallyPart } from '$lib/ui/Tally.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
-  import {
-    createInfiniteQuery,
-    createQuery,
-    keepPreviousData,
-    useQueryClient
-  } from '@tanstack/svelte-query';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { onMount, type Snippet } from 'svelte';
   import { inOrder, partFilter, partTone } from './parts';
   import RecordBar from './RecordBar.svelte';
+  import { useRecords } from './records.svelte';
   import { findTheirPeople } from './theirPeople';
 
   interface Props {
@@ -39,6 +36,8 @@
   let { search, kind, many, title, sides }: Props = $props();
 
   const queries = useQueryClient();
+  let listed = $state<HTMLElement>();
+  let writing = $state(false);
   const layout = useLayout(() => search);
   const catalogue = createQuery(fieldsQuery);
   const fields = $derived<FilterField[]>(
@@ -46,45 +45,19 @@
   );
   const asked = $derived(toFilter(search.draft, fields, []));
   const filter = $derived(search.part ? partFilter(many, search.part, asked) : asked);
-  const path = $derived({ path: { many } });
+  // The screens give each its own search, which does not change while it is there.
+  // svelte-ignore state_referenced_locally
+  useAddress(search, () =>
+    catalogue.isSuccess ? { filter: asked, layout: layout.current } : null
+  );
 
-  const tally = createQuery(() => ({
-    queryKey: ['record-tally', many, asked],
-    queryFn: ({ signal }) =>
-      answer(
-        api.POST('/api/records/{many}/tally', {
-          params: path,
-          body: toBody(takeAll(), asked),
-          signal
-        })
-      ),
-    placeholderData: keepPreviousData,
+  const { tally, list } = useRecords(() => ({
+    many,
+    asked,
+    filter,
+    layout: layout.current,
     enabled: catalogue.isSuccess
   }));
-  const list = createInfiniteQuery(() => {
-    const { columns, sortBy, descending } = layout.current;
-    return {
-      queryKey: ['record-page', many, filter, columns, sortBy, descending],
-      queryFn: ({ pageParam, signal }) =>
-        answer(
-          api.POST('/api/records/{many}/page', {
-            params: path,
-            body: {
-              which: toBody(takeAll(), filter),
-              columns,
-              sortBy,
-              descending,
-              after: pageParam
-            },
-            signal
-          })
-        ),
-      initialPageParam: null as { key: string | null; id: number } | null,
-      getNextPageParam: after,
-      placeholderData: keepPreviousData,
-      enabled: catalogue.isSuccess
-    };
-  });
   const rows = $derived(list.data?.pages.flat() ?? []);
   const matching = $derived(
     search.part
@@ -110,6 +83,19 @@
 
   const takeOrLetGo = () => (search.selection = picked > 0 ? nobody : takeAll());
 
+  /** About the picked, or about all that match when none is picked. */
+  function write() {
+    if (!(session.colleague?.mayWrite ?? false) || matching === 0) return;
+    if (picked === 0) search.selection = takeAll();
+    writing = true;
+  }
+
+  function open() {
+    const row = rows.find((r) => r.id === search.cursor);
+    if (!row) write();
+    else if (row.personId) void goto(`/people/${row.personId}`);
+  }
+
   async function theirPeople() {
     try {
       await findTheirPeople(searches.people, kind, search, many, filter, which);
@@ -123,9 +109,15 @@
     keys.use({
       ...listKeys(search, () => rows),
       'Ctrl+a': takeOrLetGo,
-      w: () => void theirPeople()
+      w: write,
+      Enter: open
     })
   );
+  $effect(() => {
+    if (!search.writes || !tally.isSuccess || tally.isFetching) return;
+    search.writes = false;
+    write();
+  });
 </script>
 
 <svelte:head><title>{title} · Jemble</title></svelte:head>
@@ -137,6 +129,8 @@
     related={[]}
     subject={many}
     onchange={(draft) => search.change(draft)}
+    ondone={() => toList(listed)}
+    onwrite={() => (search.writes = true)}
   />
   <div class="flex flex-wrap items-center gap-3">
     <KeptMenu
@@ -163,7 +157,13 @@
 {/if}
 <!-- What scrolls must be reachable by key. -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div class="panel min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label={title}>
+<div
+  class="panel min-h-0 flex-1 overflow-auto"
+  tabindex="0"
+  role="region"
+  aria-label={title}
+  bind:this={listed}
+>
   {#if list.error}
     <Trouble error={list.error} onretry={() => list.refetch()} />
   {:else if list.isSuccess && rows.length === 0}
@@ -187,6 +187,7 @@
   {/if}
 </div>
 <RecordBar
+  bind:writing
   {kind}
   {many}
   {picked}
@@ -195,5 +196,6 @@
   {queries}
   ontakeall={() => (search.selection = takeAll())}
   onletgo={() => (search.selection = nobody)}
+  onwrite={write}
   onpeople={theirPeople}
 />

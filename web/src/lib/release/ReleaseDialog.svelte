@@ -13,10 +13,13 @@
     sheet: PlanView | undefined;
     plan: SendPlan;
     busy: boolean;
-    onrelease: () => void;
+    /** Whether each message is about a task, which may be done with it. */
+    aboutTasks: boolean;
+    onrelease: (tasksDone: boolean) => void;
   }
 
-  let { open = $bindable(), check, sheet, plan, busy, onrelease }: Props = $props();
+  let { open = $bindable(), check, sheet, plan, busy, aboutTasks, onrelease }: Props = $props();
+  let tasksDone = $state(false);
   const stop = $derived(blockers(check));
   const when = $derived.by(() => {
     if (!sheet?.first || !sheet.last) return '';
@@ -61,11 +64,17 @@
         </li>
       {/if}
     </ul>
+    {#if aboutTasks}
+      <label class="mt-3 flex items-center gap-2">
+        <input type="checkbox" class="rounded border-soft text-kelp" bind:checked={tasksDone} />
+        Mark the tasks they are about as done
+      </label>
+    {/if}
   {/if}
   {#snippet actions()}
     <HouseButton onclick={() => (open = false)}>{stop.length ? 'Close' : 'Not yet'}</HouseButton>
     {#if !stop.length}
-      <HouseButton weight="main" disabled={busy} onclick={onrelease} first>
+      <HouseButton weight="main" disabled={busy} onclick={() => onrelease(tasksDone)} first>
         {busy ? 'Releasing…' : `Release ${count(check.ready)}`}
       </HouseButton>
     {/if}

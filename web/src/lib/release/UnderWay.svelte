@@ -81,7 +81,7 @@
     {:else if toDepart && released && mayWrite && !writing}
       {#if mailing.paused}
         <HouseButton weight="main" disabled={acts.busy} onclick={() => acts.resume()}
-          >Go on</HouseButton
+          >Resume</HouseButton
         >
       {:else}
         <HouseButton disabled={acts.busy} onclick={() => acts.pause()}>Pause</HouseButton>

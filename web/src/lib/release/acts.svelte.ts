@@ -1,11 +1,14 @@
 import { goto } from '$app/navigation';
-import { answer, api } from '$lib/api/client';
+import { answer, api, ApiProblem } from '$lib/api/client';
 import type { SendPlan } from '$lib/api/types';
 import { count, messages } from '$lib/format/numbers';
+import { onlyThese, toBody } from '$lib/list/selection';
 import { notices } from '$lib/ui/notices.svelte';
 import type { QueryClient } from '@tanstack/svelte-query';
 import type { Writing } from '$lib/draft/writing.svelte';
 import type { Chosen } from '$lib/check/questions.svelte';
+
+const everyoneOf = { match: 'ALL' as const, conditions: [], related: [], groups: [] };
 
 /** What is done with a mailing at the server, each once everything written is saved. */
 export class MailingActs {
@@ -25,12 +28,65 @@ export class MailingActs {
     });
   }
 
-  release() {
+  release(tasksDone: boolean) {
     return this.#act(async (params) => {
       const body = { version: this.writing.mailing.version };
       const released = api.POST('/api/mailings/{id}/release', { params, body });
-      this.writing.take(await answer(released));
+      try {
+        this.writing.take(await answer(released));
+      } catch (error) {
+        await this.#lookWhetherReleased(error);
+      }
       void this.queries.invalidateQueries({ queryKey: ['counts'] });
+      if (tasksDone) await this.#markTasks(params);
+    });
+  }
+
+  /** A release whose answer was lost may have happened: it is looked, and said. */
+  async #lookWhetherReleased(error: unknown) {
+    if (!(error instanceof ApiProblem) || error.status !== 0) throw error;
+    notices.say('No answer came to the release. Looking whether it happened …');
+    try {
+      await this.reload();
+    } catch {
+      throw new ApiProblem(
+        0,
+        'No answer came to the release, and Jemble cannot be reached to look. It may have been released: look here again before you release it once more.',
+        ''
+      );
+    }
+    if (this.writing.isDraft) {
+      throw new ApiProblem(0, 'It was not released: the answer was lost on the way there.', '');
+    }
+    notices.say('It was released; only the answer was lost.');
+  }
+
+  async #markTasks(params: { path: { id: number } }) {
+    const { tasks } = await answer(api.POST('/api/mailings/{id}/tasks-done', { params }));
+    void this.queries.invalidateQueries();
+    const words = tasks.length === 1 ? '1 task is done.' : `${count(tasks.length)} tasks are done.`;
+    notices.say(words, () => void this.#openAgain(tasks));
+  }
+
+  async #openAgain(tasks: number[]) {
+    try {
+      const which = toBody(onlyThese(tasks), everyoneOf);
+      await answer(api.POST('/api/tasks/done', { body: { which, done: false } }));
+      void this.queries.invalidateQueries();
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  /** The same words for the same people, as a draft of its own. */
+  useAgain() {
+    return this.#act(async () => {
+      const nobody = { parts: [], picks: [], leftOut: [], records: null, recordEach: false };
+      const body = { ...nobody, templateId: null, mailingId: this.writing.mailing.id };
+      const begun = await answer(api.POST('/api/mailings', { body }));
+      void this.queries.invalidateQueries();
+      await goto(`/mailings/${begun.id}`);
+      notices.say('A new draft with the same words, for the same people as they are today.');
     });
   }
 

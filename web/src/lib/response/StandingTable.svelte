@@ -34,6 +34,7 @@
       <th scope="col" class={head}>Name</th>
       <th scope="col" class={head}>State</th>
       <th scope="col" class={`${head} max-md:hidden`}>Sent, their time</th>
+      <th scope="col" class={`${head} max-lg:hidden`}>First read</th>
       <th scope="col" class={`${head} max-md:hidden`}>Last reply</th>
       <th scope="col" class={head}><span class="sr-only">Message</span></th>
     </tr>
@@ -52,6 +53,9 @@
             </span>
           </td>
           <td class={`${cell} max-md:hidden`}>{sent(row)}</td>
+          <td class={`${cell} max-lg:hidden`}>
+            {row.firstRead ? dayAndTime(row.firstRead, session.zone) : '—'}
+          </td>
           <td class={`${cell} max-md:hidden`}>
             {row.lastReply ? dayAndYear(row.lastReply, session.zone) : 'never'}
           </td>

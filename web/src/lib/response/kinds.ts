@@ -3,10 +3,11 @@ import type { Latest, Standing } from '$lib/api/types';
 import type { Letter } from '$lib/ui/LetterMark.svelte';
 import type { Tone } from '$lib/ui/Tally.svelte';
 
-type Kind = Latest['kind'] | 'SENT';
+type Kind = Latest['kind'] | 'SENT' | 'TO_LEAVE';
 
 /** How a kind is told ("Replied to “…”"), and its letter shape. */
 const kinds: Record<Kind, { word: string; after: string; letter: Letter }> = {
+  TO_LEAVE: { word: 'To leave', after: ': ', letter: 'waiting' },
   SENT: { word: 'Sent', after: '', letter: 'sent' },
   OPENED: { word: 'Opened', after: '', letter: 'opened' },
   MACHINE_OPENED: { word: 'Mail service fetched', after: '', letter: 'machine' },

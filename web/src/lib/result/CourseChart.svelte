@@ -31,8 +31,11 @@
 
   /** Names stand under a few of the points. */
   const named = $derived(Math.max(1, Math.ceil(points.length / 6)));
-  const name = (at: string) =>
-    course.step === 'DAYS' ? (wallTime(at).split(',')[0] ?? '') : wallTime(at);
+  function name(at: string): string {
+    const [day = '', time = ''] = wallTime(at).split(', ');
+    if (course.step === 'DAYS') return day;
+    return course.step === 'MINUTES' ? time : wallTime(at);
+  }
 </script>
 
 <div class="p-3.5">

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { EarlierResult, Summary } from '$lib/api/types';
-  import { dayAndYear } from '$lib/format/dates';
+  import { dayAndYear, since } from '$lib/format/dates';
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
   import { besides, sharesOf } from '$lib/response/results';
@@ -13,6 +13,7 @@
 
   let { summary, earlier }: Props = $props();
 
+  const age = $derived(summary.firstSent ? since(summary.firstSent) : '');
   const mine = $derived(sharesOf(summary));
   const head = 'px-3 py-1.5 text-left text-[0.8rem] font-semibold text-soft';
   const cell = 'border-t border-line-soft px-3 py-2';
@@ -61,5 +62,6 @@
   </tbody>
 </table>
 <p class="px-3.5 py-2 text-[0.87rem] text-soft">
+  {#if age}Earlier ones as they stood {age} after their first message, as this one does now.{/if}
   “More” and “fewer” stand only where the two ranges, each at 95% confidence, do not meet.
 </p>

@@ -53,6 +53,6 @@
   </form>
   {#snippet actions()}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
-    <HouseButton weight="main" type="submit" form="add-address">Add it</HouseButton>
+    <HouseButton weight="main" type="submit" form="add-address">Add the address</HouseButton>
   {/snippet}
 </Ask>

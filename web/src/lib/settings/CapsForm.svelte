@@ -73,7 +73,13 @@
       'as the role'
     )}
   {/each}
-  <h3 class="mt-2 text-[0.95rem] font-bold">Between mailings</h3>
+  <h3 class="mt-2 text-[0.95rem] font-bold">Each mailing</h3>
+  {@render cap(
+    'People one mailing may go to',
+    sending.mostPerMailing,
+    (v) => (sending.mostPerMailing = read(v, sending.mostPerMailing) || null),
+    'no limit'
+  )}
   {@render cap(
     'Days people are left alone',
     sending.spacingDays,

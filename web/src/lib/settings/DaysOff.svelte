@@ -92,8 +92,8 @@
           <button
             type="button"
             class="min-h-[26px] text-[0.9rem] text-soft hover:text-brick hover:underline"
-            aria-label={`Take away ${off.name}, ${calendarDay(off.day)}`}
-            onclick={() => remove(off)}>Take away</button
+            aria-label={`Remove ${off.name}, ${calendarDay(off.day)}`}
+            onclick={() => remove(off)}>Remove</button
           >
         {/if}
       </li>

@@ -1,7 +1,25 @@
 import { describe, expect, it } from 'vitest';
-import { found } from './findable';
+import { asks, found, subjectOf, type Known } from './findable';
 
-const none = { people: [], mailings: [], templates: [] };
+const none: Known = {
+  people: [],
+  mailings: [],
+  templates: [],
+  lists: [],
+  kept: [],
+  typed: null
+};
+const filter = {
+  match: 'ALL' as const,
+  conditions: [{ field: 'plan', operator: 'ANY_OF' as const, values: ['Full'] }],
+  related: [],
+  groups: []
+};
+const typed = {
+  seek: { subject: 'people' as const, filter },
+  words: 'people whose plan is any of Full',
+  unknown: []
+};
 
 describe('finder', () => {
   it('offers the screens before anything is typed', () => {
@@ -16,5 +34,30 @@ describe('finder', () => {
   it('shows the people whom the server found', () => {
     const people = [{ id: 7, name: 'Bea Okonjo' }];
     expect(found('okon', { ...none, people })[0]?.path).toBe('/people/7');
+  });
+  it('puts a search that is understood before what has such a name', () => {
+    const templates = [{ id: 3, name: 'Plan full' }];
+    expect(found('plan full', { ...none, templates, typed }).map((f) => f.name)).toEqual([
+      'Show people whose plan is any of Full',
+      'Plan full'
+    ]);
+    const half = { ...typed, unknown: ['zebra'] };
+    const last = found('plan full', { ...none, templates, typed: half }).at(-1);
+    expect(last?.kind).toBe('not understood: “zebra”');
+  });
+  it('finds kept filters, lists and settings', () => {
+    const kept = [{ ...typed.seek, kept: 'Gone quiet' }];
+    expect(found('quiet', { ...none, kept })[0]?.seek?.kept).toBe('Gone quiet');
+    const lists = [{ id: 1, name: 'Choir' }];
+    expect(found('choir', { ...none, lists })[0]?.seek?.filter.conditions[0]?.values).toEqual([
+      'Choir'
+    ]);
+    expect(found('hours', none)[0]?.path).toBe('/settings/sending');
+  });
+  it('knows which records are meant', () => {
+    expect(subjectOf(' Quotes open ').subject).toBe('quotes');
+    expect(subjectOf('members').subject).toBe('people');
+    expect(asks(filter)).toBe(true);
+    expect(asks({ ...filter, conditions: [] })).toBe(false);
   });
 });

@@ -1,3 +1,6 @@
+import type { Filter } from '$lib/api/types';
+import type { Subject } from '$lib/filter/typed.svelte';
+import { hasWords } from '$lib/format/fold';
 import { tabs } from '$lib/keys/shortcuts';
 
 /** Something that can be gone to. */
@@ -6,6 +9,16 @@ export interface Findable {
   /** What it is, in a word or two. */
   kind: string;
   path: string;
+  /** What is looked for there. */
+  seek?: Sought;
+}
+
+/** A list and what is looked for in it. */
+export interface Sought {
+  subject: Subject;
+  filter: Filter;
+  /** The name it is kept under. */
+  kept?: string;
 }
 
 interface Named {
@@ -13,50 +26,107 @@ interface Named {
   name: string;
 }
 
-/** Screens, mailings, templates and people whose name has all the words; screens come first. */
-export function found(
-  words: string,
-  records: { people: Named[]; mailings: (Named & { state: string })[]; templates: Named[] }
-): Findable[] {
+/** What is found by its name, and what was read of the words themselves. */
+export interface Known {
+  people: Named[];
+  mailings: (Named & { state: string })[];
+  templates: Named[];
+  lists: Named[];
+  kept: Sought[];
+  typed: { seek: Sought; words: string; unknown: string[] } | null;
+}
+
+const MOST = 30;
+
+const screens: Findable[] = [
+  ...tabs.map((t, i) => ({ name: t.name, kind: `screen, ${i + 1}`, path: t.path })),
+  { name: 'Write to people', kind: 'find them first', path: '/people' },
+  { name: 'Quotes', kind: 'screen', path: '/quotes' },
+  { name: 'Events', kind: 'screen', path: '/events' },
+  { name: 'Lists of people', kind: 'screen', path: '/lists' },
+  { name: 'Import people', kind: 'do', path: '/people/import' },
+  { name: 'Mail to place', kind: 'screen', path: '/responses/unplaced' },
+  { name: 'Letterheads', kind: 'screen', path: '/letterheads' },
+  { name: 'Your signature', kind: 'settings', path: '/settings/signature' },
+  { name: 'Where you are signed in', kind: 'settings', path: '/settings/sessions' },
+  { name: 'Fields of this workspace', kind: 'settings', path: '/settings/fields' },
+  { name: 'Hours and caps', kind: 'settings', path: '/settings/sending' },
+  { name: 'Counting responses', kind: 'settings', path: '/settings/counting' },
+  { name: 'Do-not-write list', kind: 'settings', path: '/settings/do-not-write' },
+  { name: 'New template', kind: 'do', path: '/templates/new' },
+  { name: 'Keys', kind: 'show', path: '?' }
+];
+
+/** Screens first, then records by name; a search that is wholly understood goes before them. */
+export function found(words: string, known: Known): Findable[] {
   const all: Findable[] = [
-    ...tabs.map((t, i) => ({ name: t.name, kind: `screen, ${i + 1}`, path: t.path })),
-    { name: 'Write to people', kind: 'find them first', path: '/people' },
-    { name: 'Quotes', kind: 'screen', path: '/quotes' },
-    { name: 'Events', kind: 'screen', path: '/events' },
-    { name: 'Lists of people', kind: 'screen', path: '/lists' },
-    { name: 'Import people', kind: 'do', path: '/people/import' },
-    { name: 'Letterheads', kind: 'screen', path: '/letterheads' },
-    { name: 'Your signature', kind: 'settings', path: '/settings/signature' },
-    { name: 'Where you are signed in', kind: 'settings', path: '/settings/sessions' },
-    { name: 'Fields of this workspace', kind: 'settings', path: '/settings/fields' },
-    { name: 'New template', kind: 'do', path: '/templates/new' },
-    { name: 'Keys', kind: 'show', path: '?' },
-    ...records.mailings.map((m) => ({
+    ...screens,
+    ...known.kept.map((k) => ({
+      name: k.kept ?? '',
+      kind: `kept filter of ${k.subject}`,
+      path: `/${k.subject}`,
+      seek: k
+    })),
+    ...known.lists.map((l) => ({
+      name: l.name,
+      kind: 'list of people',
+      path: '/people',
+      seek: { subject: 'people' as const, filter: onList(l.name) }
+    })),
+    ...known.mailings.map((m) => ({
       name: m.name,
       kind: m.state === 'DRAFT' ? 'mailing, draft' : 'mailing',
       path: `/mailings/${m.id}`
     })),
-    ...records.templates.map((t) => ({
+    ...known.templates.map((t) => ({
       name: t.name,
       kind: 'template',
       path: `/templates/${t.id}`
     }))
   ];
-  const asked = fold(words).split(/\s+/).filter(Boolean);
-  const people = records.people.map((p) => ({
+  const people = known.people.map((p) => ({
     name: p.name,
     kind: 'person',
     path: `/people/${p.id}`
   }));
-  return [...all.filter((f) => asked.every((w) => fold(f.name).includes(w))), ...people].slice(
-    0,
-    30
-  );
+  const named = [...all.filter((f) => hasWords(f.name, words)), ...people];
+  const typed = searchOf(known.typed);
+  if (!typed) return named.slice(0, MOST);
+  return known.typed?.unknown.length ? [...named, typed].slice(0, MOST) : [typed, ...named];
 }
 
-function fold(text: string): string {
-  return text
-    .normalize('NFKD')
-    .replace(/[\u0300-\u036f]/g, '')
-    .toLowerCase();
+function searchOf(typed: Known['typed']): Findable | null {
+  if (!typed) return null;
+  const { subject } = typed.seek;
+  const lost = typed.unknown.map((w) => `“${w}”`).join(', ');
+  return {
+    name: `Show ${typed.words}`,
+    kind: lost ? `not understood: ${lost}` : 'Ctrl ⏎ writes to them',
+    path: `/${subject}`,
+    seek: typed.seek
+  };
+}
+
+function onList(name: string): Filter {
+  return {
+    match: 'ALL',
+    conditions: [{ field: 'list', operator: 'HAS_ANY', values: [name] }],
+    related: [],
+    groups: []
+  };
+}
+
+const RECORDS = ['quotes', 'tasks', 'events'] as const;
+
+/** Which records are meant by the first word; people when none is. */
+export function subjectOf(words: string): { subject: Subject; text: string } {
+  const text = words.trim();
+  const first = text.split(/\s+/, 1)[0]?.toLowerCase() ?? '';
+  const subject = RECORDS.find((r) => r === first) ?? 'people';
+  return { subject, text };
+}
+
+/** Whether a filter asks anything. */
+export function asks(filter: Filter): boolean {
+  return filter.conditions.length + filter.groups.length + (filter.related?.length ?? 0) > 0;
 }

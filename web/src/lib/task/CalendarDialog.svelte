@@ -54,7 +54,7 @@
   {/if}
   {#snippet actions()}
     {#if address}
-      <HouseButton weight="grave" onclick={remove}>No calendar any more</HouseButton>
+      <HouseButton weight="grave" onclick={remove}>Stop sharing the calendar</HouseButton>
       <HouseButton onclick={renew}>A new address</HouseButton>
     {:else}
       <HouseButton weight="main" onclick={renew}>Make the address</HouseButton>

@@ -12,7 +12,7 @@
   import { createPreview } from '$lib/message/preview.svelte';
   import TemplateHead from './TemplateHead.svelte';
   import TemplatePast from './TemplatePast.svelte';
-  import TextEditor from '$lib/editor/TextEditor.svelte';
+  import LateEditor from '$lib/editor/LateEditor.svelte';
 
   interface Props {
     /** The template to change, or null for a new one. */
@@ -20,9 +20,10 @@
     /** What a new one begins with. */
     letterheadId: number | null;
     topicId: number;
+    body: string;
   }
 
-  let { template, letterheadId, topicId }: Props = $props();
+  let { template, letterheadId, topicId, body }: Props = $props();
 
   const queries = useQueryClient();
   const fields = createQuery(fieldsQuery);
@@ -31,13 +32,13 @@
   // A form begins with what was there and then goes its own way.
   // svelte-ignore state_referenced_locally
   let draft = $state<TemplateDraft>(
-    template ? draftOf(template) : beginning(letterheadId, topicId)
+    template ? draftOf(template) : beginning(letterheadId, topicId, body)
   );
   let wrong = $state<ApiProblem | null>(null);
   let changed = $state(false);
   let busy = $state(false);
   let personId = $state<number | null>(null);
-  let bodyEditor = $state<TextEditor>();
+  let bodyEditor = $state<LateEditor>();
 
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
   const labels = $derived([...new Set((others.data ?? []).map((t) => t.label).filter(Boolean))]);
@@ -76,7 +77,7 @@
   }
 
   async function remove() {
-    if (!template || !confirm(`Take the template “${template.name}” away for good?`)) return;
+    if (!template || !confirm(`Delete the template “${template.name}” for good?`)) return;
     try {
       await answer(api.DELETE('/api/templates/{id}', { params: { path: { id: template.id } } }));
       changed = false;
@@ -115,7 +116,7 @@
         {mayWrite}
         onrestore={restore}
       />
-      {#if mayWrite}<HouseButton weight="grave" onclick={remove}>Take away</HouseButton>{/if}
+      {#if mayWrite}<HouseButton weight="grave" onclick={remove}>Delete</HouseButton>{/if}
     {/if}
     {#if mayWrite}
       <HouseButton weight="main" onclick={save} disabled={busy || !changed}>
@@ -141,7 +142,7 @@
       <div class="flex items-baseline gap-2 border-b border-line px-4 py-2">
         <span class="text-soft">Subject</span>
         <div class="min-w-0 flex-1 font-semibold">
-          <TextEditor
+          <LateEditor
             value={draft.subject}
             fields={fields.data.merge}
             hints={{ samples: preview.data?.samples }}
@@ -153,7 +154,7 @@
           />
         </div>
       </div>
-      <TextEditor
+      <LateEditor
         bind:this={bodyEditor}
         value={draft.body}
         fields={fields.data.merge}

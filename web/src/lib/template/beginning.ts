@@ -1,14 +1,18 @@
 import type { Template, TemplateDraft } from '$lib/api/types';
 
 /** What a new template begins with: the usual greeting, room for the message, the signature. */
-export function beginning(letterheadId: number | null, topicId: number): TemplateDraft {
+export function beginning(
+  letterheadId: number | null,
+  topicId: number,
+  body: string
+): TemplateDraft {
   return {
     name: '',
     label: '',
     startsFrom: 'person',
     private: false,
     subject: '',
-    body: '<p>Dear {{first_name or "friend"}},</p><p></p>{{&gt; signature}}',
+    body,
     topicId,
     letterheadId,
     promotional: true,

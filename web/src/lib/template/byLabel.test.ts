@@ -4,7 +4,7 @@ import { beginning, draftOf } from './beginning';
 import { byLabel } from './byLabel';
 
 const template = (name: string, label: string, subject = '') =>
-  ({ ...beginning(1, 2), id: 1, name, label, subject, version: 7 }) as unknown as Template;
+  ({ ...beginning(1, 2, ''), id: 1, name, label, subject, version: 7 }) as unknown as Template;
 
 describe('templates', () => {
   const all = [
@@ -23,11 +23,10 @@ describe('templates', () => {
     expect(byLabel(all, 'season')[0]?.templates).toHaveLength(2);
     expect(byLabel(all, 'nothing')).toEqual([]);
   });
-  it('begin with a greeting and the signature, on the usual letterhead', () => {
-    const draft = beginning(4, 2);
+  it('begin with what the house says, on the usual letterhead', () => {
+    const draft = beginning(4, 2, '<p>Dear {{first_name}}</p>');
     expect(draft.letterheadId).toBe(4);
-    expect(draft.body).toContain('{{first_name or "friend"}}');
-    expect(draft.body).toContain('{{&gt; signature}}');
+    expect(draft.body).toBe('<p>Dear {{first_name}}</p>');
   });
   it('are changed at the version that was seen', () => {
     expect(draftOf(all[0] as Template).version).toBe(7);

@@ -14,6 +14,15 @@
 
   let { open = $bindable(), title, children, actions, wide = false }: Props = $props();
   const id = $props.id();
+  let before: Element | null = null;
+
+  $effect.pre(() => {
+    if (open) before = document.activeElement;
+  });
+  // What was used before has the focus again, if it is still there.
+  $effect(() => {
+    if (open) return () => (before as HTMLElement | null)?.focus?.();
+  });
 </script>
 
 <!-- Flowbite's dialog does not take its name from its title; here it does. -->

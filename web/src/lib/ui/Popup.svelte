@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Snippet } from 'svelte';
+  import { tick, type Snippet } from 'svelte';
 
   interface Props {
     open: boolean;
@@ -33,6 +33,17 @@
     root?.querySelector<HTMLElement>('button')?.focus();
     onclose?.();
   }
+
+  // Closed from within, its button has the focus again; nothing falls to the page.
+  $effect(() => {
+    if (!open) return;
+    return () =>
+      void tick().then(() => {
+        if (document.activeElement === document.body) {
+          root?.querySelector<HTMLElement>('button')?.focus();
+        }
+      });
+  });
 
   function onkeydown(event: KeyboardEvent) {
     if (event.key === 'Escape' && open) {

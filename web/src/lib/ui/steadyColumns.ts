@@ -1,8 +1,9 @@
 import type { Attachment } from 'svelte/attachments';
 
 /**
- * Columns as wide as the rows that come first want them, and as wide however far one scrolls; again
- * when the table gets another width, or what is given changes.
+ * Columns as wide, beside each other, as the rows that come first want them, and as wide however
+ * far one scrolls; again when the table gets another width, or what is given changes. Together they
+ * are as wide as their place: what does not fit is cut, and nothing scrolls sideways.
  */
 export function steadyColumns(anew: () => unknown): Attachment<HTMLTableElement> {
   return (table) => {
@@ -28,11 +29,12 @@ export function steadyColumns(anew: () => unknown): Attachment<HTMLTableElement>
 function settle(table: HTMLTableElement, columns: HTMLElement) {
   table.style.tableLayout = 'auto';
   columns.replaceChildren();
+  const all = table.getBoundingClientRect().width;
   const shown = [...table.rows[0]!.cells].filter((head) => head.offsetWidth > 0);
   columns.append(
     ...shown.map((head) => {
       const column = document.createElement('col');
-      column.style.width = `${head.getBoundingClientRect().width}px`;
+      column.style.width = `${(100 * head.getBoundingClientRect().width) / all}%`;
       return column;
     })
   );

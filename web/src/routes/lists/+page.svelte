@@ -105,8 +105,8 @@
   >
     <label class="flex flex-1 flex-col gap-1">
       A new list
-      <Input bind:value={name} maxlength={80} placeholder="Its name" />
+      <Input bind:value={name} maxlength={80} placeholder="Name of the list" />
     </label>
-    <HouseButton type="submit" disabled={!name.trim()}>Make it</HouseButton>
+    <HouseButton type="submit" disabled={!name.trim()}>Make the list</HouseButton>
   </form>
 {/if}

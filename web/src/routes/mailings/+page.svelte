@@ -7,12 +7,14 @@
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
   import MergeText from '$lib/editor/MergeText.svelte';
+  import BeginDialog from '$lib/mailing/BeginDialog.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Progress from '$lib/ui/Progress.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
+  let beginning = $state(false);
   const query = createQuery(() => ({ ...mailingsQuery(), refetchInterval: UNTOLD }));
   const drafts = $derived((query.data ?? []).filter((m) => m.state === 'DRAFT'));
   const released = $derived((query.data ?? []).filter((m) => m.state !== 'DRAFT'));
@@ -29,9 +31,10 @@
 
 <PageHead title="Mailings" words="Drafts first, then what has been released, newest first.">
   {#snippet actions()}
-    <HouseButton weight="main" onclick={() => goto('/people')} shortcut="2"
-      >Find people to write to</HouseButton
-    >
+    <HouseButton onclick={() => goto('/people')} shortcut="2">Find people to write to</HouseButton>
+    {#if session.colleague?.mayWrite}
+      <HouseButton weight="main" onclick={() => (beginning = true)}>New mailing</HouseButton>
+    {/if}
   {/snippet}
 </PageHead>
 {#if query.error}
@@ -47,7 +50,7 @@
     </h2>
     {#if drafts.length === 0}
       <p class="px-3.5 py-3 text-soft">
-        A mailing begins with people: find them and write to them.
+        Find people and write to them, or begin with the words and say afterwards whom they are for.
       </p>
     {/if}
     <ul>
@@ -113,3 +116,4 @@
     </table>
   </section>
 {/if}
+<BeginDialog bind:open={beginning} count={0} filter={null} picks={[]} leftOut={[]} />

@@ -7,25 +7,28 @@
   import { keys } from '$lib/keys/keys.svelte';
   import ColumnChooser from '$lib/list/ColumnChooser.svelte';
   import ListTable from '$lib/list/ListTable.svelte';
-  import { listKeys, pick } from '$lib/list/moving';
+  import { listKeys, pick, toList } from '$lib/list/moving';
   import { reachOf } from '$lib/list/search.svelte';
   import { nobody, onlyThese, takeAll } from '$lib/list/selection';
+  import { useAddress } from '$lib/list/useAddress.svelte';
   import BeginDialog from '$lib/mailing/BeginDialog.svelte';
-  import Counting from '$lib/people/Counting.svelte';
+  import MatchTally from '$lib/people/MatchTally.svelte';
   import NewPersonDialog from '$lib/people/NewPersonDialog.svelte';
   import PeopleLinks from '$lib/people/PeopleLinks.svelte';
   import PersonPane from '$lib/people/PersonPane.svelte';
   import PickBar from '$lib/people/PickBar.svelte';
   import { usePeople } from '$lib/people/questions.svelte';
-  import { reachParts } from '$lib/people/reach';
-  import Tally from '$lib/ui/Tally.svelte';
+  import { session } from '$lib/session/session.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
-  import { useQueryClient } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
 
   const people = usePeople();
   const { search, layout } = people;
-  const queries = useQueryClient();
+  useAddress(search, () =>
+    people.fields.isSuccess && people.settled
+      ? { filter: people.filter, layout: layout.current }
+      : null
+  );
 
   /** Whom the pane shows: who has the cursor, else the first of the list. */
   const shown = $derived(search.cursor ?? people.rows[0]?.id ?? null);
@@ -34,11 +37,10 @@
   let writing = $state(false);
   let writeTo = $state<number | null>(null);
   let adding = $state(false);
-  let stopped = $state(false);
-
-  function choosePart(key: string) {
-    search.part = key === 'all' || key === search.part ? null : key;
-  }
+  /** Where there is no room beside the list: whether a person is looked at above it. */
+  let looking = $state(false);
+  let listed = $state<HTMLElement>();
+  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
 
   function takeOrLetGo() {
     search.selection = people.picked > 0 && search.selection.all ? nobody : takeHere();
@@ -54,14 +56,22 @@
     return people.tally.data?.parts.find((p) => p.reach === row.reach)?.words ?? '';
   }
 
+  /** To one, to the picked, or to all who match when nobody is picked. */
   function write(id: number | null) {
+    if (!mayWrite) return;
+    if (id === null && people.picked === 0) search.selection = takeHere();
     writeTo = id;
-    if (id !== null || people.canBeMailed > 0) writing = true;
+    writing = true;
   }
 
-  function stopCounting() {
-    stopped = true;
-    void queries.cancelQueries({ queryKey: ['people-tally'] });
+  function open() {
+    if (search.cursor === null) write(null);
+    else void goto(`/people/${search.cursor}`);
+  }
+
+  function lookAt(id: number) {
+    search.cursor = id;
+    looking = true;
   }
 
   onMount(() => {
@@ -71,8 +81,13 @@
       ...listKeys(search, () => people.rows),
       'Ctrl+a': takeOrLetGo,
       w: () => write(null),
-      Enter: () => shown !== null && void goto(`/people/${shown}`)
+      Enter: open
     });
+  });
+  $effect(() => {
+    if (!search.writes || !people.settled) return;
+    search.writes = false;
+    write(null);
   });
 </script>
 
@@ -84,7 +99,9 @@
       draft={search.draft}
       fields={people.fields.data.filter}
       related={people.fields.data.related}
-      onchange={(draft) => ((stopped = false), search.change(draft))}
+      onchange={(draft) => search.change(draft)}
+      ondone={() => toList(listed)}
+      onwrite={() => (search.writes = true)}
     />
   {:else}
     <h1 class="text-[1.4rem]">Show</h1>
@@ -107,33 +124,19 @@
     <PeopleLinks onnew={() => (adding = true)} />
   </div>
 </div>
-{#if people.counting}
-  <Counting soFar={people.counting} onstop={stopCounting} />
-{:else if stopped && people.tally.isPlaceholderData}
-  <p class="panel px-3.5 py-2">
-    The counting was stopped. Change the filter, or
-    <button
-      type="button"
-      class="font-semibold text-kelp underline"
-      onclick={() => ((stopped = false), people.tally.refetch())}>count again</button
-    >.
-  </p>
-{:else if people.tally.error}
-  <Trouble error={people.tally.error} onretry={() => people.tally.refetch()} />
-{:else if people.tally.data}
-  <Tally
-    label="People who match, by whether they can be written to"
-    parts={reachParts(people.tally.data.parts, people.tally.data.total)}
-    chosen={search.part}
-    onchoose={choosePart}
-  />
-{/if}
+<MatchTally {people} />
 <div
   class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_306px] gap-3.5 max-lg:grid-cols-1 max-lg:grid-rows-[auto_minmax(0,1fr)]"
 >
   <!-- What scrolls must be reachable by key. -->
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="panel min-h-0 overflow-auto" tabindex="0" role="region" aria-label="People">
+  <div
+    class="panel min-h-0 overflow-auto"
+    tabindex="0"
+    role="region"
+    aria-label="People"
+    bind:this={listed}
+  >
     {#if people.list.error}
       <Trouble error={people.list.error} onretry={() => people.list.refetch()} />
     {:else if people.list.isSuccess && people.rows.length === 0}
@@ -152,7 +155,7 @@
         {allPicked}
         onpick={(row, range) => pick(search, people.rows, row, range)}
         onpickall={takeOrLetGo}
-        oncursor={(id) => (search.cursor = id)}
+        oncursor={lookAt}
         onopen={(row) => void goto(`/people/${row.id}`)}
         onlayout={(l) => layout.set(l)}
         onend={() =>
@@ -161,9 +164,14 @@
     {/if}
   </div>
   <aside
-    class={`panel min-h-0 overflow-y-auto max-lg:order-first ${search.cursor === null ? 'max-lg:hidden' : 'max-lg:max-h-[38dvh]'}`}
+    class={`panel min-h-0 overflow-y-auto max-lg:order-first ${looking ? 'max-lg:max-h-[38dvh]' : 'max-lg:hidden'}`}
     aria-label="Person"
   >
+    <button
+      type="button"
+      class="sticky top-0 z-10 w-full border-b border-line-soft bg-card px-4 py-1.5 text-left font-semibold text-kelp lg:hidden"
+      onclick={() => (looking = false)}>Close</button
+    >
     {#if shown !== null}
       <PersonPane id={shown} onwrite={write} />
     {:else}

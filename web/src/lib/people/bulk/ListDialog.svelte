@@ -45,9 +45,9 @@
           >{list.name} <span class="text-[0.87rem] text-soft">{counted(list.people)}</span></span
         >
         <HouseButton weight="quiet" onclick={() => put(list.id, 'TAKE_OFF_LIST')}
-          >Take off</HouseButton
+          >Remove them</HouseButton
         >
-        <HouseButton onclick={() => put(list.id, 'ADD_TO_LIST')}>Put on</HouseButton>
+        <HouseButton onclick={() => put(list.id, 'ADD_TO_LIST')}>Add them</HouseButton>
       </li>
     {/each}
   </ul>
@@ -60,9 +60,9 @@
   >
     <label class="flex flex-1 flex-col gap-1">
       A new list
-      <Input bind:value={name} maxlength={80} placeholder="Its name" />
+      <Input bind:value={name} maxlength={80} placeholder="Name of the list" />
     </label>
-    <HouseButton type="submit" disabled={!name.trim()}>Make it and put them on</HouseButton>
+    <HouseButton type="submit" disabled={!name.trim()}>Make the list and add them</HouseButton>
   </form>
   {#snippet actions()}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>

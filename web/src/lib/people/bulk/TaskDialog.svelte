@@ -65,7 +65,7 @@
   {#snippet actions()}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
     <HouseButton weight="main" type="submit" form="make-task" disabled={!title.trim()}
-      >Make it</HouseButton
+      >Make the task</HouseButton
     >
   {/snippet}
 </Ask>

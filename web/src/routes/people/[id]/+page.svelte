@@ -92,7 +92,7 @@
         the same person: {likely.why}.
       </span>
       <HouseButton weight="quiet" onclick={() => (merging = likely.id)}
-        >Look and make them one</HouseButton
+        >Compare and merge</HouseButton
       >
     </p>
   {/each}

@@ -124,11 +124,11 @@
     <Checkbox bind:checked={draft.required}>Every new person must have it</Checkbox>
     {#if draft.name}
       <p class="text-[0.87rem] text-soft">
-        To take the field away hides it everywhere; the values stay with the people.
+        To remove the field hides it everywhere; the values stay with the people.
         <button
           type="button"
           class="font-semibold text-brick underline"
-          onclick={() => remove(draft.name)}>Take it away</button
+          onclick={() => remove(draft.name)}>Remove the field</button
         >
       </p>
     {/if}
@@ -136,7 +136,7 @@
   {#snippet actions()}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
     <HouseButton weight="main" type="submit" form="field-form"
-      >{draft.name ? 'Save' : 'Add it'}</HouseButton
+      >{draft.name ? 'Save' : 'Add the field'}</HouseButton
     >
   {/snippet}
 </Ask>

@@ -3,7 +3,7 @@
   import { fieldsQuery } from '$lib/api/queries';
   import type { Self } from '$lib/api/types';
   import LogoChoice from '$lib/picture/PictureChoice.svelte';
-  import TextEditor from '$lib/editor/TextEditor.svelte';
+  import LateEditor from '$lib/editor/LateEditor.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
@@ -54,7 +54,7 @@
     </div>
     <LogoChoice bind:logoKey={self.pictureKey} words="Your picture" />
     <div class="flex min-h-56 flex-col rounded-lg border border-line">
-      <TextEditor
+      <LateEditor
         value={self.signature}
         fields={fields.data.merge.filter(
           (f) => f.name.startsWith('sender.') || f.name.startsWith('workspace.')

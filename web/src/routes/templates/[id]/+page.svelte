@@ -13,12 +13,18 @@
     enabled: id !== null,
     refetchOnWindowFocus: false
   }));
+  const blank = createQuery(() => ({
+    queryKey: ['blank-template'],
+    queryFn: () => answer(api.GET('/api/templates/blank')),
+    enabled: id === null
+  }));
   const letterheads = createQuery(letterheadsQuery);
   const topics = createQuery(topicsQuery);
   /** All three are read at once: a question that nobody has looked at does not say that it is answered. */
   const known = $derived({
-    error: query.error,
+    error: query.error ?? blank.error,
     template: query.data,
+    blank: blank.data,
     letterheads: letterheads.data,
     topics: topics.data
   });
@@ -32,8 +38,10 @@
   <Trouble error={known.error} onretry={() => query.refetch()} />
 {:else if known.letterheads && known.topics}
   {#if id === null}
-    {#key 'new'}<TemplateForm template={null} {...usual} />{/key}
+    {#if known.blank}
+      {#key 'new'}<TemplateForm template={null} {...usual} body={known.blank.body} />{/key}
+    {/if}
   {:else if known.template}
-    {#key known.template.id}<TemplateForm template={known.template} {...usual} />{/key}
+    {#key known.template.id}<TemplateForm template={known.template} {...usual} body="" />{/key}
   {/if}
 {/if}

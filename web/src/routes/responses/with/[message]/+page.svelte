@@ -13,6 +13,7 @@
     type Reading
   } from '$lib/conversation/conversation';
   import { happening, letterOf } from '$lib/response/kinds';
+  import SentLetterDialog from '$lib/letter/SentLetterDialog.svelte';
   import LetterStep from '$lib/conversation/LetterStep.svelte';
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -28,6 +29,7 @@
   const conversation = $derived(query.data);
   const last = $derived(conversation ? toAnswer(conversation) : null);
   let text = $state('');
+  let looked = $state<number | null>(null);
 
   async function act(what: () => Promise<unknown>) {
     try {
@@ -76,7 +78,7 @@
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
       <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Letters">
         {#each letters(conversation) as step (step.ours?.messageId ?? -(step.theirs?.mailId ?? 0))}
-          <LetterStep {step} onread={read} ontakeback={takeBack} />
+          <LetterStep {step} onread={read} ontakeback={takeBack} onlook={(id) => (looked = id)} />
         {/each}
       </div>
       {#if last && session.colleague?.mayWrite}
@@ -112,3 +114,4 @@
     </Panel>
   </div>
 {/if}
+<SentLetterDialog bind:messageId={looked} />

@@ -127,12 +127,15 @@ class DemoAround {
   private void events() {
     sql.sql(
             """
-            insert into event (name, starts_at, place)
-            values ('Slipway day', ?::date - 41 + time '09:00', 'The slipway'),
-                   ('Harbour supper', ?::date - 12 + time '19:00', 'Long room'),
-                   ('Steam-bending course', ?::date + 9 + time '10:00', 'Workshop'),
-                   ('Committee meeting', ?::date + 3 + time '19:30', 'Long room'),
-                   ('Launch day', ?::date + 30 + time '08:30', 'The slipway')
+            insert into event (name, starts_at, place, link)
+            select name, starts_at, place, 'https://www.ternquay.example/days/' || page
+            from (
+              values ('Slipway day', ?::date - 41 + time '09:00', 'The slipway', 'slipway'),
+                     ('Harbour supper', ?::date - 12 + time '19:00', 'Long room', 'supper'),
+                     ('Steam-bending course', ?::date + 9 + time '10:00', 'Workshop', 'steam'),
+                     ('Committee meeting', ?::date + 3 + time '19:30', 'Long room', 'committee'),
+                     ('Launch day', ?::date + 30 + time '08:30', 'The slipway', 'launch')
+            ) days (name, starts_at, place, page)
             """)
         .params(List.of(today(), today(), today(), today(), today()))
         .update();

@@ -19,6 +19,7 @@ import app.jemble.workspace.WorkspaceService;
 import java.security.SecureRandom;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -84,6 +85,7 @@ class DemoMailings {
     }
     List<List<Answer>> answers = messages.stream().map(m -> answers(m, random, now)).toList();
     writeMessages(connection, messages, answers);
+    writeAudiences(connection);
     writeCopies(connection, messages);
     writeAnswers(connection, messages, answers);
   }
@@ -207,6 +209,20 @@ class DemoMailings {
             m.id(),
             1);
       }
+    }
+  }
+
+  /** A past mailing was for those who got it, each picked by hand. */
+  private static void writeAudiences(Connection connection) throws SQLException {
+    try (Statement statement = connection.createStatement()) {
+      statement.executeUpdate(
+          """
+          insert into audience (mailing_id, picks)
+          select cause_id, array_agg(person_id order by person_id)
+          from message
+          group by cause_id
+          on conflict do nothing
+          """);
     }
   }
 

@@ -190,7 +190,7 @@ public class FaultsTest extends BrowserTest {
         page.keyboard().type(words);
       }
       case PLAN -> plan().press("Enter");
-      case RULE -> button("Add it").click();
+      case RULE -> button("Add the rule").click();
       case PERSON -> box(place).press("Enter");
       default -> save().click();
     }
@@ -237,7 +237,7 @@ public class FaultsTest extends BrowserTest {
   /** What saves itself is waited for; else the same button again. */
   private void again(Place place) {
     switch (place) {
-      case RULE -> button("Add it").click();
+      case RULE -> button("Add the rule").click();
       case TEMPLATE, LETTERHEAD -> save().click();
       case PERSON -> box(place).press("Enter");
       case PLAN -> {

@@ -10,10 +10,17 @@ import java.util.Locale;
  * @param kind "members", "leads", "contacts", or null for all
  * @param related what they must have, such as "have a quote", or null
  * @param conditions on them, or on what they have
+ * @param typed the same as somebody types it
  * @param where the same question in SQL of its own, over {@code person p} and its membership {@code
  *     m}
  */
-record Find(String name, String kind, String related, List<Condition> conditions, String where) {
+record Find(
+    String name,
+    String kind,
+    String related,
+    List<Condition> conditions,
+    String typed,
+    String where) {
 
   /**
    * A condition.
@@ -42,18 +49,21 @@ record Find(String name, String kind, String related, List<Condition> conditions
               "leads",
               null,
               List.of(Condition.of("Stage", null, "talking", "quoted")),
+              "leads stage talking or quoted",
               "p.kind = 'lead' and p.stage in ('talking', 'quoted')"),
           new Find(
               "members whose last visit lies before a date",
               "members",
               null,
               List.of(Condition.of("Last visit", null, "2026-05-01")),
+              "members last visit before may 2026",
               "p.kind = 'member' and p.last_visit_at < '2026-05-01 00:00 Europe/London'"),
           new Find(
               "members whose joining month is this month",
               "members",
               null,
               List.of(Condition.of("Joined", "is in … of any year")),
+              "members whose joined is in this month of any year",
               "p.kind = 'member' and extract(month from m.joined_on) = extract(month from "
                   + TODAY
                   + ")"),
@@ -62,18 +72,21 @@ record Find(String name, String kind, String related, List<Condition> conditions
               "members",
               null,
               List.of(Condition.of("Dues owed", null, "0")),
+              "members dues owed",
               "p.kind = 'member' and m.dues_owed > 0"),
           new Find(
               "with a tag",
               null,
               null,
               List.of(Condition.of("Tag", null, "slipway")),
+              "tagged slipway",
               "'slipway' = any(p.tags)"),
           new Find(
               "the treasurer",
               null,
               "have an office",
               List.of(Condition.of("Name", "is", "Treasurer"), Condition.of("Until", "is empty")),
+              "office name is treasurer until empty",
               """
               exists (select from office f where f.person_id = p.id and f.name = 'Treasurer'
                       and f.until is null)"""),
@@ -82,6 +95,7 @@ record Find(String name, String kind, String related, List<Condition> conditions
               null,
               "have an office",
               List.of(Condition.of("Body", "is", "Committee"), Condition.of("Until", "is empty")),
+              "office body is committee until empty",
               """
               exists (select from office f where f.person_id = p.id and f.body = 'Committee'
                       and f.until is null)"""),
@@ -90,6 +104,7 @@ record Find(String name, String kind, String related, List<Condition> conditions
               "members",
               null,
               List.of(Condition.of("Joined", "is today, this week …", "last month")),
+              "members joined last month",
               "p.kind = 'member' and m.joined_on >= date_trunc('month', "
                   + TODAY
                   + ") - interval '1 month' and m.joined_on < date_trunc('month', "
@@ -102,6 +117,7 @@ record Find(String name, String kind, String related, List<Condition> conditions
               List.of(
                   Condition.of("Sent", "is today, this week …", "this week"),
                   Condition.of("Stage", null, "open")),
+              "contacts with open quotes sent this week",
               String.format(
                   Locale.ROOT,
                   """
@@ -114,6 +130,7 @@ record Find(String name, String kind, String related, List<Condition> conditions
               null,
               null,
               List.of(Condition.of("Introduced by", null)),
+              "introduced by me",
               """
               p.introduced_by = (select person_id from account where login = 'orla')"""),
           new Find(
@@ -121,6 +138,7 @@ record Find(String name, String kind, String related, List<Condition> conditions
               null,
               null,
               List.of(Condition.of("Introduced by", null, "within 3 steps")),
+              "people who were introduced by me within 3 steps",
               """
               (select person_id from account where login = 'orla') in (
                 p.introduced_by,
@@ -133,6 +151,7 @@ record Find(String name, String kind, String related, List<Condition> conditions
               "have a message",
               List.of(
                   Condition.of("Mailing", null, "Winter storage"), Condition.of("Opened", "is no")),
+              "messages mailing winter storage opened no",
               """
               exists (select from message s join cause g on g.id = s.cause_id
                 where s.person_id = p.id and s.state = 'sent' and g.name = 'Winter storage'
@@ -145,6 +164,7 @@ record Find(String name, String kind, String related, List<Condition> conditions
               List.of(
                   Condition.of("Mailing", null, "Winter storage"),
                   Condition.of("Replied", "is no")),
+              "messages mailing winter storage replied no",
               """
               exists (select from message s join cause g on g.id = s.cause_id
                 where s.person_id = p.id and s.state = 'sent' and g.name = 'Winter storage'
@@ -157,6 +177,7 @@ record Find(String name, String kind, String related, List<Condition> conditions
               List.of(
                   Condition.of("Due", "is today, this week …", "today"),
                   Condition.of("Done", "is no")),
+              "tasks due today not done",
               "exists (select from task t where t.person_id = p.id and t.done_at is null"
                   + " and t.due_on = "
                   + TODAY

@@ -211,6 +211,48 @@ public class FindingTest extends BrowserTest {
     assertNoComplaints();
   }
 
+  @Test(dataProvider = "finds", dependsOnMethods = "byKeyboard", alwaysRun = true)
+  public void byTyping(Find find) {
+    clear();
+    press("f");
+    page.keyboard().type(find.typed());
+    press("Enter");
+    assertThat(page.getByText("not understood")).not().isVisible();
+    assertThat(page.getByRole(AriaRole.REGION, named("People"))).isFocused();
+    assertFinds(find);
+    assertNoComplaints();
+  }
+
+  @Test(dependsOnMethods = "byTyping", alwaysRun = true)
+  public void whatIsNotUnderstoodIsSaidAndEscapeTakesItBack() {
+    clear();
+    press("f");
+    page.keyboard().type("members wibble plan sail");
+    assertThat(page.getByText("not understood: “wibble”")).isVisible();
+    assertThat(filter().getByText("members ▾")).isVisible();
+    press("Escape");
+    assertThat(filter().getByText("people ▾")).isVisible();
+  }
+
+  @Test(dependsOnMethods = "whatIsNotUnderstoodIsSaidAndEscapeTakesItBack", alwaysRun = true)
+  public void whatIsShownStandsInTheAddress() {
+    clear();
+    press("f");
+    page.keyboard().type("members plan sail");
+    press("Enter", "ArrowDown", "Space");
+    assertThat(page.getByText("1 picked")).isVisible();
+    String address = page.url();
+    page.reload();
+    assertThat(filter().getByText("members ▾")).isVisible();
+    assertThat(page.getByText("1 picked")).isVisible();
+    rows().first().dblclick();
+    page.waitForURL(Pattern.compile(".*/people/\\d+"));
+    page.goBack();
+    page.waitForURL(address);
+    assertThat(filter().getByText("plan")).isVisible();
+    assertThat(page.getByText("1 picked")).isVisible();
+  }
+
   /** From the place for a new condition back to the kinds, and the right one ticked. */
   private void kindByKeyboard(String kind) {
     press("+", "Escape", "Shift+Tab", "Enter");
@@ -223,13 +265,18 @@ public class FindingTest extends BrowserTest {
   private void fillByKeyboard(Condition condition) {
     assertThat(dialog()).isVisible();
     if (condition.operator() != null) {
-      while (!focusIs("select[aria-label^=How]")) {
-        press("Shift+Tab");
-      }
+      goBackTo("select[aria-label^=How]");
       chooseInSelect(condition.operator());
     }
     for (String value : condition.values()) {
       valueByKeyboard(value);
+    }
+  }
+
+  private void goBackTo(String selector) {
+    for (int tabs = 0; !focusIs(selector); tabs++) {
+      assertThat(tabs).as("tabs back to " + selector).isLessThan(60);
+      press("Shift+Tab");
     }
   }
 
@@ -340,8 +387,8 @@ public class FindingTest extends BrowserTest {
     rows().first().click();
     press("Space", "ArrowDown", "Space");
     assertThat(page.getByText("2 picked")).isVisible();
-    press("w");
-    page.waitForURL("**/people");
+    button("Their people").click();
+    page.waitForURL("**/people**");
     assertThat(page.getByText("2 picked")).isVisible();
     assertThat(filter()).containsText("have a quote");
     assertNoComplaints();

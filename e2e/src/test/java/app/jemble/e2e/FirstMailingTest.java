@@ -58,7 +58,10 @@ public class FirstMailingTest extends BrowserTest {
   @Test(dependsOnMethods = "signsIn")
   public void findsPeople() {
     press("2");
-    page.waitForURL("**/people");
+    page.waitForURL("**/people**");
+    press("f");
+    page.keyboard().type("members");
+    press("Enter");
     assertThat(page.getByRole(AriaRole.GROUP, named("Filter")).getByText("members")).isVisible();
 
     addCondition("plan");

@@ -63,8 +63,8 @@ public class KeepingTest extends BrowserTest {
     assertThat(page.getByText(Pattern.compile("Taken back: Tagged"))).isVisible();
     assertThat(count("'regatta' = any(tags)")).isZero();
     picked().getByText("List").click();
-    dialog().getByPlaceholder("Its name").fill("Regatta crew");
-    dialog().getByText("Make it and put them on").click();
+    dialog().getByPlaceholder("Name of the list").fill("Regatta crew");
+    dialog().getByText("Make the list and add them").click();
     assertThat(page.getByText("Put on the list “Regatta crew”: 4 people.")).isVisible();
     picked().getByText("Task").click();
     dialog().getByLabel("What is to be done").fill("Ask about the mast");
@@ -152,10 +152,10 @@ public class KeepingTest extends BrowserTest {
     sql.sql("update person set phone = '+44 7700 900777' where id = ?").param(second).update();
     page.navigate(home + "/people/" + first);
     assertThat(page.getByText("may be the same person: same e-mail.")).isVisible();
-    page.getByText("Look and make them one").click();
+    page.getByText("Compare and merge").click();
     assertThat(dialog()).containsText("+44 7700 900777");
     assertAccessible("merging");
-    dialog().getByText("Make them one").click();
+    dialog().getByText("Merge the records").click();
     assertThat(page.getByText("The two records are one.")).isVisible();
     assertThat(page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Phone: \\+44 7700 900777"))))
         .isVisible();
@@ -200,7 +200,7 @@ public class KeepingTest extends BrowserTest {
         .getByLabel("What it holds")
         .selectOption(new SelectOption().setLabel("one of several"));
     dialog().getByLabel("Choices, one a line").fill("red\nblue");
-    dialog().getByText("Add it").click();
+    dialog().getByText("Add the field").click();
     assertThat(page.getByText("hull_colour")).isVisible();
     page.navigate(home + "/people");
     button("Columns").click();

@@ -198,7 +198,7 @@ public class PlanTest extends BrowserTest {
     assertThat(first).containsText("paused by Orla Finch");
     clock.advance(Duration.ofDays(1));
     page.goBack();
-    underWay().getByRole(AriaRole.BUTTON, role("Go on")).click();
+    underWay().getByRole(AriaRole.BUTTON, role("Resume")).click();
     assertThat(underWay().getByRole(AriaRole.HEADING)).hasText("Under way");
   }
 
@@ -219,7 +219,7 @@ public class PlanTest extends BrowserTest {
     dialog.getByLabel("Pace", new Locator.GetByLabelOptions().setExact(true)).selectOption("once");
     assertThat(dialog.getByText(Pattern.compile("^The last leaves"))).isVisible();
     assertAccessible("changing the rest");
-    dialog.getByRole(AriaRole.BUTTON, role("Let the rest leave so")).click();
+    dialog.getByRole(AriaRole.BUTTON, role("Use this plan for the rest")).click();
     assertThat(page.getByText(Pattern.compile("leave by the new plan"))).isVisible();
     underWay().getByText("Outbox").click();
     assertThat(rows().first()).containsText(", 09:00");

@@ -103,7 +103,7 @@ public class QuietTest extends BrowserTest {
     page.keyboard().type("first name");
     page.keyboard().press("Enter");
     assertThat(page.getByText("Is there anything we can help with, ").last()).isVisible();
-    button("Add it").click();
+    button("Add the rule").click();
     assertThat(page.getByText("No reply in 1 hour → another message in the thread")).isVisible();
 
     addRule();
@@ -111,7 +111,7 @@ public class QuietTest extends BrowserTest {
     page.getByLabel("What is to be done").fill("Ask about the slipway");
     page.getByLabel("Due, working days").fill("0");
     assertAccessible("the dialog of a rule");
-    button("Add it").click();
+    button("Add the rule").click();
     assertThat(page.getByText("No reply in 1 hour after 1. → task “Ask about the slipway” (call)"))
         .isVisible();
     assertThat(page.getByText(Pattern.compile("· 2 to come, from "))).isVisible();

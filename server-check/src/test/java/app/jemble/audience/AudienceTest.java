@@ -134,10 +134,11 @@ public class AudienceTest extends ServerTest {
     nobody.put("picks", List.of());
     nobody.put("leftOut", List.of());
     nobody.put("templateId", null);
-    Api.Answer refused = api.post("/api/mailings", nobody);
-    assertThat(refused.status()).isEqualTo(422);
+    long forNobody = api.post("/api/mailings", nobody).json().get("id").asLong();
+    Api.Answer refused = api.post("/api/mailings/" + forNobody + "/release", Map.of("version", 0));
+    assertThat(refused.status()).isEqualTo(409);
     assertThat(refused.json().get("detail").asString())
-        .isEqualTo("Pick at least one person to write to.");
+        .isEqualTo("There is nobody who can be written to.");
     nobody.put(
         "parts",
         part(

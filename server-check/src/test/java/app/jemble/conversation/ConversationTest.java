@@ -83,6 +83,24 @@ public class ConversationTest extends ServerTest {
     return "<" + sent.token() + "@ternquay.example>";
   }
 
+  @Test
+  public void aLetterIsLookedAtAsItLookedAndCountsNothing() {
+    Sent sent = send("looked.at@conversation.test", "Looked", "Look");
+    JsonNode letter = api.get("/api/messages/" + sent.message() + "/letter").json();
+    assertThat(letter.get("subject").asString()).isEqualTo("Look");
+    assertThat(letter.get("html").asString())
+        .contains("The slipway opens.")
+        .doesNotContain("href=")
+        .doesNotContain("src=\"http");
+    assertThat(letter.get("text").asString()).contains("The slipway opens.");
+    assertThat(
+            sql.sql("select count(*) from response where message_id = ?")
+                .param(sent.message())
+                .query(Long.class)
+                .single())
+        .isZero();
+  }
+
   private JsonNode steps(Sent of) {
     return api.get("/api/conversations/" + of.message()).json().get("steps");
   }

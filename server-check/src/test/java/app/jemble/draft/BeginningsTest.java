@@ -38,6 +38,56 @@ public class BeginningsTest extends ServerTest {
         .containsExactlyInAnyOrder("T-1: A mast", "T-2: Two sails", "T-3: An oar");
   }
 
+  @Test
+  public void anEmptyMessageBeginsWithAGreetingAndTheSignature() {
+    Map<String, Object> begin = new HashMap<>();
+    begin.putAll(Map.of("parts", List.of(), "picks", List.of(), "leftOut", List.of()));
+    long id = api.post("/api/mailings", begin).json().get("id").asLong();
+    JsonNode begun = api.get("/api/mailings/" + id).json();
+    assertThat(begun.get("body").asString())
+        .startsWith("<p>Dear {{first_name")
+        .contains("signature}}");
+    assertThat(api.get("/api/templates/blank").json().get("body").asString())
+        .isEqualTo(begun.get("body").asString());
+  }
+
+  @Test
+  public void tasksThatWereWrittenAboutAreDone() {
+    long bea = addPerson("Bea", "Tasks", "tasks@okonjo.example");
+    long shy = addPerson("Shy", "Tasks", null);
+    List<Long> tasks =
+        sql.sql(
+                """
+                insert into task (person_id, kind, title, owner_id, created_by, created_at)
+                select unnest(array[?, ?]), 'call', 'Ring about tasks', 1, 1, now()
+                returning id
+                """)
+            .params(bea, shy)
+            .query(Long.class)
+            .list();
+    Map<String, Object> begin = new HashMap<>();
+    Map<String, Object> none = Map.of("match", "ALL", "conditions", List.of(), "groups", List.of());
+    begin.put(
+        "records",
+        Map.of("kind", "TASK", "which", Map.of("filter", none, "picks", tasks, "archived", false)));
+    begin.putAll(Map.of("parts", List.of(), "picks", List.of(), "leftOut", List.of()));
+    long mailing = api.post("/api/mailings", begin).json().get("id").asLong();
+    String act = "/api/mailings/" + mailing + "/tasks-done";
+    assertThat(api.post(act, Map.of()).status()).as("not released").isEqualTo(409);
+    assertThat(
+            api.put("/api/mailings/" + mailing, change(mailing, "Tasks", "<p>Soon.</p>")).status())
+        .isEqualTo(200);
+    release(mailing);
+    JsonNode done = api.post(act, Map.of()).json().get("tasks");
+    assertThat(done.valueStream().map(JsonNode::asLong).toList())
+        .as("only of whom it was written to")
+        .containsExactly(tasks.get(0));
+    assertThat(api.post(act, Map.of()).json().get("tasks").size()).as("once").isZero();
+    long other = draft(List.of(bea), "No tasks", "<p>Hello</p>");
+    assertThat(api.post("/api/mailings/" + other + "/tasks-done", Map.of()).status())
+        .isEqualTo(409);
+  }
+
   private void quote(long person, String number, String title, String sent) {
     sql.sql(
             """

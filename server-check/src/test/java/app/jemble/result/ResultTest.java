@@ -141,6 +141,12 @@ public class ResultTest extends ServerTest {
     long second = draft(List.of(who.get("ann")), "Later", "<p>Later</p>");
     release(second);
     awaitSettled(second);
+    JsonNode young = api.get("/api/responses/" + second + "/earlier").json();
+    assertThat(young.get(0).get("delivered").asLong()).as("as soon after it left").isEqualTo(4);
+    assertThat(young.get(0).get("readShare").get("share").asDouble()).isZero();
+    sql.sql("update message set sent_at = sent_at - interval '1 day' where cause_id = ?")
+        .param(second)
+        .update();
     JsonNode earlier = api.get("/api/responses/" + second + "/earlier").json();
     assertThat(earlier.get(0).get("id").asLong()).isEqualTo(mailing);
     assertThat(earlier.get(0).get("delivered").asLong()).isEqualTo(3);

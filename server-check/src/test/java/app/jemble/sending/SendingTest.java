@@ -66,6 +66,7 @@ public class SendingTest extends ServerTest {
       {"dailyCap", -1, "0 to 10,000,000"},
       {"serviceCap", 20_000_000, "0 to 10,000,000"},
       {"spacingDays", 91, "0 to 90 days"},
+      {"mostPerMailing", 0, "1 to 10,000,000 people"},
       {"hours", List.of(), "at least one hour"},
       {"hours", List.of(Map.of("day", "MONDAY", "from", 700, "to", 60)), "begin before they end"},
     };

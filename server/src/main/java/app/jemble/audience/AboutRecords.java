@@ -72,6 +72,7 @@ class AboutRecords {
     fields.put("event.name", FieldValue.text(e.name()));
     fields.put("event.starts", FieldValue.moment(e.startsAt()));
     fields.put("event.place", FieldValue.text(e.place()));
+    fields.put("event.link", FieldValue.text(e.link()));
     return new About(e.id(), e.personId(), e.name(), fields);
   }
 }

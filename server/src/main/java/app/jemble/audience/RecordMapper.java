@@ -46,11 +46,12 @@ interface RecordMapper {
   List<TaskRow> tasks(@Param("ids") Long[] ids);
 
   /** Somebody's part in an event. */
-  record EventRow(long id, PersonId personId, String name, Instant startsAt, String place) {}
+  record EventRow(
+      long id, PersonId personId, String name, Instant startsAt, String place, String link) {}
 
   @Select(
       """
-      select a.id, a.person_id, e.name, e.starts_at, e.place
+      select a.id, a.person_id, e.name, e.starts_at, e.place, e.link
       from offered.attendance a
       join offered.event e on e.id = a.event_id
       where a.id = any(#{ids})

@@ -170,6 +170,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
 
   private ReleaseCheck checked(Cause mailing, Letter letter, int spacingDays) {
     ReleaseCheck check = new ReleaseCheck(spacingDays);
+    check.allowAtMost(plans.mostPerMailing());
     check.lookAtTexts(
         letter.wording().subject(),
         letter.wording().body(),

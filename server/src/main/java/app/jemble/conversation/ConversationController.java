@@ -37,6 +37,13 @@ class ConversationController {
     return conversations.of(messageId);
   }
 
+  /** A message that has left, as it looked, with nothing alive in it. */
+  @Needs(Right.SEE)
+  @GetMapping("/messages/{id}/letter")
+  SentLetter letter(@PathVariable MessageId id) {
+    return conversations.letter(id);
+  }
+
   /** Answers a mail by hand, in its thread. */
   @Needs(Right.WRITE)
   @PostMapping("/mail/{mailId}/answer")

@@ -99,6 +99,16 @@ class ConversationService {
         steps);
   }
 
+  /** One message of ours, as it looked. */
+  SentLetter letter(MessageId messageId) {
+    visible(messageId);
+    return mapper.ours(new MessageId[] {messageId}).stream()
+        .filter(m -> m.mime() != null)
+        .findFirst()
+        .map(m -> SentLetter.of(m.mime()))
+        .orElseThrow(() -> Problem.notFound("This message has not been sent."));
+  }
+
   private Head visible(MessageId messageId) {
     Head head = mapper.head(messageId);
     if (head == null || isAnothers(head)) {

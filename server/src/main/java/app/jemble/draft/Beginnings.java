@@ -3,6 +3,7 @@ package app.jemble.draft;
 import app.jemble.account.Account;
 import app.jemble.cause.Cause;
 import app.jemble.cause.NewCause;
+import app.jemble.core.message.BlankLetter;
 import app.jemble.core.message.MailWording;
 import app.jemble.letterhead.LetterheadService;
 import app.jemble.template.TemplateService;
@@ -37,7 +38,7 @@ class Beginnings {
       return new Begun(
           "New mailing",
           workspace.topics().get(0).id(),
-          MailWording.by("", "", letterheads.first(), true));
+          MailWording.by("", BlankLetter.BODY, letterheads.first(), true));
     }
     TemplateService.Template t = templates.find(templateId);
     return new Begun(

@@ -77,13 +77,13 @@ public class DraftService {
       Long templateId,
       Long mailingId) {}
 
-  /** Begins a mailing. */
+  /** Begins a mailing; whom it is for can be said afterwards. */
   @Transactional
   public long begin(Beginning of) {
     Account sender = accounts.currentWriter();
     Cause before = of.mailingId() == null ? null : open.find(of.mailingId());
-    if (before == null && of.parts().isEmpty() && of.picks().isEmpty()) {
-      throw Problem.wrong("picks", "Pick at least one person to write to.");
+    if (of.recordKind() != null && of.picks().isEmpty()) {
+      throw Problem.wrong("picks", "None of these " + of.recordKind().many() + " has a person.");
     }
     boolean tooMany =
         Stream.of(of.picks(), of.leftOut(), of.recordIds()).anyMatch(l -> l.size() > MOST_PICKS);

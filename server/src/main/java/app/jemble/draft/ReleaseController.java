@@ -7,6 +7,7 @@ import app.jemble.core.access.Right;
 import app.jemble.release.ReleaseJobs;
 import app.jemble.release.ReleaseService;
 import app.jemble.release.ReleaseUndoing;
+import java.util.List;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -22,23 +23,29 @@ class ReleaseController {
 
   record Withdrawn(int messages) {}
 
+  /** The tasks that are done now and were not before. */
+  record TasksDone(List<Long> tasks) {}
+
   private final OpenCauses causes;
   private final ReleaseService releases;
   private final ReleaseUndoing undoing;
   private final ReleaseJobs writing;
   private final WholeMailings whole;
+  private final TasksWrittenAbout tasks;
 
   ReleaseController(
       OpenCauses causes,
       ReleaseService releases,
       ReleaseUndoing undoing,
       ReleaseJobs writing,
-      WholeMailings whole) {
+      WholeMailings whole,
+      TasksWrittenAbout tasks) {
     this.causes = causes;
     this.releases = releases;
     this.undoing = undoing;
     this.writing = writing;
     this.whole = whole;
+    this.tasks = tasks;
   }
 
   @Needs(Right.WRITE)
@@ -60,6 +67,12 @@ class ReleaseController {
   @PostMapping("/withdraw")
   Withdrawn withdraw(@PathVariable long id) {
     return new Withdrawn(undoing.withdraw(id));
+  }
+
+  @Needs(Right.WRITE)
+  @PostMapping("/tasks-done")
+  TasksDone tasksDone(@PathVariable long id) {
+    return new TasksDone(tasks.done(id));
   }
 
   private WholeMailing whole(long id) {

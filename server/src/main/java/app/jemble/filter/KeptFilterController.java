@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Kept filters, and how a list is set up. */
+/** Kept filters, filters as they are typed, and how a list is set up. */
 @RestController
 @RequestMapping("/api")
 class KeptFilterController {
@@ -27,15 +27,24 @@ class KeptFilterController {
   record OwnLayout(@Schema(nullable = true) KeptFilters.Layout layout) {}
 
   private final KeptFilters kept;
+  private final TypedFilters typed;
 
-  KeptFilterController(KeptFilters kept) {
+  KeptFilterController(KeptFilters kept, TypedFilters typed) {
     this.kept = kept;
+    this.typed = typed;
   }
 
   @Needs(Right.SEE)
   @GetMapping("/filters")
   List<KeptFilters.Kept> all(@RequestParam String subject) {
     return kept.all(subject);
+  }
+
+  /** What was typed, read as a filter. */
+  @Needs(Right.SEE)
+  @GetMapping("/filters/typed")
+  TypedFilters.Read typed(@RequestParam String subject, @RequestParam String text) {
+    return typed.read(subject, text);
   }
 
   @Needs(Right.SEE)

@@ -152,6 +152,11 @@ class KeptFilters implements RenamedList.Follower {
         accounts.current().id(), subject(subject), json.writeValueAsString(sound(layout)));
   }
 
+  /** What the list of a subject holds; null for people. */
+  static Related kindOf(String subject) {
+    return SUBJECTS.get(subject(subject));
+  }
+
   private static String subject(String subject) {
     if (subject == null || !(subject.equals("people") || SUBJECTS.containsKey(subject))) {
       throw Problem.wrong("subject", "There is no list of “" + subject + "”.");

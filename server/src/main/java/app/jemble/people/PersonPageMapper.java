@@ -134,6 +134,12 @@ interface PersonPageMapper {
         where s.person_id in (select id from offered.person where id = #{id} or merged_into = #{id}) and s.is_sent
           and g.open_to = #{me}
         union all
+        select 'TO_LEAVE', g.name, s.id, s.due_at, s.subject
+        from offered.message s
+        join offered.open_cause g on g.id = s.cause_id
+        where s.person_id in (select id from offered.person where id = #{id} or merged_into = #{id}) and s.is_open
+          and g.open_to = #{me}
+        union all
         select r.kind, g.name, r.message_id, r.at, r.detail
         from offered.response r
         join offered.open_cause g on g.id = r.cause_id

@@ -136,6 +136,11 @@ public class PlanService {
     return sending.spacingDays();
   }
 
+  /** To how many people one mailing may be released; null for any number. */
+  public Integer mostPerMailing() {
+    return sending.mostPerMailing();
+  }
+
   /** The instant at which the day ends by whose end all should have left. */
   public Instant deadline(LocalDate doneBy) {
     ZoneId house = workspace.current().zoneId();

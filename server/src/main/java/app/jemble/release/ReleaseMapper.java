@@ -81,6 +81,20 @@ interface ReleaseMapper {
       """)
   WritingProgress progress(long id);
 
+  /** What its messages are about, written or noted; none for those about people alone. */
+  @Select(
+      """
+      select record_id
+      from offered.message
+      where cause_id = #{id} and record_id > 0
+      union
+      select record
+      from mailing_release, unnest(record_ids) as noted (record)
+      where mailing_id = #{id} and record > 0
+      order by 1
+      """)
+  List<Long> records(long id);
+
   @Select("select mailing_id from mailing_release order by mailing_id")
   List<Long> unfinished();
 

@@ -28,9 +28,9 @@ public class ReadingTimes {
    * @param time on their own clocks
    * @param responses of theirs that it rests on
    * @param people who gave those
-   * @param near the share, 0 to 1, of what was counted that fell within two hours of it
+   * @param near how many of those fell within two hours of it
    */
-  public record Reading(LocalTime time, int responses, int people, double near) {}
+  public record Reading(LocalTime time, int responses, int people, int near) {}
 
   private final ReadingTimeMapper mapper;
   private final WorkspaceService workspace;

@@ -74,7 +74,12 @@ class ResponseController {
    */
   record Rate(String what, long count, double share, double low, double high) {}
 
-  /** One message of a mailing. */
+  /**
+   * One message of a mailing.
+   *
+   * @param firstRead when a person first opened it, followed a link or replied
+   * @param lastReply to any mailing
+   */
   record MessageStanding(
       MessageId id,
       PersonId personId,
@@ -83,6 +88,7 @@ class ResponseController {
       Standing standing,
       Instant sentAt,
       @Schema(nullable = true) String timeZone,
+      @Schema(nullable = true) Instant firstRead,
       @Schema(nullable = true) Instant lastReply) {}
 
   /**

@@ -64,6 +64,7 @@ interface ResponseListMapper {
   @Select(
       """
       select s.id, s.person_id, p.name, p.name_key, s.standing, s.sent_at, p.time_zone,
+             (select min(r.at) from offered.response r where r.message_id = s.id and r.was_read) as first_read,
              (select max(r.at) from offered.response r where r.person_id = p.id and r.is_reply) as last_reply
       from offered.message s
       join offered.person p on p.id = s.person_id

@@ -1,5 +1,6 @@
 package app.jemble.result;
 
+import app.jemble.core.response.Course;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -21,7 +22,11 @@ interface ResultMapper {
   /** Whoever followed a link or replied has read it, if not by a mark that was fetched. */
   @Select(
       """
-      select date_trunc(#{step}, at at time zone #{zone}) as at,
+      select case #{step}
+               when 'MINUTES' then date_bin('5 minutes', at at time zone #{zone}, timestamp '2000-01-01')
+               when 'HOURS' then date_trunc('hour', at at time zone #{zone})
+               else date_trunc('day', at at time zone #{zone})
+             end as at,
              count(*) filter (where sign = 'READ') as read,
              count(*) filter (where sign = 'CLICKED') as clicked,
              count(*) filter (where sign = 'REPLIED') as replied
@@ -40,7 +45,7 @@ interface ResultMapper {
       order by 1
       """)
   List<FirstSigns> course(
-      @Param("mailing") long mailing, @Param("step") String step, @Param("zone") String zone);
+      @Param("mailing") long mailing, @Param("step") Course.Step step, @Param("zone") String zone);
 
   /** When something first and last happened. */
   record Span(Instant first, Instant last) {}
@@ -157,28 +162,43 @@ interface ResultMapper {
             """)
   List<GroupCounts> byZone(long mailing);
 
-  /** A mailing about the same topic that left before, with what came of it. */
+  /** A mailing about the same topic that left before, with what had come of it at an age. */
   record EarlierCounts(
       long id, String name, Instant sentAt, long sent, long returned, long read, long replied) {}
 
   @Select(
       """
-      select g.id, g.name, min(s.sent_at) as sent_at,
-      """
-          + COUNTS
-          + """
-            from offered.open_cause g
-            join offered.cause mine on mine.id = #{mailing} and mine.topic_id = g.topic_id
-            join offered.message s on s.cause_id = g.id and s.is_sent
-            where g.id <> mine.id and not g.is_answer and not g.is_rule
-              and g.released_at < mine.released_at
-              and g.open_to = #{who}
-            group by g.id, g.name
-            having count(*) > 1
-            order by min(s.sent_at) desc
-            limit 10
-            """)
-  List<EarlierCounts> earlier(@Param("mailing") long mailing, @Param("who") long who);
+      with before as (
+        select g.id, g.name, min(s.sent_at) as sent_at,
+               min(s.sent_at) + make_interval(secs => #{age}) as until
+        from offered.open_cause g
+        join offered.cause mine on mine.id = #{mailing} and mine.topic_id = g.topic_id
+        join offered.message s on s.cause_id = g.id and s.is_sent
+        where g.id <> mine.id and not g.is_answer and not g.is_rule
+          and g.released_at < mine.released_at
+          and g.open_to = #{who}
+        group by g.id, g.name
+        having count(*) > 1
+        order by min(s.sent_at) desc
+        limit 10
+      )
+      select b.id, b.name, b.sent_at, count(*) as sent,
+             count(*) filter (where r.returned) as returned,
+             count(*) filter (where r.read) as read,
+             count(*) filter (where r.replied) as replied
+      from before b
+      join offered.message s on s.cause_id = b.id and s.is_sent and s.sent_at <= b.until
+      left join lateral (
+        select bool_or(was_read) as read, bool_or(is_reply) as replied,
+               bool_or(is_return) and s.stands_returned as returned
+        from offered.response
+        where message_id = s.id and at <= b.until
+      ) r on true
+      group by b.id, b.name, b.sent_at
+      order by b.sent_at desc
+      """)
+  List<EarlierCounts> earlier(
+      @Param("mailing") long mailing, @Param("who") long who, @Param("age") double ageSeconds);
 
   /** One message with what came of it, for a file. */
   record ExportRow(

@@ -9,6 +9,8 @@ import app.jemble.result.ResultMapper.ExportRow;
 import app.jemble.result.ResultMapper.GroupCounts;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
@@ -88,16 +90,19 @@ class ResultService {
   private final OpenCauses mailings;
   private final WorkspaceService workspace;
   private final AccountService accounts;
+  private final Clock clock;
 
   ResultService(
       ResultMapper mapper,
       OpenCauses mailings,
       WorkspaceService workspace,
-      AccountService accounts) {
+      AccountService accounts,
+      Clock clock) {
     this.mapper = mapper;
     this.mailings = mailings;
     this.workspace = workspace;
     this.accounts = accounts;
+    this.clock = clock;
   }
 
   CourseView course(long mailing) {
@@ -108,12 +113,11 @@ class ResultService {
       return new CourseView(Course.Step.HOURS, List.of());
     }
     Course.Step step = Course.step(span.first(), span.last());
-    String words = step == Course.Step.HOURS ? "hour" : "day";
     List<Point> points = new ArrayList<>();
     long read = 0;
     long clicked = 0;
     long replied = 0;
-    var signs = mapper.course(mailing, words, zone.getId()).iterator();
+    var signs = mapper.course(mailing, step, zone.getId()).iterator();
     ResultMapper.FirstSigns next = signs.hasNext() ? signs.next() : null;
     for (LocalDateTime at : Course.steps(span.first(), span.last(), step, zone)) {
       while (next != null && !next.at().isAfter(at)) {
@@ -157,10 +161,18 @@ class ResultService {
         Share.of(c.replied(), delivered));
   }
 
-  /** Up to ten mailings about the same topic that left before, the latest first. */
+  /**
+   * Up to ten mailings about the same topic that left before, the latest first, each as it stood
+   * when it was as old as this one is.
+   */
   List<Earlier> earlier(long mailing) {
     mailings.find(mailing);
-    return mapper.earlier(mailing, accounts.current().id()).stream()
+    ResultMapper.Span span = mapper.span(mailing);
+    if (span == null || span.first() == null) {
+      return List.of();
+    }
+    double age = Duration.between(span.first(), clock.instant()).toMillis() / 1000.0;
+    return mapper.earlier(mailing, accounts.current().id(), age).stream()
         .map(
             e -> {
               long delivered = e.sent() - e.returned();

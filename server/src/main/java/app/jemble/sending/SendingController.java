@@ -32,6 +32,7 @@ class SendingController {
    * @param hours null for any time
    * @param dailyCap messages a day, all mailings together; null for no limit
    * @param serviceCap what the mail service lets through a day; null for no limit
+   * @param mostPerMailing to how many people one mailing may be released; null for no limit
    * @param spacingDays how many days people should be left alone between two mailings
    * @param roles messages a day of a colleague, by role
    * @param colleagues what some may instead of what their role may
@@ -40,6 +41,7 @@ class SendingController {
       @Schema(nullable = true) List<HoursSpan> hours,
       @Schema(nullable = true) Integer dailyCap,
       @Schema(nullable = true) Integer serviceCap,
+      @Schema(nullable = true) Integer mostPerMailing,
       int spacingDays,
       List<RoleLimit> roles,
       List<ColleagueLimit> colleagues) {}
@@ -66,6 +68,7 @@ class SendingController {
         house.hours(),
         house.dailyCap(),
         house.serviceCap(),
+        house.mostPerMailing(),
         house.spacingDays(),
         sending.roleCaps().stream().map(r -> new RoleLimit(role(r.role()), r.most())).toList(),
         sending.colleagueCaps().stream()
@@ -79,7 +82,11 @@ class SendingController {
     administratorsOnly();
     sending.change(
         new SendingService.House(
-            wanted.hours(), wanted.dailyCap(), wanted.serviceCap(), wanted.spacingDays()),
+            wanted.hours(),
+            wanted.dailyCap(),
+            wanted.serviceCap(),
+            wanted.mostPerMailing(),
+            wanted.spacingDays()),
         wanted.roles().stream()
             .map(r -> new RoleCap(r.role().name().toLowerCase(Locale.ROOT), r.most()))
             .toList(),

@@ -12,7 +12,12 @@ import org.apache.ibatis.annotations.Update;
 interface SendingMapper {
 
   /** Hours as JSON, null for any time; caps null for none. A row of nulls alone would be none. */
-  record HouseRow(String hours, Integer dailyCap, Integer serviceCap, int spacingDays) {}
+  record HouseRow(
+      String hours,
+      Integer dailyCap,
+      Integer serviceCap,
+      Integer mostPerMailing,
+      int spacingDays) {}
 
   /** What somebody may send a day; null for no limit. */
   record RoleCap(String role, Integer most) {}
@@ -21,7 +26,7 @@ interface SendingMapper {
 
   @Select(
       """
-      select hours::text as hours, daily_cap, service_cap, spacing_days
+      select hours::text as hours, daily_cap, service_cap, most_per_mailing, spacing_days
       from sending_rules
       """)
   HouseRow house();
@@ -30,7 +35,7 @@ interface SendingMapper {
       """
       update sending_rules
       set hours = #{h.hours}::jsonb, daily_cap = #{h.dailyCap}, service_cap = #{h.serviceCap},
-          spacing_days = #{h.spacingDays}
+          most_per_mailing = #{h.mostPerMailing}, spacing_days = #{h.spacingDays}
       """)
   int changeHouse(@Param("h") HouseRow house);
 

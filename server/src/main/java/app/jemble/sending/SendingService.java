@@ -37,9 +37,15 @@ public class SendingService {
    * @param hours null for any time
    * @param dailyCap messages a day, all mailings together; null for no limit
    * @param serviceCap what the mail service lets through a day; null for no limit
+   * @param mostPerMailing to how many people one mailing may be released; null for no limit
    * @param spacingDays how many days people should be left alone between two mailings
    */
-  record House(List<HoursSpan> hours, Integer dailyCap, Integer serviceCap, int spacingDays) {}
+  record House(
+      List<HoursSpan> hours,
+      Integer dailyCap,
+      Integer serviceCap,
+      Integer mostPerMailing,
+      int spacingDays) {}
 
   /** Messages that other mailings hold, by day of the workspace. */
   public record Taken(Map<LocalDate, Long> bySender, Map<LocalDate, Long> byAll) {}
@@ -69,6 +75,11 @@ public class SendingService {
   /** How many days people should be left alone between two mailings. */
   public int spacingDays() {
     return mapper.house().spacingDays();
+  }
+
+  /** To how many people one mailing may be released; null for any number. */
+  public Integer mostPerMailing() {
+    return mapper.house().mostPerMailing();
   }
 
   /** The caps that bind what a colleague sends, the colleague's own first. */
@@ -106,7 +117,8 @@ public class SendingService {
     HouseRow row = mapper.house();
     List<HoursSpan> hours =
         row.hours() == null ? null : json.readValue(row.hours(), new TypeReference<>() {});
-    return new House(hours, row.dailyCap(), row.serviceCap(), row.spacingDays());
+    return new House(
+        hours, row.dailyCap(), row.serviceCap(), row.mostPerMailing(), row.spacingDays());
   }
 
   List<RoleCap> roleCaps() {
@@ -130,6 +142,11 @@ public class SendingService {
         throw Problem.wrong("hours", "Leave at least one hour of the week open.");
       }
     }
+    if (house.mostPerMailing() != null
+        && (house.mostPerMailing() < 1 || house.mostPerMailing() > MOST)) {
+      throw Problem.wrong(
+          "mostPerMailing", "One mailing may go to 1 to 10,000,000 people, or leave it empty.");
+    }
     if (house.spacingDays() < 0 || house.spacingDays() > MOST_SPACING_DAYS) {
       throw Problem.wrong("spacingDays", "People can be left alone for 0 to 90 days.");
     }
@@ -146,7 +163,12 @@ public class SendingService {
             });
     String hours = house.hours() == null ? null : json.writeValueAsString(house.hours());
     mapper.changeHouse(
-        new HouseRow(hours, house.dailyCap(), house.serviceCap(), house.spacingDays()));
+        new HouseRow(
+            hours,
+            house.dailyCap(),
+            house.serviceCap(),
+            house.mostPerMailing(),
+            house.spacingDays()));
     mapper.forgetRoleCaps();
     roles.stream().filter(r -> r.most() != null).forEach(mapper::addRoleCap);
     for (ColleagueCap colleague : colleagues) {

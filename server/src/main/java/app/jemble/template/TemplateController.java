@@ -2,6 +2,7 @@ package app.jemble.template;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.core.message.BlankLetter;
 import app.jemble.template.TemplateService.Template;
 import app.jemble.template.TemplateService.TemplateDraft;
 import app.jemble.template.TemplateService.TemplateVersion;
@@ -22,6 +23,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class TemplateController {
 
+  /** What a new template begins with. */
+  record Blank(String body) {}
+
   private final TemplateService templates;
   private final WorkspaceService workspace;
 
@@ -34,6 +38,13 @@ class TemplateController {
   @GetMapping("/templates")
   List<Template> all() {
     return templates.all();
+  }
+
+  /** What a new template begins with. */
+  @Needs(Right.SEE)
+  @GetMapping("/templates/blank")
+  Blank blank() {
+    return new Blank(BlankLetter.BODY);
   }
 
   @Needs(Right.SEE)

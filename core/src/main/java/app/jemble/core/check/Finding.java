@@ -27,6 +27,7 @@ public record Finding(
   /** What was found. */
   public enum Code {
     NOBODY,
+    TOO_MANY,
     EMPTY_SUBJECT,
     EMPTY_BODY,
     TEMPLATE_ERROR,

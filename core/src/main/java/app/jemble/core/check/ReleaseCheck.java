@@ -78,6 +78,7 @@ public final class ReleaseCheck {
   private final List<Finding> blockers = new ArrayList<>();
   private final List<Finding> ofTexts = new ArrayList<>();
   private final int spacingDays;
+  private Integer most;
   private int people;
 
   /**
@@ -85,6 +86,15 @@ public final class ReleaseCheck {
    */
   public ReleaseCheck(int spacingDays) {
     this.spacingDays = spacingDays;
+  }
+
+  /**
+   * Stops a mailing to more people than the house allows.
+   *
+   * @param most to how many people one mailing may be released; null for any number
+   */
+  public void allowAtMost(Integer most) {
+    this.most = most;
   }
 
   /** Looks at what is the same for all. */
@@ -232,6 +242,9 @@ public final class ReleaseCheck {
               "There is nobody who can be written to.",
               List.of()));
     }
+    if (most != null && people > most) {
+      all.add(new Finding(Severity.BLOCKER, Code.TOO_MANY, "", tooMany(), List.of()));
+    }
     all.addAll(blockers);
     if (!astray.isEmpty()) {
       all.add(
@@ -261,6 +274,15 @@ public final class ReleaseCheck {
     byCode.forEach((code, who) -> all.add(notice(code, about(code), words(code, who), who)));
     all.addAll(ofTexts);
     return all;
+  }
+
+  private String tooMany() {
+    return String.format(
+        Locale.ENGLISH,
+        "One mailing goes to at most %s here, and this one to %,d; an administrator can"
+            + " change that under Hours and caps.",
+        most == 1 ? "1 person" : String.format(Locale.ENGLISH, "%,d people", most),
+        people);
   }
 
   private String missingWords(String field, List<PersonId> who) {

@@ -2,6 +2,7 @@ package app.jemble.core.filter;
 
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
+import app.jemble.core.record.Related;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.Month;
@@ -52,6 +53,12 @@ public final class FilterSentence {
     Filter.Group root =
         filter instanceof Filter.Group g ? g : new Filter.Group(Filter.Match.ALL, List.of(filter));
     return new FilterSentence(naming).sentence(root);
+  }
+
+  /** For example "quotes whose total is more than 500": what is asked of records of one kind. */
+  public static String ofRecords(Related kind, Filter.Group filter, Naming naming) {
+    String body = new FilterSentence(naming).where(filter, true);
+    return kind.many() + body;
   }
 
   private String sentence(Filter.Group root) {
@@ -142,6 +149,10 @@ public final class FilterSentence {
   }
 
   private String where(Filter.Group where) {
+    return where(where, false);
+  }
+
+  private String where(Filter.Group where, boolean spoken) {
     if (where.parts().isEmpty()) {
       return switch (where.match()) {
         case ALL -> "";
@@ -149,7 +160,7 @@ public final class FilterSentence {
         case NONE -> " (nothing being ruled out)";
       };
     }
-    return " (" + body(where, false) + ")";
+    return spoken ? " " + body(where, true) : " (" + body(where, false) + ")";
   }
 
   private String nested(Filter.Group group) {

@@ -23,6 +23,9 @@ public final class SuggestedTime {
   /** A response speaks for the hour around it: a bell of this many quarters of an hour. */
   private static final double SPREAD = 3;
 
+  /** Two hours, in quarters of one. */
+  private static final int NEAR = 8;
+
   /** With fewer responses in all than this, nothing is said. */
   private static final int FEWEST = 3;
 
@@ -35,9 +38,9 @@ public final class SuggestedTime {
    * @param time the begin of a quarter of an hour, on the reader's own clock
    * @param responses of their own that it rests on
    * @param ofGroup responses of the group that it rests on
-   * @param near the share, 0 to 1, of those counted that fell within two hours of it
+   * @param near how many of their own fell within two hours of it; nobody else's are in it
    */
-  public record Suggestion(LocalTime time, int responses, int ofGroup, double near) {}
+  public record Suggestion(LocalTime time, int responses, int ofGroup, int near) {}
 
   /** Counts a response, on the clock of where its reader is. */
   public void add(Instant at, ZoneId zone) {
@@ -66,7 +69,7 @@ public final class SuggestedTime {
             LocalTime.of(best * MINUTES / 60, best * MINUTES % 60),
             responses,
             group.responses,
-            near(mixed, best)));
+            near(best)));
   }
 
   /** From these responses alone; empty when they are too few. */
@@ -97,13 +100,11 @@ public final class SuggestedTime {
     return Math.min(apart, QUARTERS - apart);
   }
 
-  private static double near(double[] counts, int best) {
-    double all = 0;
+  private int near(int best) {
     double near = 0;
     for (int q = 0; q < QUARTERS; q++) {
-      all += counts[q];
-      near += apart(q, best) <= 8 ? counts[q] : 0;
+      near += apart(q, best) <= NEAR ? own[q] : 0;
     }
-    return all == 0 ? 0 : near / all;
+    return (int) near;
   }
 }

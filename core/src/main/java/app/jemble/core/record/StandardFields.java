@@ -77,6 +77,7 @@ final class StandardFields {
           field("event.name", "Event", TEXT, MERGED_ALONE),
           field("event.starts", "Event starts", INSTANT, MERGED_ALONE),
           field("event.place", "Event's place", TEXT, MERGED_ALONE),
+          field("event.link", "Event's link", TEXT, MERGED_ALONE),
           field("sender.phone", "Sender's phone", TEXT, MERGED_ALONE),
           field("sender.picture", "Sender's picture", PICTURE, MERGED_ALONE),
           field("picture", "Picture", PICTURE, MERGED_ALONE),

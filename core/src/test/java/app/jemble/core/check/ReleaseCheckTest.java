@@ -36,6 +36,27 @@ public class ReleaseCheckTest {
   }
 
   @Test
+  public void aMailingToMoreThanTheHouseAllowsSaysWhoCanChangeThat() {
+    for (int most = 1; most <= 3; most++) {
+      ReleaseCheck check = new ReleaseCheck(3);
+      check.allowAtMost(most);
+      check.lookAtTexts("Hello", "<p>Hi</p>", List.of(), List.of());
+      lookAtStart(check, NOW.plusSeconds(60));
+      check.add(bea());
+      check.add(bea());
+      if (most >= 2) {
+        assertThat(check.findings()).as("up to " + most).isEmpty();
+      } else {
+        assertThat(check.findings().get(0).code()).isEqualTo(Finding.Code.TOO_MANY);
+        assertThat(check.findings().get(0).sentence())
+            .isEqualTo(
+                "One mailing goes to at most 1 person here, and this one to 2; an administrator"
+                    + " can change that under Hours and caps.");
+      }
+    }
+  }
+
+  @Test
   public void blockersComeFirstAndSayWhatIsWrong() {
     ReleaseCheck check = new ReleaseCheck(3);
     check.lookAtTexts(

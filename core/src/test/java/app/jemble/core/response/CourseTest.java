@@ -18,6 +18,8 @@ public class CourseTest {
   @Test
   public void aShortCourseIsShownByTheHourAndALongOneByTheDay() {
     Instant first = at("2026-03-24T09:10:00Z");
+    assertThat(Course.step(first, at("2026-03-24T12:10:00Z"))).isEqualTo(Course.Step.MINUTES);
+    assertThat(Course.step(first, at("2026-03-24T12:10:01Z"))).isEqualTo(Course.Step.HOURS);
     assertThat(Course.step(first, at("2026-03-28T09:10:00Z"))).isEqualTo(Course.Step.HOURS);
     assertThat(Course.step(first, at("2026-03-28T09:10:01Z"))).isEqualTo(Course.Step.DAYS);
   }
@@ -31,6 +33,21 @@ public class CourseTest {
             LocalDateTime.parse("2026-03-24T09:00"),
             LocalDateTime.parse("2026-03-24T10:00"),
             LocalDateTime.parse("2026-03-24T11:00"));
+  }
+
+  @Test
+  public void theFirstHourIsShownInStepsOfFiveMinutes() {
+    assertThat(
+            Course.steps(
+                at("2026-03-24T09:13:20Z"),
+                at("2026-03-24T09:26:00Z"),
+                Course.Step.MINUTES,
+                LONDON))
+        .containsExactly(
+            LocalDateTime.parse("2026-03-24T09:10"),
+            LocalDateTime.parse("2026-03-24T09:15"),
+            LocalDateTime.parse("2026-03-24T09:20"),
+            LocalDateTime.parse("2026-03-24T09:25"));
   }
 
   /** The clock shows one day more than have passed: from late on one to early on another. */

@@ -1,0 +1,40 @@
+<script lang="ts">
+  import { onMount, type ComponentProps } from 'svelte';
+  import type TextEditor from './TextEditor.svelte';
+
+  let props: ComponentProps<typeof TextEditor> = $props();
+
+  /** The editor is large, and comes after everything that is looked at first. */
+  let Editor = $state.raw<typeof TextEditor | null>(null);
+  let editor = $state<TextEditor>();
+  let wanted = false;
+
+  /** Also before it is there: then as soon as it is. */
+  export function focus() {
+    wanted = !editor;
+    editor?.focus();
+  }
+
+  export function openPicker() {
+    editor?.openPicker();
+  }
+
+  const plain = $derived(
+    new DOMParser().parseFromString(props.value, 'text/html').body.textContent ?? ''
+  );
+
+  onMount(() => {
+    void import('./TextEditor.svelte').then((loaded) => (Editor = loaded.default));
+  });
+  $effect(() => {
+    if (editor && wanted) focus();
+  });
+</script>
+
+{#if Editor}
+  <Editor bind:this={editor} {...props} />
+{:else if props.singleLine}
+  <span class="block min-h-6 truncate" aria-busy="true" title={plain}>{plain}</span>
+{:else}
+  <p class="min-h-0 flex-1 overflow-hidden px-3.5 py-3 text-soft" aria-busy="true">{plain}</p>
+{/if}
