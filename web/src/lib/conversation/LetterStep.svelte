@@ -36,7 +36,7 @@
           ? (states[ours?.state ?? '']?.letter ?? 'waiting')
           : 'sent'}
     />
-    <h3 class="text-[1rem] font-semibold">{theirs ? writer(theirs.from) : ours?.writer}</h3>
+    <h2 class="text-[1rem] font-semibold">{theirs ? writer(theirs.from) : ours?.writer}</h2>
     <span class="min-w-0 text-[0.93rem] break-words text-soft"
       >{theirs?.subject ?? ours?.subject}</span
     >

@@ -33,7 +33,7 @@
         href={m.toDepart ? `/mailings/${m.id}` : `/responses/${m.id}`}
       >
         <span class="flex justify-between gap-3">
-          <strong class="truncate">{m.name}</strong>
+          <strong class="truncate" title={m.name}>{m.name}</strong>
           <span class="font-semibold whitespace-nowrap">{right(m)}</span>
         </span>
         <Progress

@@ -68,6 +68,10 @@ export function createEditor(wanted: Wanted): Editor {
         'aria-multiline': String(!wanted.singleLine),
         class: wanted.singleLine ? 'outline-none' : 'letter-body outline-none min-h-full'
       },
+      // Ctrl+Enter belongs to the screen, which releases; a line within a paragraph is Shift+Enter.
+      handleDOMEvents: {
+        keydown: (_, event) => event.key === 'Enter' && (event.ctrlKey || event.metaKey)
+      },
       transformPastedHTML: cleanPaste,
       handlePaste: (_, event) => takePictures(wanted, event.clipboardData),
       handleDrop: (_, event) => takePictures(wanted, event.dataTransfer)

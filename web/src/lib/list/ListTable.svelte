@@ -56,6 +56,13 @@
     onlayout({ ...layout, sortBy: name, descending: same ? !layout.descending : false });
   }
 
+  /** Where what comes first is short or missing, what comes later still has room. */
+  const room: Partial<Record<FilterField['type'], string>> = {
+    DAY: 'min-w-[6.9rem]',
+    INSTANT: 'min-w-[6.9rem]',
+    CHOICE: 'min-w-[5.5rem]'
+  };
+
   const isNumber = (field: FilterField) => field.type === 'MONEY' || field.type === 'NUMBER';
 
   function sorted(name: string | null) {
@@ -69,7 +76,7 @@
 </script>
 
 <table
-  {@attach steadyColumns(() => layout)}
+  {@attach steadyColumns(() => [layout, rows[0]?.id])}
   class="w-full border-separate border-spacing-0 text-[0.96rem]"
 >
   <thead>
@@ -90,7 +97,7 @@
           order={sorted(field.name)}
           width={layout.widths[field.name]}
           right={isNumber(field)}
-          class={i > 3 ? 'max-lg:hidden' : 'max-md:hidden'}
+          class={`${i > 3 ? 'max-lg:hidden' : 'max-md:hidden'} ${room[field.type] ?? ''}`}
           onsort={() => sort(field.name)}
           onwiden={(width) => widen(field.name, width)}
         />
@@ -130,8 +137,11 @@
             />
           </td>
           <td class={`font-semibold ${cell}`}>
-            <button type="button" class="text-left" onclick={() => oncursor(row.id)}
-              >{row.name ?? '—'}</button
+            <button
+              type="button"
+              class="text-left"
+              title={[row.name, why].filter(Boolean).join(', ')}
+              onclick={() => oncursor(row.id)}>{row.name ?? '—'}</button
             >
             {#if why}
               <span class="ms-1 text-[0.8rem] font-normal text-brick">{why}</span>

@@ -47,6 +47,7 @@
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
 </script>
 
+<h1 class="sr-only">{writing.name}</h1>
 <div class="flex items-center gap-x-3 gap-y-2 max-lg:flex-wrap">
   <input
     class="[field-sizing:content] max-w-56 min-w-32 flex-initial text-ellipsis xl:max-w-[26rem] rounded-md border-transparent bg-transparent px-1 py-0.5 font-heading text-[1.4rem] font-bold hover:border-line focus:border-kelp-mid"

@@ -63,11 +63,15 @@
     <Trouble {error} />
   {:else if proof}
     <div class="flex h-full min-h-80 flex-col p-3">
-      <p class="truncate text-[0.87rem]" data-proof-to>
+      <p
+        class="truncate text-[0.87rem]"
+        title={`${proof.toName} <${proof.toAddress}>`}
+        data-proof-to
+      >
         <span class="text-soft">To</span>
         {proof.toName} &lt;{proof.toAddress}&gt;
       </p>
-      <p class="truncate text-[0.87rem]">
+      <p class="truncate text-[0.87rem]" title={`${proof.fromName} <${proof.fromAddress}>`}>
         <span class="text-soft">From</span>
         {proof.fromName} &lt;{proof.fromAddress}&gt;{#if proof.replyAddress}<span class="text-soft"
             >, replies to {proof.replyAddress}</span

@@ -18,7 +18,8 @@
 
   const head =
     'sticky top-0 z-10 bg-card px-3 py-1.5 text-left text-[0.8rem] font-semibold text-soft whitespace-nowrap';
-  const cell = 'border-t border-line-soft px-3 py-1 whitespace-nowrap';
+  const cell =
+    'overflow-hidden border-t border-line-soft px-3 text-ellipsis whitespace-nowrap max-md:px-1.5';
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
 
   function tried(tries: number): string {
@@ -38,9 +39,9 @@
 <table {@attach steadyColumns(() => rows.length > 0)} class="w-full text-[0.96rem]">
   <thead>
     <tr>
-      <th scope="col" class={head}>To</th>
-      <th scope="col" class={`${head} max-md:hidden`}>Mailing</th>
-      <th scope="col" class={head}>State</th>
+      <th scope="col" class={head} data-gives-way>To</th>
+      <th scope="col" class={`${head} max-md:hidden`} data-gives-way>Mailing</th>
+      <th scope="col" class={head} data-gives-way>State</th>
       <th scope="col" class={head}>Due</th>
       <th scope="col" class={head}><span class="sr-only">What to do</span></th>
     </tr>
@@ -49,25 +50,29 @@
     <VirtualRows {rows} key={(row) => row.id} height={36} as="tr">
       {#snippet row(row, measured)}
         <tr {@attach measured} class="h-9 hover:bg-kelp-pale">
-          <td class={`${cell} max-w-64 truncate`}>
+          <td class={`${cell} max-w-64 truncate`} title={`${row.name}, ${row.address}`}>
             <strong>{row.name}</strong>
             <span class="ms-1 text-[0.87rem] text-soft max-lg:hidden">{row.address}</span>
           </td>
-          <td class={`${cell} max-w-52 truncate max-md:hidden`}>
+          <td class={`${cell} max-w-52 truncate max-md:hidden`} title={row.mailing}>
             <a class="hover:underline" href={`/mailings/${row.mailingId}`}>{row.mailing}</a>
           </td>
-          <td class={`${cell} max-w-72`}>
+          <td class={`${cell} max-w-72`} title={states[row.state]?.words ?? row.state}>
             <span class="flex items-center gap-1.5">
               <LetterMark letter={states[row.state]?.letter ?? 'sent'} />
-              {row.held ? 'held, can be taken back' : (states[row.state]?.words ?? row.state)}
+              <span class="max-md:sr-only"
+                >{row.held
+                  ? 'held, can be taken back'
+                  : (states[row.state]?.words ?? row.state)}</span
+              >
             </span>
             {#if row.reason}
-              <span class="block truncate text-[0.8rem] text-soft" title={row.reason}
+              <span class="block truncate text-[0.8rem] text-soft max-md:hidden" title={row.reason}
                 >{tried(row.tries)}{row.reason}</span
               >
             {/if}
           </td>
-          <td class={cell}>
+          <td class={cell} title={`${dayAndTime(row.dueAt, session.zone)} ${theirTime(row)}`}>
             {dayAndTime(row.dueAt, session.zone)}
             {#if theirTime(row)}<span class="text-[0.87rem] text-soft">({theirTime(row)})</span
               >{/if}

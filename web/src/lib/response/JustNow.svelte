@@ -39,7 +39,10 @@
                 >read</a
               >{/if}</span
           >
-          <span class="line-clamp-2 text-[0.82rem] break-words text-soft">
+          <span
+            class="line-clamp-2 text-[0.82rem] break-words text-soft"
+            title={smallPrint(latest) || undefined}
+          >
             {lately(latest.at, session.zone)}{smallPrint(latest) ? ` · ${smallPrint(latest)}` : ''}
           </span>
         </span>

@@ -12,7 +12,10 @@
 <!-- The bar is the share, the thin line over its end how sure that is. -->
 <span class="flex items-center gap-2">
   {#if share}
-    <span class="relative h-3 w-24 flex-none rounded-sm bg-line-soft" aria-hidden="true">
+    <span
+      class="relative h-3 w-24 flex-none rounded-sm bg-line-soft max-lg:hidden"
+      aria-hidden="true"
+    >
       <span
         class="absolute inset-y-0 start-0 rounded-sm bg-kelp-light"
         style:width={`${share.share * 100}%`}
@@ -24,5 +27,5 @@
       ></span>
     </span>
   {/if}
-  <span class="whitespace-nowrap tabular-nums">{shareWords(share)}</span>
+  <span class="tabular-nums md:whitespace-nowrap">{shareWords(share)}</span>
 </span>

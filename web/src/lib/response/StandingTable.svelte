@@ -17,7 +17,8 @@
 
   const head =
     'sticky top-0 z-10 bg-card px-3 py-1.5 text-left text-[0.8rem] font-semibold text-soft';
-  const cell = 'border-t border-line-soft px-3 whitespace-nowrap';
+  const cell =
+    'overflow-hidden border-t border-line-soft px-3 text-ellipsis whitespace-nowrap max-md:px-1.5';
 
   /** On the reader's own clock, which is named when it is another one. */
   function sent(row: MessageStanding): string {
@@ -31,8 +32,8 @@
 <table {@attach steadyColumns(() => rows.length > 0)} class="w-full">
   <thead>
     <tr>
-      <th scope="col" class={head}>Name</th>
-      <th scope="col" class={head}>State</th>
+      <th scope="col" class={head} data-gives-way>Name</th>
+      <th scope="col" class={head} data-gives-way>State</th>
       <th scope="col" class={`${head} max-md:hidden`}>Sent, their time</th>
       <th scope="col" class={`${head} max-lg:hidden`}>First read</th>
       <th scope="col" class={`${head} max-md:hidden`}>Last reply</th>
@@ -43,16 +44,16 @@
     <VirtualRows {rows} key={(row) => row.id} height={36} as="tr">
       {#snippet row(row, measured)}
         <tr {@attach measured} class="h-9 hover:bg-kelp-pale">
-          <td class={`${cell} font-semibold`}>
+          <td class={`${cell} font-semibold`} title={row.name}>
             <a class="hover:underline" href={`/people?person=${row.personId}`}>{row.name}</a>
           </td>
-          <td class={cell}>
+          <td class={cell} title={standings[row.standing].words}>
             <span class="flex items-center gap-1.5">
               <LetterMark letter={standings[row.standing].letter} />
               {standings[row.standing].words}
             </span>
           </td>
-          <td class={`${cell} max-md:hidden`}>{sent(row)}</td>
+          <td class={`${cell} max-md:hidden`} title={sent(row)}>{sent(row)}</td>
           <td class={`${cell} max-lg:hidden`}>
             {row.firstRead ? dayAndTime(row.firstRead, session.zone) : '—'}
           </td>
@@ -62,10 +63,6 @@
           <td class={`${cell} text-right`}>
             <a class="text-[0.93rem] text-kelp hover:underline" href={`/responses/with/${row.id}`}
               >conversation</a
-            >
-            <a
-              class="ms-3 text-[0.93rem] text-kelp hover:underline max-md:hidden"
-              href={`/api/messages/${row.id}/eml`}>as it left</a
             >
           </td>
         </tr>

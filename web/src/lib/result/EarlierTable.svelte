@@ -24,7 +24,7 @@
   <thead>
     <tr>
       <th scope="col" class={head}>Mailing about the same topic</th>
-      <th scope="col" class={`${head} text-right`}>Delivered</th>
+      <th scope="col" class={`${head} text-right max-md:hidden`}>Delivered</th>
       <th scope="col" class={head}>A person opened</th>
       <th scope="col" class={head}>Replied</th>
     </tr>
@@ -32,7 +32,7 @@
   <tbody>
     <tr class="bg-kelp-pale">
       <td class={`${cell} font-semibold`}>{summary.name}, this one</td>
-      <td class={`${cell} text-right tabular-nums`}>{count(summary.delivered)}</td>
+      <td class={`${cell} text-right tabular-nums max-md:hidden`}>{count(summary.delivered)}</td>
       <td class={cell}><ShareBar share={mine.read} /></td>
       <td class={cell}><ShareBar share={mine.replied} /></td>
     </tr>
@@ -46,7 +46,7 @@
           >
           <span class="block text-[0.82rem] text-soft">{dayAndYear(one.sentAt, session.zone)}</span>
         </td>
-        <td class={`${cell} text-right tabular-nums`}>{count(one.delivered)}</td>
+        <td class={`${cell} text-right tabular-nums max-md:hidden`}>{count(one.delivered)}</td>
         <td class={cell}>
           <ShareBar share={one.readShare} />
           <span class="text-[0.82rem] text-soft">{WORDS[read]}</span>

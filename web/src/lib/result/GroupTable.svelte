@@ -15,7 +15,7 @@
   let { groups, by, onby, onopen }: Props = $props();
 
   const head = 'px-3 py-1.5 text-left text-[0.8rem] font-semibold text-soft';
-  const cell = 'border-t border-line-soft px-3 py-1.5';
+  const cell = 'border-t border-line-soft px-3 py-1.5 max-md:px-1.5';
   const opens = 'min-h-[24px] font-semibold text-kelp hover:underline disabled:text-soft';
 </script>
 

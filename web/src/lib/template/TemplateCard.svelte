@@ -19,13 +19,13 @@
 </script>
 
 <a href={`/templates/${template.id}`} class="panel block min-w-0 p-4 hover:border-kelp-mid">
-  <span class="flex items-baseline justify-between gap-3">
+  <span class="flex flex-wrap items-baseline justify-between gap-x-3">
     <span class="font-heading text-[1.1rem] font-bold">{template.name}</span>
     <span class="text-[0.87rem] whitespace-nowrap text-soft">
       {template.private ? 'mine alone · ' : ''}for a {template.startsFrom} · {template.topic}
     </span>
   </span>
-  <span class="mt-1 block truncate"><MergeText text={template.subject} /></span>
+  <span class="mt-1 line-clamp-2"><MergeText text={template.subject} /></span>
   <span class="mt-2 block text-[0.87rem] text-soft">
     {used} · changed {dayAndYear(template.changedAt, session.zone)} by {template.changedBy}
   </span>

@@ -16,5 +16,5 @@
 <div class="flex min-h-[36px] flex-none flex-wrap items-center gap-x-4 gap-y-2">
   <h1 class="text-[1.4rem]">{title}</h1>
   {#if words}<p class="text-soft">{words}</p>{/if}
-  {#if actions}<div class="ms-auto flex gap-2">{@render actions()}</div>{/if}
+  {#if actions}<div class="ms-auto flex flex-wrap gap-2">{@render actions()}</div>{/if}
 </div>

@@ -26,17 +26,35 @@ export function steadyColumns(anew: () => unknown): Attachment<HTMLTableElement>
   };
 }
 
+/** Of columns that together want more than there is, those so marked give way, or else all alike. */
+const GIVES_WAY = 'data-gives-way';
+
 function settle(table: HTMLTableElement, columns: HTMLElement) {
   table.style.tableLayout = 'auto';
   columns.replaceChildren();
-  const all = table.getBoundingClientRect().width;
-  const shown = [...table.rows[0]!.cells].filter((head) => head.offsetWidth > 0);
+  const heads = [...table.rows[0]!.cells].filter((head) => head.offsetWidth > 0);
+  const wanted = heads.map((head) => head.getBoundingClientRect().width);
+  const giving = heads.map((head) => head.hasAttribute(GIVES_WAY));
+  const widths = fitted(wanted, giving, table.parentElement?.clientWidth ?? 0);
+  const all = sum(widths);
   columns.append(
-    ...shown.map((head) => {
+    ...widths.map((width) => {
       const column = document.createElement('col');
-      column.style.width = `${(100 * head.getBoundingClientRect().width) / all}%`;
+      column.style.width = `${(100 * width) / all}%`;
       return column;
     })
   );
   table.style.tableLayout = 'fixed';
+}
+
+/** Widths in pixels that come to what there is, where those that give way can make it so. */
+export function fitted(wanted: number[], giving: boolean[], room: number): number[] {
+  const over = sum(wanted) - room;
+  const give = sum(wanted.filter((_, i) => giving[i]));
+  if (over <= 0 || give <= over) return wanted;
+  return wanted.map((width, i) => (giving[i] ? width * (1 - over / give) : width));
+}
+
+function sum(numbers: number[]): number {
+  return numbers.reduce((a, b) => a + b, 0);
 }

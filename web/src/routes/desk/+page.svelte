@@ -87,7 +87,7 @@
           : 'nothing'}{/snippet}
       <UnderWayList list={desk.underWay} />
     </Panel>
-    <JustNow class="row-span-2 max-lg:max-h-96" />
+    <JustNow class="row-span-2" />
     <Panel title="Due today" scrolls>
       {#snippet aside()}
         <a class="hover:underline" href="/tasks">{dueAside(desk.due)}</a>
@@ -103,7 +103,7 @@
               class="flex items-baseline justify-between gap-3 border-b border-line-soft px-3.5 py-2 hover:bg-kelp-pale"
               href={`/mailings/${draft.id}`}
             >
-              <strong class="truncate">{draft.name}</strong>
+              <strong class="truncate" title={draft.name}>{draft.name}</strong>
               <span class="text-[0.87rem] whitespace-nowrap text-soft">
                 {draft.writer} · {dayAndYear(draft.createdAt, session.zone)}
               </span>

@@ -40,7 +40,7 @@
 {#if query.error}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if query.data}
-  <section class="panel overflow-x-auto" aria-label="Drafts">
+  <section class="panel" aria-label="Drafts">
     <h2 class="border-b border-line px-3.5 py-2 text-[1rem]">
       {drafts.length === 0
         ? 'No drafts'
@@ -57,11 +57,11 @@
       {#each drafts as mailing (mailing.id)}
         <li class="border-b border-line-soft last:border-b-0">
           <a
-            class="flex items-baseline gap-4 px-3.5 py-2 hover:bg-kelp-pale"
+            class="flex min-h-[44px] flex-wrap items-baseline gap-x-4 px-3.5 py-2 hover:bg-kelp-pale"
             href={`/mailings/${mailing.id}`}
           >
-            <strong class="whitespace-nowrap">{mailing.name}</strong>
-            <span class="min-w-0 flex-1 truncate text-soft"
+            <strong class="min-w-0 break-words">{mailing.name}</strong>
+            <span class="min-w-0 flex-1 text-soft max-md:order-last max-md:basis-full"
               ><MergeText text={mailing.subject || 'no subject yet'} /></span
             >
             <span class="text-[0.87rem] whitespace-nowrap text-soft">
@@ -72,13 +72,13 @@
       {/each}
     </ul>
   </section>
-  <section class="panel overflow-x-auto" aria-label="Released">
+  <section class="panel" aria-label="Released">
     <table class="w-full">
       <thead>
         <tr class="text-left text-[0.8rem] text-soft">
           <th scope="col" class="px-3.5 py-2 font-semibold">Released</th>
           <th scope="col" class="px-3.5 font-semibold max-md:hidden">By</th>
-          <th scope="col" class="px-3.5 font-semibold">When</th>
+          <th scope="col" class="px-3.5 font-semibold max-md:hidden">When</th>
           <th scope="col" class="px-3.5 font-semibold">Gone</th>
           <th scope="col" class="px-3.5 text-right font-semibold">Replied</th>
         </tr>
@@ -92,10 +92,10 @@
               >
             </td>
             <td class="px-3.5 whitespace-nowrap text-soft max-md:hidden">{mailing.senderName}</td>
-            <td class="px-3.5 whitespace-nowrap">
+            <td class="px-3.5 whitespace-nowrap max-md:hidden">
               {mailing.releasedAt ? dayAndYear(mailing.releasedAt, session.zone) : ''}
             </td>
-            <td class="w-72 px-3.5 py-1.5">
+            <td class="w-72 px-3.5 py-1.5 max-md:w-40">
               <span class="block text-[0.87rem]"
                 >{count(mailing.sent)} of {count(mailing.messages)} · {stand(mailing)}</span
               >

@@ -57,9 +57,13 @@
           <tr class="text-left text-[0.8rem] text-soft">
             <th scope="col" class="px-3.5 py-2 font-semibold">Mailing</th>
             <th scope="col" class="px-3.5 font-semibold max-md:hidden">First left</th>
-            <th scope="col" class="px-3.5 text-right font-semibold">Sent</th>
+            <th scope="col" class="px-3.5 text-right font-semibold max-md:hidden">Sent</th>
             {#each numbers as number (number.title)}
-              <th scope="col" class="px-3.5 text-right font-semibold">{number.title}</th>
+              <th
+                scope="col"
+                class={`px-3.5 text-right font-semibold max-md:px-1.5 ${number.of === 'returned' ? 'max-md:hidden' : ''}`}
+                >{number.title}</th
+              >
             {/each}
           </tr>
         </thead>
@@ -80,20 +84,22 @@
               <td class="px-3.5 whitespace-nowrap text-soft max-md:hidden">
                 {mailing.sentAt ? dayAndYear(mailing.sentAt, session.zone) : 'not yet'}
               </td>
-              <td class="px-3.5 text-right">
+              <td class="px-3.5 text-right max-md:hidden">
                 <a class="hover:underline" href={`/responses/${mailing.id}`}
                   >{count(mailing.sent)}</a
                 >
               </td>
               {#each numbers as number (number.title)}
-                <td class="px-3.5 text-right whitespace-nowrap">
+                <td
+                  class={`px-3.5 text-right whitespace-nowrap max-md:px-1.5 ${number.of === 'returned' ? 'max-md:hidden' : ''}`}
+                >
                   <a
                     class="text-kelp hover:underline"
                     href={`/responses/${mailing.id}?part=${number.part}`}
                     >{count(mailing[number.of])}</a
                   >
                   {#if number.of === 'replied' && mailing.sent > mailing.returned}
-                    <span class="text-[0.8rem] text-soft"
+                    <span class="text-[0.8rem] text-soft max-md:hidden"
                       >{percent(mailing.replied / (mailing.sent - mailing.returned))}</span
                     >
                   {/if}

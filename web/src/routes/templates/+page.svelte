@@ -19,7 +19,7 @@
   {#snippet actions()}
     <input
       type="search"
-      class="w-56 rounded-lg border-line bg-card px-3 py-1.5 placeholder:text-soft"
+      class="w-56 max-w-full min-w-24 rounded-lg border-line bg-card px-3 py-1.5 placeholder:text-soft"
       placeholder="Find a template"
       aria-label="Find a template"
       bind:value={words}

@@ -115,7 +115,7 @@
     >
   </nav>
   <div
-    class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_316px] gap-3 max-lg:flex-none max-lg:grid-cols-1"
+    class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_316px] gap-3 max-xl:flex-none max-xl:grid-cols-1"
   >
     {#if view === 'people'}
       <StandingPanel {summary} {part} {sought} onall={() => ask({})} />

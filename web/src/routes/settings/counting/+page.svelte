@@ -85,7 +85,11 @@
     </section>
     <section class="panel flex flex-col gap-2 p-4">
       <h2 class="text-[1rem]"><label for="agents">Names of software</label></h2>
-      <textarea id="agents" rows="12" class={`w-full ${field}`} bind:value={agents}></textarea>
+      <textarea
+        id="agents"
+        class={`min-h-40 w-full [field-sizing:content] ${field}`}
+        bind:value={agents}
+      ></textarea>
       <p class="text-[0.9rem] text-soft">
         One a line. Software that fetches says what it is; a name that ends so is no person’s mail
         reader. So is one that says nothing.

@@ -28,6 +28,7 @@ public final class Bench {
     groups.put("house-kills", HouseKillBench::run);
     groups.put("marks", MarksBench::run);
     groups.put("people", PeopleBench::run);
+    groups.put("screens", ScreensBench::run);
     groups.put("growth", GrowthBench::run);
     groups.put("fuzz", FuzzBench::run);
     List<String> names = wanted.length == 0 ? List.copyOf(groups.keySet()) : List.of(wanted);

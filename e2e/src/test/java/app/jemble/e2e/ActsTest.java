@@ -226,13 +226,13 @@ public class ActsTest extends BrowserTest {
     Locator proof = page.getByRole(AriaRole.REGION, named(Pattern.compile("^Proof")));
     acts.press("n").press("n");
     assertThat(proof.getByText(Pattern.compile("^Proof 3 of"))).isVisible();
-    acts.click(
-        "change for one",
-        page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Change it for"))));
-    assertThat(page.getByText(Pattern.compile("^Own wording for"))).isVisible();
+    acts.press("o");
+    assertThat(page.getByText(Pattern.compile("^For .* alone\\.$"))).isVisible();
+    assertThat(page.getByRole(AriaRole.TEXTBOX, named("Message"))).isFocused();
     acts.write("PS: see you on Sunday. ");
     release(acts);
     assertThat(acts.count()).isLessThanOrEqualTo(9);
-    assertThat(one("select count(*) from own_wording where cause_id = ?", mailing())).isEqualTo(1);
+    assertThat(one("select count(*) from own_wording where mailing_id = ?", mailing()))
+        .isEqualTo(1);
   }
 }

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
@@ -118,6 +119,96 @@ public class FaultsTest extends BrowserTest {
     assertStillThere(place, words);
     again(place);
     Eventually.holds(() -> assertThat(stored(place)).contains(words));
+  }
+
+  @DataProvider
+  public Object[][] everyFault() {
+    return Arrays.stream(Fault.values()).map(f -> new Object[] {f}).toArray(Object[][]::new);
+  }
+
+  /** A release is done or it is not; which of both is said, and nobody gets it twice. */
+  @Test(dataProvider = "everyFault")
+  public void aReleaseSaysWhatBecameOfIt(Fault fault) {
+    sql.sql("update workspace set hold_seconds = 600").update();
+    long person = addPerson("Rel", "Eased " + typed, "released" + typed + "@faulty.example");
+    long draft = draft(List.of(person), "To be released " + typed, "<p>Hello</p>");
+    page.navigate(home + "/mailings/" + draft);
+    assertThat(page.getByText(Pattern.compile("^Proof 1 of 1"))).isVisible();
+    press("Control+Enter");
+    begin(fault);
+    releaseByEnter();
+    if (fault == Fault.ANSWER_LOST) {
+      assertThat(page.getByText("It was released; only the answer was lost.")).isVisible();
+    } else {
+      if (fault == Fault.SESSION_OVER) {
+        assertThat(page.getByRole(AriaRole.DIALOG, named("Sign in and go on"))).isVisible();
+        page.keyboard().type("lowen-quay");
+        press("Enter");
+        assertThat(page.getByRole(AriaRole.DIALOG, named("Sign in and go on"))).isHidden();
+      } else {
+        assertThat(
+                page.getByText(Pattern.compile("It was not released|went wrong|cannot be reached"))
+                    .first())
+            .isVisible();
+      }
+      assertThat(stateOf(draft)).isEqualTo("draft");
+      page.unroute(CHANGES);
+      press("Control+Enter");
+      releaseByEnter();
+    }
+    assertThat(page.getByRole(AriaRole.REGION, named("Under way"))).isVisible();
+    assertThat(stateOf(draft)).isEqualTo("released");
+    Eventually.holds(
+        () ->
+            assertThat(
+                    sql.sql("select count(*) from message where cause_id = ?")
+                        .param(draft)
+                        .query(Long.class)
+                        .single())
+                .isEqualTo(1));
+  }
+
+  private String stateOf(long cause) {
+    return sql.sql("select state from cause where id = ?")
+        .param(cause)
+        .query(String.class)
+        .single();
+  }
+
+  /** Somebody else saves the same meanwhile: what was typed stays, and one of both is chosen. */
+  @Test(dataProvider = "sharedPlaces")
+  public void nothingTypedIsLostWhenSomebodyElseSaves(Place place) {
+    String words = "Typed " + typed;
+    go(place);
+    begin(place, words);
+    changeMeanwhile(place);
+    send(place, words);
+    Locator mine =
+        page.getByText(Pattern.compile("^(Keep mine|Put mine over it|Save mine over it)$")).first();
+    assertThat(mine).isVisible();
+    assertStillThere(place, words);
+    mine.click();
+    Eventually.holds(() -> assertThat(stored(place)).contains(words));
+  }
+
+  @DataProvider
+  public Object[][] sharedPlaces() {
+    return new Object[][] {{Place.WRITING}, {Place.PLAN}, {Place.PERSON}};
+  }
+
+  private void changeMeanwhile(Place place) {
+    if (place == Place.PERSON) {
+      sql.sql("update person set first_name = 'Meanwhile' where id = ?")
+          .param(id("person"))
+          .update();
+    } else {
+      assertThat(
+              api.put(
+                      "/api/mailings/" + mailing,
+                      change(mailing, "Meanwhile " + typed, "<p>Meanwhile</p>"))
+                  .status())
+          .isEqualTo(200);
+    }
   }
 
   private void begin(Fault fault) {

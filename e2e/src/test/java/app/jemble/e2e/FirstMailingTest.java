@@ -59,9 +59,7 @@ public class FirstMailingTest extends BrowserTest {
   public void findsPeople() {
     press("2");
     page.waitForURL("**/people**");
-    press("f");
-    page.keyboard().type("members");
-    press("Enter");
+    seek("members");
     assertThat(page.getByRole(AriaRole.GROUP, named("Filter")).getByText("members")).isVisible();
 
     addCondition("plan");

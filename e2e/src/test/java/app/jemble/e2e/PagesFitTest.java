@@ -11,7 +11,7 @@ import org.testng.annotations.Test;
 /**
  * Read from the running pages at three sizes, with bars to scroll with: nothing scrolls sideways,
  * nothing that scrolls lies in something that scrolls, and no text is cut whose whole is out of
- * reach.
+ * reach. Every page is looked at by axe-core as well.
  */
 public class PagesFitTest extends BrowserTest {
 
@@ -36,7 +36,10 @@ public class PagesFitTest extends BrowserTest {
         for (const e of document.querySelectorAll('body *')) {
           if (!seen(e) || e.tagName === 'IFRAME') continue;
           if (scrolls(e, 'x') && !['TEXTAREA', 'INPUT', 'PRE'].includes(e.tagName)) {
-            found.push('sideways: ' + told(e));
+            const edge = e.getBoundingClientRect().left + e.clientWidth;
+            const out = [...e.querySelectorAll('*')].filter((c) => seen(c) &&
+              c.getBoundingClientRect().right > edge + 1).pop();
+            found.push('sideways: ' + told(e) + (out ? ', because of ' + told(out) : ''));
           }
           if (scrolls(e, 'y')) {
             for (let up = e.parentElement; up; up = up.parentElement) {
@@ -135,6 +138,8 @@ public class PagesFitTest extends BrowserTest {
       List<?> odd = (List<?>) page.evaluate(LOOK);
       odd.forEach(o -> found.add(size[0] + " × " + size[1] + ": " + o));
     }
+    page.setViewportSize(SIZES[0][0], SIZES[0][1]);
     assertThat(found).as(path).isEmpty();
+    assertAccessible(path);
   }
 }
