@@ -4,6 +4,8 @@
     order: 'none' | 'ascending' | 'descending';
     width?: number;
     class?: string;
+    /** Whether it gives way where there is too little room for all. */
+    gives?: boolean;
     /** Numbers stand at the right, and so does their head. */
     right?: boolean;
     onsort: () => void;
@@ -11,7 +13,16 @@
     onwiden?: (width: number) => void;
   }
 
-  let { label, order, width, class: extra = '', right = false, onsort, onwiden }: Props = $props();
+  let {
+    label,
+    order,
+    width,
+    class: extra = '',
+    gives = false,
+    right = false,
+    onsort,
+    onwiden
+  }: Props = $props();
 
   const narrowest = 60;
   const widest = 600;
@@ -46,6 +57,7 @@
   bind:this={head}
   scope="col"
   aria-sort={order}
+  data-gives-way={gives ? '' : undefined}
   class={`group sticky top-0 z-10 bg-card px-2 py-1.5 text-[0.8rem] font-semibold text-soft ${right ? 'text-right' : 'text-left'} ${extra}`}
   style:width={(dragged ?? width) ? `${dragged ?? width}px` : undefined}
 >

@@ -90,13 +90,14 @@
           onchange={onpickall}
         />
       </th>
-      <ColumnHead label={first} order={sorted(null)} onsort={() => sort(null)} />
+      <ColumnHead label={first} gives order={sorted(null)} onsort={() => sort(null)} />
       {#each columns as field, i (field.name)}
         <ColumnHead
           label={field.label}
           order={sorted(field.name)}
           width={layout.widths[field.name]}
           right={isNumber(field)}
+          gives={field.type === 'TEXT'}
           class={`${i > 3 ? 'max-lg:hidden' : 'max-md:hidden'} ${room[field.type] ?? ''}`}
           onsort={() => sort(field.name)}
           onwiden={(width) => widen(field.name, width)}

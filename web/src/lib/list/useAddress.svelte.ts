@@ -1,9 +1,10 @@
-import { afterNavigate, replaceState } from '$app/navigation';
+import { replaceState } from '$app/navigation';
 import { page } from '$app/state';
 import type { Filter, Layout } from '$lib/api/types';
 import { fromFilter } from '$lib/filter/draft';
 import { queryOf, shownBy, type Shown } from './address';
 import { keepPicked, pickedBefore } from './picked';
+import { onMount, tick } from 'svelte';
 import type { ListSearch } from './search.svelte';
 
 /** What a list asks; null while that cannot be said. */
@@ -18,7 +19,8 @@ export function useAddress(search: ListSearch, asked: Asked) {
   const shown = shownBy(page.url.searchParams);
   if (shown && search.address !== page.url.search.slice(1)) show(search, shown);
 
-  afterNavigate(() => (begun = true));
+  // The address of the page that comes stands before its address may be changed.
+  onMount(() => void tick().then(() => (begun = true)));
 
   $effect(() => {
     const now = asked();

@@ -77,7 +77,7 @@
             {#if theirTime(row)}<span class="text-[0.87rem] text-soft">({theirTime(row)})</span
               >{/if}
           </td>
-          <td class={`${cell} text-right`}>
+          <td class={`${cell} text-right max-md:whitespace-normal`}>
             {#if mayWrite}
               {#each row.held ? [] : acts(row.state) as offer (offer.act)}
                 <button

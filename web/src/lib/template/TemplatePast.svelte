@@ -55,7 +55,7 @@
     >
   {/snippet}
   <div class="w-80">
-    <h3 class="font-bold">Before</h3>
+    <h2 class="text-[1rem] font-bold">Before</h2>
     <ul class="mb-3 max-h-44 overflow-y-auto">
       {#each versions.data ?? [] as one (one.version)}
         <li class="border-b border-line-soft py-1">
@@ -76,7 +76,7 @@
         <li class="text-soft">It has never been changed.</li>
       {/each}
     </ul>
-    <h3 class="font-bold">Used by</h3>
+    <h2 class="text-[1rem] font-bold">Used by</h2>
     <ul class="max-h-32 overflow-y-auto">
       {#each used.data ?? [] as mailing (mailing.id)}
         <li>

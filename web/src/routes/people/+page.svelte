@@ -25,9 +25,7 @@
   const people = usePeople();
   const { search, layout } = people;
   useAddress(search, () =>
-    people.fields.isSuccess && people.settled
-      ? { filter: people.filter, layout: layout.current }
-      : null
+    people.fields.isSuccess ? { filter: people.filter, layout: layout.current } : null
   );
 
   /** Whom the pane shows: who has the cursor, else the first of the list. */

@@ -260,19 +260,56 @@ public class EverydayTest extends BrowserTest {
     assertNoComplaints();
   }
 
+  private static final String SMALL =
+      """
+      () => [...document.querySelectorAll(
+          'main button, main select, main input, dialog button, dialog input, [role=option]')]
+        .filter((e) => e.getClientRects().length && !e.closest('p, td, th, .letter-body') &&
+          !['checkbox', 'radio', 'color'].includes(e.type) && e.offsetHeight < 44)
+        .map((e) => `${e.offsetHeight}: ${e.ariaLabel || e.textContent.trim().slice(0, 40)}`)
+      """;
+
+  /** Pick, write from a template, send: in one hand, each step looked at. */
   @Test
   public void theWholeJobFitsAPhone() {
+    sql.sql("update workspace set hold_seconds = 600").update();
     page.setViewportSize(390, 844);
     signIn("orla");
-    page.navigate(home + "/people");
+    page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Desk"))).click();
+    page.getByRole(AriaRole.LINK, named("People")).click();
+    assertFitsAHand("the list");
     page.locator("tbody input[type=checkbox]").first().check();
     assertThat(page.getByText("1 picked")).isVisible();
+    assertThat(page.getByRole(AriaRole.COMPLEMENTARY, named("Person"))).isHidden();
+    page.locator("tbody tr").first().getByRole(AriaRole.BUTTON).click();
+    assertThat(page.getByRole(AriaRole.COMPLEMENTARY, named("Person"))).isVisible();
+    page.getByRole(AriaRole.BUTTON, named("Close")).click();
+    assertThat(page.getByRole(AriaRole.COMPLEMENTARY, named("Person"))).isHidden();
     page.getByRole(AriaRole.REGION, named("Picked")).getByText("Write to them").click();
+    assertFitsAHand("what to begin from");
     page.getByRole(AriaRole.DIALOG).getByText("Gentle nudge").click();
     page.waitForURL(Pattern.compile(".*/mailings/\\d+"));
+    assertFitsAHand("the mailing");
     page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Release 1…"))).click();
     assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Release 1 message?");
+    assertFitsAHand("the release");
+    page.getByRole(AriaRole.DIALOG)
+        .getByRole(
+            AriaRole.BUTTON,
+            new Locator.GetByRoleOptions().setName(Pattern.compile("^Release \\d")))
+        .click();
+    page.getByRole(AriaRole.BUTTON, named("Under way")).click();
+    page.getByRole(AriaRole.BUTTON, named("Take back")).click();
+    assertThat(page.getByText(Pattern.compile("^Taken back"))).isVisible();
     assertNoComplaints();
+  }
+
+  private void assertFitsAHand(String step) {
+    page.waitForTimeout(300);
+    assertThat((List<?>) page.evaluate(SMALL)).as("too small for a thumb: " + step).isEmpty();
+    assertThat(((Number) page.evaluate("document.documentElement.scrollWidth")).intValue())
+        .as("width of " + step)
+        .isLessThanOrEqualTo(390);
   }
 
   @Test

@@ -151,8 +151,8 @@ public class FirstMailingTest extends BrowserTest {
     press("w");
     Locator dialog = page.getByRole(AriaRole.DIALOG);
     assertThat(dialog).containsText("Write to " + grouped(expected) + " people");
-    dialog.getByText("Season opening").focus();
-    dialog.getByRole(AriaRole.BUTTON, inside("Season opening")).focus();
+    page.keyboard().type("season op");
+    assertThat(dialog.getByRole(AriaRole.OPTION)).hasCount(1);
     press("Enter");
     page.waitForURL(Pattern.compile(".*/mailings/\\d+"));
     mailing = Long.parseLong(page.url().replaceAll(".*/", ""));

@@ -156,7 +156,7 @@ public class KeepingTest extends BrowserTest {
     assertThat(dialog()).containsText("+44 7700 900777");
     assertAccessible("merging");
     dialog().getByText("Merge the records").click();
-    assertThat(page.getByText("The two records are one.")).isVisible();
+    assertThat(page.getByText("The two records are merged.")).isVisible();
     assertThat(page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Phone: \\+44 7700 900777"))))
         .isVisible();
     assertThat(count("id = " + second + " and merged_into = " + first)).isEqualTo(1);
