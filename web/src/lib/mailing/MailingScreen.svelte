@@ -89,11 +89,10 @@
   }
 
   function writeOwn() {
-    const { reader } = asked;
-    if (!reader) return;
+    if (!asked.reader) return;
     side = 'message';
     own
-      .open(reader.id, reader.name)
+      .open(asked.reader.id, asked.reader.name)
       .then(() => keys.press('b'))
       .catch((error: unknown) => notices.fail(error));
   }
