@@ -66,12 +66,14 @@
           </span>
         {/if}
       </span>
-      <button
-        type="button"
-        class="min-h-[24px] font-semibold text-kelp hover:underline"
-        aria-label={`Done: ${task.title}`}
-        onclick={() => setDone(task, true)}>Done</button
-      >
+      {#if session.colleague?.mayWrite}
+        <button
+          type="button"
+          class="min-h-[24px] font-semibold text-kelp hover:underline"
+          aria-label={`Done: ${task.title}`}
+          onclick={() => setDone(task, true)}>Done</button
+        >
+      {/if}
     </li>
   {:else}
     <li class="px-3.5 py-3 text-soft">Nothing of yours is due.</li>

@@ -7,7 +7,8 @@ const none: Known = {
   templates: [],
   lists: [],
   kept: [],
-  typed: null
+  typed: null,
+  mayWrite: true
 };
 const filter = {
   match: 'ALL' as const,
@@ -53,6 +54,13 @@ describe('finder', () => {
       'Choir'
     ]);
     expect(found('hours', none)[0]?.path).toBe('/settings/sending');
+  });
+  it('offers readers nothing that would be refused', () => {
+    const offered = found('', { ...none, mayWrite: false }).map((f) => f.name);
+    expect(offered).not.toContain('Import people');
+    expect(offered).not.toContain('New template');
+    expect(offered).not.toContain('Write to people');
+    expect(found('plan full', { ...none, typed, mayWrite: false })[0]?.kind).toBe('search');
   });
   it('knows which records are meant', () => {
     expect(subjectOf(' Quotes open ').subject).toBe('quotes');

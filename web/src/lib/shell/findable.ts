@@ -34,13 +34,17 @@ export interface Known {
   lists: Named[];
   kept: Sought[];
   typed: { seek: Sought; words: string; unknown: string[] } | null;
+  /** Whether who looks may write: others are offered nothing that would be refused. */
+  mayWrite: boolean;
 }
 
 const MOST = 30;
 
+/** What only who may write can do. */
+const WRITING = ['/people/import', '/templates/new'];
+
 const screens: Findable[] = [
   ...tabs.map((t, i) => ({ name: t.name, kind: `screen, ${i + 1}`, path: t.path })),
-  { name: 'Write to people', kind: 'find them first', path: '/people' },
   { name: 'Quotes', kind: 'screen', path: '/quotes' },
   { name: 'Events', kind: 'screen', path: '/events' },
   { name: 'Lists of people', kind: 'screen', path: '/lists' },
@@ -60,7 +64,10 @@ const screens: Findable[] = [
 /** Screens first, then records by name; a search that is wholly understood goes before them. */
 export function found(words: string, known: Known): Findable[] {
   const all: Findable[] = [
-    ...screens,
+    ...screens.filter((s) => known.mayWrite || !WRITING.includes(s.path)),
+    ...(known.mayWrite
+      ? [{ name: 'Write to people', kind: 'find them first', path: '/people' }]
+      : []),
     ...known.kept.map((k) => ({
       name: k.kept ?? '',
       kind: `kept filter of ${k.subject}`,
@@ -90,18 +97,18 @@ export function found(words: string, known: Known): Findable[] {
     path: `/people/${p.id}`
   }));
   const named = [...all.filter((f) => hasWords(f.name, words)), ...people];
-  const typed = searchOf(known.typed);
+  const typed = searchOf(known.typed, known.mayWrite);
   if (!typed) return named.slice(0, MOST);
   return known.typed?.unknown.length ? [...named, typed].slice(0, MOST) : [typed, ...named];
 }
 
-function searchOf(typed: Known['typed']): Findable | null {
+function searchOf(typed: Known['typed'], mayWrite: boolean): Findable | null {
   if (!typed) return null;
   const { subject } = typed.seek;
   const lost = typed.unknown.map((w) => `“${w}”`).join(', ');
   return {
     name: `Show ${typed.words}`,
-    kind: lost ? `not understood: ${lost}` : 'Ctrl ⏎ writes to them',
+    kind: lost ? `not understood: ${lost}` : mayWrite ? 'Ctrl ⏎ writes to them' : 'search',
     path: `/${subject}`,
     seek: typed.seek
   };

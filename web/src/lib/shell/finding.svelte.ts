@@ -2,6 +2,7 @@ import { answer, api } from '$lib/api/client';
 import { peopleCalled } from '$lib/api/named';
 import { listsQuery, mailingsQuery, templatesQuery } from '$lib/api/queries';
 import { readTyped, type Subject } from '$lib/filter/typed.svelte';
+import { session } from '$lib/session/session.svelte';
 import { createQuery } from '@tanstack/svelte-query';
 import { asks, found, subjectOf, type Known, type Sought } from './findable';
 
@@ -50,7 +51,8 @@ export function useFinding(words: () => string, open: () => boolean) {
       templates: templates.data ?? [],
       lists: lists.data ?? [],
       kept,
-      typed: read
+      typed: read,
+      mayWrite: session.colleague?.mayWrite ?? false
     })
   );
 

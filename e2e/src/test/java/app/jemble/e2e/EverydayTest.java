@@ -281,7 +281,7 @@ public class EverydayTest extends BrowserTest {
     page.locator("tbody input[type=checkbox]").first().check();
     assertThat(page.getByText("1 picked")).isVisible();
     assertThat(page.getByRole(AriaRole.COMPLEMENTARY, named("Person"))).isHidden();
-    page.locator("tbody tr").first().getByRole(AriaRole.BUTTON).click();
+    rows().first().getByRole(AriaRole.BUTTON).click();
     assertThat(page.getByRole(AriaRole.COMPLEMENTARY, named("Person"))).isVisible();
     page.getByRole(AriaRole.BUTTON, named("Close")).click();
     assertThat(page.getByRole(AriaRole.COMPLEMENTARY, named("Person"))).isHidden();

@@ -188,7 +188,7 @@ public class MergeEverythingTest extends ServerTest {
           .param(stays)
           .update();
     }
-    sql.sql("insert into audience (mailing_id, picks) values (2, array[?, ?]::bigint[])")
+    sql.sql("update audience set picks = array[?, ?]::bigint[] where mailing_id = 2")
         .params(List.of(other, stays))
         .update();
     assertThat(
