@@ -49,6 +49,12 @@ export const mailingsQuery = () => ({
   queryFn: () => answer(api.GET('/api/mailings'))
 });
 
+/** Filters that one may use in a list: one's own, and those that colleagues share. */
+export const keptFiltersQuery = (subject: 'people' | 'quotes' | 'tasks' | 'events') => ({
+  queryKey: ['kept-filters', subject],
+  queryFn: () => answer(api.GET('/api/filters', { params: { query: { subject } } }))
+});
+
 /** Hours and caps of the workspace. */
 export const sendingQuery = () => ({
   queryKey: ['sending'],
@@ -102,10 +108,4 @@ export const letterheadsQuery = () => ({
   queryKey: ['letterheads'],
   queryFn: () => answer(api.GET('/api/letterheads')),
   staleTime: 10_000
-});
-
-/** Filters kept under a name, one's own and shared ones. */
-export const keptFiltersQuery = () => ({
-  queryKey: ['kept', 'people'],
-  queryFn: () => answer(api.GET('/api/filters', { params: { query: { subject: 'people' } } }))
 });

@@ -4,7 +4,7 @@ import { listFilter } from './audience';
 
 /** The kept filters and lists that a part of an audience can be. */
 export function partChoices(enabled: () => boolean) {
-  const kept = createQuery(() => ({ ...keptFiltersQuery(), enabled: enabled() }));
+  const kept = createQuery(() => ({ ...keptFiltersQuery('people'), enabled: enabled() }));
   const lists = createQuery(() => ({ ...listsQuery(), enabled: enabled() }));
   const all = $derived([
     ...(kept.data ?? []).map((k) => ({ name: k.name, kind: 'filter', filter: k.filter })),

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
+  import { keptFiltersQuery } from '$lib/api/queries';
   import type { Filter, Kept, Layout } from '$lib/api/types';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
@@ -21,10 +22,7 @@
   let { subject, shown, filter, layout, onshow, onkept }: Props = $props();
 
   const queries = useQueryClient();
-  const kept = createQuery(() => ({
-    queryKey: ['kept-filters', subject],
-    queryFn: () => answer(api.GET('/api/filters', { params: { query: { subject } } }))
-  }));
+  const kept = createQuery(() => keptFiltersQuery(subject));
   const mine = $derived((kept.data ?? []).filter((k) => k.mine));
   const others = $derived((kept.data ?? []).filter((k) => !k.mine));
 

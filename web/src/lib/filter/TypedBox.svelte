@@ -33,9 +33,10 @@
   const id = $props.id();
 
   async function onkeydown(event: KeyboardEvent) {
-    if (event.key === 'Escape' && typed.text) {
+    if (event.key === 'Escape') {
       event.preventDefault();
-      typed.undo();
+      if (typed.text) typed.undo();
+      else ondone?.();
     } else if (event.key === 'Enter') {
       event.preventDefault();
       event.stopPropagation();

@@ -1,6 +1,5 @@
-import { answer, api } from '$lib/api/client';
 import { peopleCalled } from '$lib/api/named';
-import { listsQuery, mailingsQuery, templatesQuery } from '$lib/api/queries';
+import { keptFiltersQuery, listsQuery, mailingsQuery, templatesQuery } from '$lib/api/queries';
 import { readTyped, type Subject } from '$lib/filter/typed.svelte';
 import { session } from '$lib/session/session.svelte';
 import { createQuery } from '@tanstack/svelte-query';
@@ -8,11 +7,6 @@ import { asks, found, subjectOf, type Known, type Sought } from './findable';
 
 /** As few letters are read as a search. */
 const SHORTEST = 3;
-
-const keptQuery = (subject: Subject) => ({
-  queryKey: ['kept-filters', subject],
-  queryFn: () => answer(api.GET('/api/filters', { params: { query: { subject } } }))
-});
 
 /** What the finder knows of some words, as long as it is open. */
 export function useFinding(words: () => string, open: () => boolean) {
@@ -23,9 +17,9 @@ export function useFinding(words: () => string, open: () => boolean) {
   const mailings = createQuery(() => ({ ...mailingsQuery(), enabled: open() }));
   const templates = createQuery(() => ({ ...templatesQuery(), enabled: open() }));
   const lists = createQuery(() => ({ ...listsQuery(), enabled: open() }));
-  const ofPeople = createQuery(() => ({ ...keptQuery('people'), enabled: open() }));
-  const ofQuotes = createQuery(() => ({ ...keptQuery('quotes'), enabled: open() }));
-  const ofTasks = createQuery(() => ({ ...keptQuery('tasks'), enabled: open() }));
+  const ofPeople = createQuery(() => ({ ...keptFiltersQuery('people'), enabled: open() }));
+  const ofQuotes = createQuery(() => ({ ...keptFiltersQuery('quotes'), enabled: open() }));
+  const ofTasks = createQuery(() => ({ ...keptFiltersQuery('tasks'), enabled: open() }));
   const typed = createQuery(() => ({
     queryKey: ['typed', sought.subject, sought.text],
     queryFn: ({ signal }: { signal: AbortSignal }) =>

@@ -103,7 +103,7 @@
       role="dialog"
       popover="manual"
       aria-label={label}
-      class="panel fixed inset-auto m-0 max-h-[calc(100dvh-1rem)] w-max max-w-[min(24rem,92vw)] min-w-56 overflow-y-auto p-3 text-ink shadow-lg"
+      class="panel fixed inset-auto m-0 whitespace-normal max-h-[calc(100dvh-1rem)] w-max max-w-[min(24rem,92vw)] min-w-56 overflow-y-auto p-3 text-ink shadow-lg"
       {@attach place}
       {@attach focusFirst}
     >

@@ -229,6 +229,8 @@ public class FindingTest extends BrowserTest {
     assertThat(filter().getByText("members ▾")).isVisible();
     press("Escape");
     assertThat(filter().getByText("people ▾")).isVisible();
+    press("Escape");
+    assertThat(page.getByRole(AriaRole.REGION, named("People"))).isFocused();
   }
 
   @Test(dependsOnMethods = "whatIsNotUnderstoodIsSaidAndEscapeTakesItBack", alwaysRun = true)

@@ -84,7 +84,7 @@ public class FocusTest extends BrowserTest {
             new FilePayload("note.txt", "text/plain", "Hello".getBytes(StandardCharsets.UTF_8)));
     assertThat(page.getByText("note.txt").first()).isVisible();
     assertFocused("a file");
-    page.getByText("More", exactText()).last().click();
+    page.getByText("More", exactText()).first().click();
     page.getByText("Discard this draft").click();
     page.waitForURL("**/mailings");
     assertFocused("putting a draft away");
