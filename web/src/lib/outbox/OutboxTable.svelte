@@ -74,19 +74,24 @@
           </td>
           <td class={cell} title={`${dayAndTime(row.dueAt, session.zone)} ${theirTime(row)}`}>
             {dayAndTime(row.dueAt, session.zone)}
-            {#if theirTime(row)}<span class="text-[0.87rem] text-soft">({theirTime(row)})</span
+            {#if theirTime(row)}<span class="text-[0.87rem] text-soft max-md:hidden"
+                >({theirTime(row)})</span
               >{/if}
           </td>
-          <td class={`${cell} text-right max-md:whitespace-normal`}>
+          <td class="border-t border-line-soft px-3 py-1 text-right max-md:px-1.5">
             {#if mayWrite}
-              {#each row.held ? [] : acts(row.state) as offer (offer.act)}
-                <button
-                  type="button"
-                  class="ms-3 text-[0.93rem] font-semibold text-kelp hover:underline"
-                  aria-label={`${offer.words}: ${row.name}`}
-                  onclick={() => onact(row, offer.act)}>{offer.words}</button
-                >
-              {/each}
+              <span
+                class="flex justify-end gap-x-3 whitespace-nowrap max-md:flex-col max-md:items-end"
+              >
+                {#each row.held ? [] : acts(row.state) as offer (offer.act)}
+                  <button
+                    type="button"
+                    class="text-[0.93rem] font-semibold text-kelp hover:underline"
+                    aria-label={`${offer.words}: ${row.name}`}
+                    onclick={() => onact(row, offer.act)}>{offer.words}</button
+                  >
+                {/each}
+              </span>
             {/if}
           </td>
         </tr>

@@ -6,7 +6,10 @@ describe('columns of a table', () => {
     expect(fitted([100, 50], [true, false], 200)).toEqual([100, 50]);
   });
   it('give way where they are marked, in proportion', () => {
-    expect(fitted([200, 100, 50], [true, true, false], 200)).toEqual([100, 50, 50]);
+    expect(fitted([400, 200, 50], [true, true, false], 350)).toEqual([200, 100, 50]);
+  });
+  it('keep as much as can be read', () => {
+    expect(fitted([300, 40, 200], [true, true, false], 250)).toEqual([72, 40, 200]);
   });
   it('are left to shrink alike where that is not enough, or none is marked', () => {
     expect(fitted([40, 300], [true, false], 200)).toEqual([40, 300]);

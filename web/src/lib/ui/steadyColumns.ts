@@ -26,6 +26,9 @@ export function steadyColumns(anew: () => unknown): Attachment<HTMLTableElement>
   };
 }
 
+/** Narrower than this, in pixels, nothing can be read of a column. */
+const LEAST = 72;
+
 /** Of columns that together want more than there is, those so marked give way, or else all alike. */
 const GIVES_WAY = 'data-gives-way';
 
@@ -52,7 +55,9 @@ export function fitted(wanted: number[], giving: boolean[], room: number): numbe
   const over = sum(wanted) - room;
   const give = sum(wanted.filter((_, i) => giving[i]));
   if (over <= 0 || give <= over) return wanted;
-  return wanted.map((width, i) => (giving[i] ? width * (1 - over / give) : width));
+  return wanted.map((width, i) =>
+    giving[i] ? Math.max(Math.min(width, LEAST), width * (1 - over / give)) : width
+  );
 }
 
 function sum(numbers: number[]): number {

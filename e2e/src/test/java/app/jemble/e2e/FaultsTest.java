@@ -135,6 +135,7 @@ public class FaultsTest extends BrowserTest {
     page.navigate(home + "/mailings/" + draft);
     assertThat(page.getByText(Pattern.compile("^Proof 1 of 1"))).isVisible();
     press("Control+Enter");
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Release 1 message?");
     begin(fault);
     releaseByEnter();
     if (fault == Fault.ANSWER_LOST) {
