@@ -15,20 +15,36 @@ export function keepFocus(): () => void {
     for (let at = event.target as HTMLElement | null; at; at = at.parentElement) around.push(at);
   }
 
+  /** What had the focus and lost it while it could not be used, as a button does while it works. */
+  let resting: HTMLElement | null = null;
+
   /** What was taken away may itself say what has the focus next; else it is found here. */
   function catchFallen() {
-    const fallen = around[0] && !around[0].isConnected;
-    if (!fallen || document.activeElement !== document.body) return;
-    const place = around.find((element) => element.isConnected && element.matches(PLACES));
-    around = [];
-    if (place) focusPlace(place);
-    else void focusHeading();
+    if (document.activeElement !== document.body) return;
+    const last = around[0];
+    if (last && !last.isConnected) {
+      const place = around.find((element) => element.isConnected && element.matches(PLACES));
+      around = [];
+      if (place) focusPlace(place);
+      else void focusHeading();
+    } else if (last?.matches(':disabled')) {
+      resting = last;
+    } else if (resting && resting === last) {
+      resting = null;
+      last.focus({ preventScroll: true });
+    }
   }
 
   const removed = new MutationObserver(() => setTimeout(catchFallen));
 
   addEventListener('focusin', remember);
-  removed.observe(document.body, { childList: true, subtree: true });
+  const changes = {
+    childList: true,
+    subtree: true,
+    attributes: true,
+    attributeFilter: ['disabled']
+  };
+  removed.observe(document.body, changes);
   return () => {
     removeEventListener('focusin', remember);
     removed.disconnect();
