@@ -176,42 +176,6 @@ public class FaultsTest extends BrowserTest {
         .single();
   }
 
-  /** Somebody else saves the same meanwhile: what was typed stays, and one of both is chosen. */
-  @Test(dataProvider = "sharedPlaces")
-  public void nothingTypedIsLostWhenSomebodyElseSaves(Place place) {
-    String words = "Typed " + typed;
-    go(place);
-    begin(place, words);
-    changeMeanwhile(place);
-    send(place, words);
-    Locator mine =
-        page.getByText(Pattern.compile("^(Keep mine|Put mine over it|Save mine over it)$")).first();
-    assertThat(mine).isVisible();
-    assertStillThere(place, words);
-    mine.click();
-    Eventually.holds(() -> assertThat(stored(place)).contains(words));
-  }
-
-  @DataProvider
-  public Object[][] sharedPlaces() {
-    return new Object[][] {{Place.WRITING}, {Place.PLAN}, {Place.PERSON}};
-  }
-
-  private void changeMeanwhile(Place place) {
-    if (place == Place.PERSON) {
-      sql.sql("update person set first_name = 'Meanwhile' where id = ?")
-          .param(id("person"))
-          .update();
-    } else {
-      assertThat(
-              api.put(
-                      "/api/mailings/" + mailing,
-                      change(mailing, "Meanwhile " + typed, "<p>Meanwhile</p>"))
-                  .status())
-          .isEqualTo(200);
-    }
-  }
-
   private void begin(Fault fault) {
     if (fault == Fault.SESSION_OVER) {
       sql.sql("delete from spring_session").update();
