@@ -60,10 +60,13 @@ export class TypedSearch {
     );
   }
 
-  /** Reads what was typed last, and keeps its conditions; false when there was trouble. */
+  /**
+   * Reads what was typed last, and keeps its conditions; false, and all stays as it was typed, when
+   * there was trouble or not all of it was understood.
+   */
   async settle(): Promise<boolean> {
     await this.#reading;
-    if (this.trouble) return false;
+    if (this.trouble || this.unknown.length) return false;
     this.forget();
     return true;
   }
@@ -80,7 +83,7 @@ export class TypedSearch {
     this.#base = null;
     this.#reading = null;
     this.text = '';
-    if (!this.unknown.length) return;
+    this.trouble = '';
     this.unknown = [];
   }
 

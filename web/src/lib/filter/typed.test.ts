@@ -69,6 +69,16 @@ test('Enter takes what was typed last, also before it was read', async () => {
   expect(draft().parts).toHaveLength(2);
 });
 
+test('nothing is done with what is not all understood', async () => {
+  const { typed } = search(reads(of(members), ['lapsd']));
+  typed.type('members not lapsd');
+  const settled = typed.settle();
+  await vi.advanceTimersByTimeAsync(200);
+  expect(await settled).toBe(false);
+  expect(typed.text).toBe('members not lapsd');
+  expect(typed.unknown).toEqual(['lapsd']);
+});
+
 test('trouble keeps what was typed', async () => {
   const { typed, draft } = search(() => Promise.reject(new Error('Jemble cannot be reached.')));
   typed.type('full');

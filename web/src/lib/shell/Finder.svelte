@@ -5,7 +5,7 @@
   import { searches } from '$lib/list/search.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import { Input } from 'flowbite-svelte';
-  import type { Findable, Sought } from './findable';
+  import { toWrite, type Findable, type Sought } from './findable';
   import { useFinding } from './finding.svelte';
 
   let words = $state('');
@@ -35,10 +35,8 @@
     else void goto(result.path);
   }
 
-  /** What Ctrl+Enter writes to: the search that is chosen, or else the first. */
   function press(writes: boolean) {
-    const chosen = results[at];
-    choose(writes && !chosen?.seek ? results.find((r) => r.seek) : chosen, writes);
+    choose(writes ? toWrite(results, at) : results[at], writes);
   }
 
   function onkeydown(event: KeyboardEvent) {

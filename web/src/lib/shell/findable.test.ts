@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { asks, found, subjectOf, type Known } from './findable';
+import { asks, found, subjectOf, toWrite, type Known } from './findable';
 
 const none: Known = {
   people: [],
@@ -45,6 +45,8 @@ describe('finder', () => {
     const half = { ...typed, unknown: ['zebra'] };
     const last = found('plan full', { ...none, templates, typed: half }).at(-1);
     expect(last?.kind).toBe('not understood: “zebra”');
+    expect(toWrite(found('plan full', { ...none, typed: half }), 0)).toBeUndefined();
+    expect(toWrite(found('plan full', { ...none, templates, typed }), 1)?.seek).toBe(typed.seek);
   });
   it('finds kept filters, lists and settings', () => {
     const kept = [{ ...typed.seek, kept: 'Gone quiet' }];

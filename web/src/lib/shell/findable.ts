@@ -11,6 +11,14 @@ export interface Findable {
   path: string;
   /** What is looked for there. */
   seek?: Sought;
+  /** Whether those it finds can be written to at once: not when only a part was understood. */
+  writes?: boolean;
+}
+
+/** Whom Ctrl+Enter writes to: the search that is chosen, or else the first. */
+export function toWrite(results: Findable[], at: number): Findable | undefined {
+  const chosen = results[at];
+  return chosen?.writes ? chosen : results.find((r) => r.writes);
 }
 
 /** A list and what is looked for in it. */
@@ -72,13 +80,15 @@ export function found(words: string, known: Known): Findable[] {
       name: k.kept ?? '',
       kind: `kept filter of ${k.subject}`,
       path: `/${k.subject}`,
-      seek: k
+      seek: k,
+      writes: true
     })),
     ...known.lists.map((l) => ({
       name: l.name,
       kind: 'list of people',
       path: '/people',
-      seek: { subject: 'people' as const, filter: onList(l.name) }
+      seek: { subject: 'people' as const, filter: onList(l.name) },
+      writes: true
     })),
     ...known.mailings.map((m) => ({
       name: m.name,
@@ -110,7 +120,8 @@ function searchOf(typed: Known['typed'], mayWrite: boolean): Findable | null {
     name: `Show ${typed.words}`,
     kind: lost ? `not understood: ${lost}` : mayWrite ? 'Ctrl ⏎ writes to them' : 'search',
     path: `/${subject}`,
-    seek: typed.seek
+    seek: typed.seek,
+    writes: !lost
   };
 }
 

@@ -57,6 +57,8 @@
   /** To one, to the picked, or to all who match when nobody is picked. */
   function write(id: number | null) {
     if (!mayWrite) return;
+    const matching = people.tally.data?.total ?? 0;
+    if (id === null && (matching === 0 || (people.picked > 0 && people.canBeMailed === 0))) return;
     if (id === null && people.picked === 0) search.selection = takeHere();
     writeTo = id;
     writing = true;
@@ -74,7 +76,7 @@
 
   onMount(() => {
     const asked = Number(page.url.searchParams.get('person'));
-    if (asked) search.cursor = asked;
+    if (asked) lookAt(asked);
     return keys.use({
       ...listKeys(search, () => people.rows),
       'Ctrl+a': takeOrLetGo,

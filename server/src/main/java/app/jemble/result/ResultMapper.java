@@ -183,17 +183,18 @@ interface ResultMapper {
         limit 10
       )
       select b.id, b.name, b.sent_at, count(*) as sent,
-             count(*) filter (where r.returned) as returned,
+             count(*) filter (where r.returned and s.stands_returned) as returned,
              count(*) filter (where r.read) as read,
              count(*) filter (where r.replied) as replied
       from before b
       join offered.message s on s.cause_id = b.id and s.is_sent and s.sent_at <= b.until
-      left join lateral (
-        select bool_or(was_read) as read, bool_or(is_reply) as replied,
-               bool_or(is_return) and s.stands_returned as returned
-        from offered.response
-        where message_id = s.id and at <= b.until
-      ) r on true
+      left join (
+        select a.message_id, bool_or(a.was_read) as read, bool_or(a.is_reply) as replied,
+               bool_or(a.is_return) as returned
+        from before
+        join offered.response a on a.cause_id = before.id and a.at <= before.until
+        group by a.message_id
+      ) r on r.message_id = s.id
       group by b.id, b.name, b.sent_at
       order by b.sent_at desc
       """)

@@ -18,6 +18,11 @@ final class TypedCondition {
   private static final List<String> ABSENT =
       List.of("never", "empty", "unknown", "missing", "none", "not known");
   private static final List<String> PRESENT = List.of("known", "filled", "ever");
+  private static final List<String> IS_NOT = List.of("is not", "not");
+  private static final List<String> CONTAINS = List.of("contains", "with", "like", "has");
+  private static final List<String> STARTS =
+      List.of("starts with", "begins with", "starting with", "beginning with");
+  private static final List<List<String>> COMPARED = List.of(IS_NOT, CONTAINS, STARTS);
   private static final List<String> OR = List.of(",", "or");
   private static final Pattern NUMBER =
       Pattern.compile("[£$€]?(\\d{1,12}(?:,\\d{3})*(?:\\.\\d{1,6})?)");
@@ -43,26 +48,33 @@ final class TypedCondition {
     this.endsHere = endsHere;
   }
 
-  /** Null, and nothing taken, when nothing here is asked of the field. */
-  Filter.Condition read(Field field) {
+  /** Null, and nothing taken, when nothing here is asked of the field, or nothing that can be. */
+  Filter read(Field field) {
     int begun = at.position();
-    Filter.Condition read = presence(field);
+    Filter read = presence(field);
     if (read == null) {
       at.moveTo(begun);
-      read =
-          switch (field.type()) {
-            case DAY, INSTANT -> new TypedDayCondition(at, field, calendar).read();
-            case NUMBER, MONEY -> number(field);
-            case CHOICE, REFERENCE, TAGS -> named(field);
-            case FLAG -> flag(field);
-            case INTRODUCER -> introduced(field);
-            default -> text(field);
-          };
+      read = compared(field);
     }
     if (read == null) {
       at.moveTo(begun);
     }
     return read;
+  }
+
+  private Filter compared(Field field) {
+    try {
+      return switch (field.type()) {
+        case DAY, INSTANT -> new TypedDayCondition(at, field, calendar).read();
+        case NUMBER, MONEY -> number(field);
+        case CHOICE, REFERENCE, TAGS -> named(field);
+        case FLAG -> flag(field);
+        case INTRODUCER -> introduced(field);
+        default -> text(field);
+      };
+    } catch (FilterException outOfRange) {
+      return null;
+    }
   }
 
   /** "never", "unknown", "known". */
@@ -168,7 +180,8 @@ final class TypedCondition {
         : new Filter.Condition(field, not ? none : any, new Operand.Words(keys));
   }
 
-  private Filter.Condition text(Field field) {
+  private Filter text(Field field) {
+    boolean plain = !at.takesNext(COMPARED);
     Operator asked = asked(field);
     List<String> values = new ArrayList<>();
     String value = phrase();
@@ -180,22 +193,30 @@ final class TypedCondition {
         at.moveTo(begun);
       }
     }
-    if (values.isEmpty()) {
-      return null;
+    if (values.size() <= 1) {
+      return values.isEmpty() ? null : texted(field, asked, values.get(0));
     }
-    return values.size() > 1
-        ? new Filter.Condition(field, Operator.ONE_OF, new Operand.Words(values))
-        : new Filter.Condition(field, asked, new Operand.Text(values.get(0)));
+    if (plain || asked == Operator.IS) {
+      return new Filter.Condition(field, Operator.ONE_OF, new Operand.Words(values));
+    }
+    boolean not = asked == Operator.IS_NOT;
+    return new Filter.Group(
+        not ? Filter.Match.ALL : Filter.Match.ANY,
+        values.stream().map(v -> texted(field, asked, v)).toList());
+  }
+
+  private static Filter texted(Field field, Operator operator, String value) {
+    return new Filter.Condition(field, operator, new Operand.Text(value));
   }
 
   private Operator asked(Field field) {
-    if (at.takeAny(List.of("is not", "not"))) {
+    if (at.takeAny(IS_NOT)) {
       return Operator.IS_NOT;
     }
-    if (at.takeAny(List.of("contains", "with", "like", "has"))) {
+    if (at.takeAny(CONTAINS)) {
       return Operator.CONTAINS;
     }
-    if (at.takeAny(List.of("starts with", "begins with", "starting with", "beginning with"))) {
+    if (at.takeAny(STARTS)) {
       return Operator.STARTS_WITH;
     }
     boolean whole = at.takeAny(List.of("is one of", "is", "are")) | WHOLE.contains(field.name());

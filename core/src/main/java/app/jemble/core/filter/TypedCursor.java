@@ -81,6 +81,14 @@ final class TypedCursor {
     return phrases.stream().anyMatch(this::take);
   }
 
+  /** Whether one of these stands here; nothing is taken. */
+  boolean takesNext(List<List<String>> phrases) {
+    int begun = at;
+    boolean stands = phrases.stream().anyMatch(this::takeAny);
+    at = begun;
+    return stands;
+  }
+
   /**
    * The longest run of at most so many words that can be read; null, and nothing taken, if none.
    */

@@ -95,7 +95,7 @@ public record TypedFilter(Filter.Group filter, List<String> unknown) {
     /** Runs of conditions that all hold; any of the runs is enough. */
     private final List<List<Filter>> runs = new ArrayList<>(List.of(new ArrayList<>()));
 
-    private final List<Filter> kinds = new ArrayList<>();
+    private final List<Filter.Condition> kinds = new ArrayList<>();
 
     /** Of which records something is being said; null for what is sought itself. */
     private Related scope;
@@ -174,11 +174,17 @@ public record TypedFilter(Filter.Group filter, List<String> unknown) {
       }
       Operator operator = not ? Operator.NONE_OF : Operator.ANY_OF;
       List<String> all = new ArrayList<>();
-      if (!not && !kinds.isEmpty()) {
-        Filter.Condition before = (Filter.Condition) kinds.remove(kinds.size() - 1);
-        all.addAll(((Operand.Words) before.operand()).words());
+      kinds.stream()
+          .filter(before -> before.operator() == operator)
+          .findFirst()
+          .ifPresent(
+              before -> {
+                kinds.remove(before);
+                all.addAll(((Operand.Words) before.operand()).words());
+              });
+      if (!all.contains(typed)) {
+        all.add(typed);
       }
-      all.add(typed);
       kinds.add(new Filter.Condition(kind, operator, new Operand.Words(all)));
       return true;
     }

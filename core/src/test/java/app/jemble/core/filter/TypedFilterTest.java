@@ -92,6 +92,13 @@ public class TypedFilterTest {
     {"birthdays within 14 days", "people whose birthday comes round within 14 days"},
     {"members joined comes round in 2 weeks", "members whose joined comes round within 14 days"},
     {"place Lowen or Ternquay", "people whose place is one of Lowen or Ternquay"},
+    {
+      "place not Lowen or Ternquay", "people whose place is not “Lowen” and place is not “Ternquay”"
+    },
+    {"members place not lowen", "members whose place is not “lowen”"},
+    {"place starts with lo or te", "people whose place starts with “lo” or place starts with “te”"},
+    {"not members leads", "people whose kind is none of member and kind is any of lead"},
+    {"members, members", "members"},
     {"lives in ternquay members", "members whose place contains “ternquay”"},
     {"number M-17, M-18 or M-19", "people whose number is one of M-17, M-18 or M-19"},
     {"members 4711", "members whose number is “4711”"},
@@ -180,6 +187,13 @@ public class TypedFilterTest {
       assertThat(String.join(" ", read.unknown())).as(typed.toString()).startsWith("zebra");
       assertThat(FilterSentence.of(read.filter())).doesNotContain("zebra");
     }
+  }
+
+  @Test
+  public void aDayBeyondTheCalendarIsNotUnderstood() {
+    TypedFilter read = TypedFilter.read("members joined until 31 Dec 9999", HOUSE);
+    assertThat(read.unknown()).contains("joined until");
+    assertThat(FilterSentence.of(read.filter())).startsWith("members").doesNotContain("joined");
   }
 
   @Test

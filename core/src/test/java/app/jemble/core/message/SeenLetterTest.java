@@ -39,6 +39,13 @@ public class SeenLetterTest {
   }
 
   @Test
+  public void noStyleFetchesAnything() {
+    assertThat(seen("<p style=\"background:url(https://x.example/o)\">P</p>"))
+        .contains("Content-Security-Policy")
+        .contains("default-src 'none'; img-src data:; style-src 'unsafe-inline'");
+  }
+
+  @Test
   public void nothingRuns() {
     String seen =
         seen(
