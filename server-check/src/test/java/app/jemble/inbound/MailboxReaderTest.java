@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.jemble.ServerTest;
 import jakarta.mail.MessagingException;
 import java.util.List;
+import java.util.Locale;
 import org.testng.annotations.Test;
 
 /** What the mail server does not hand over is asked for again, and nothing behind it is lost. */
@@ -17,8 +18,10 @@ public class MailboxReaderTest extends ServerTest {
   }
 
   private static String mail(String name) {
-    return "From: Bea <bea@private.example>\nSubject: %1$s\nMessage-ID: <%1$s@private.example>\n\nHello.\n"
-        .formatted(name);
+    return String.format(
+        Locale.ROOT,
+        "From: Bea <bea@private.example>\nSubject: %1$s\nMessage-ID: <%1$s@private.example>\n\nHello.\n",
+        name);
   }
 
   private List<String> taken(String like) {
