@@ -47,8 +47,11 @@
 
   const path = $derived({ mailing: mailingId });
 
+  /** Rules that somebody added since these were seen stay. */
   function put(body: FollowRuleBody[]) {
-    return act(() => answer(api.PUT('/api/mailings/{mailing}/rules', { params: { path }, body })));
+    const query = { newest: Math.max(0, ...all.map((rule) => rule.id)) };
+    const params = { path, query };
+    return act(() => answer(api.PUT('/api/mailings/{mailing}/rules', { params, body })));
   }
 
   async function takeAway(rule: FollowRule) {

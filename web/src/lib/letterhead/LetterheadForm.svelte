@@ -4,6 +4,7 @@
   import { fieldsQuery, templatesQuery } from '$lib/api/queries';
   import type { LetterheadDraft, SavedLetterhead } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
+  import Overtaken from '$lib/message/Overtaken.svelte';
   import PreviewPane from '$lib/message/PreviewPane.svelte';
   import { createPreview } from '$lib/message/preview.svelte';
   import LateEditor from '$lib/editor/LateEditor.svelte';
@@ -13,7 +14,7 @@
   import { Input, Label, Select } from 'flowbite-svelte';
   import Colours from './Colours.svelte';
   import LogoChoice from '$lib/picture/PictureChoice.svelte';
-  import { draftOf, fresh, sample } from './letterhead';
+  import { draftOf, fresh, sample, words } from './letterhead';
 
   interface Props {
     /** The letterhead to change, or null for a new one. */
@@ -53,11 +54,27 @@
       notices.say(words);
       await goto('/letterheads');
     } catch (error) {
-      wrong = error instanceof ApiProblem && error.field ? error : null;
+      wrong = error instanceof ApiProblem && (error.field || error.status === 409) ? error : null;
       if (!wrong) notices.fail(error);
     } finally {
       busy = false;
     }
+  }
+
+  async function theirs(): Promise<SavedLetterhead> {
+    const params = { path: { id: letterhead?.id ?? 0 } };
+    return answer(api.GET('/api/letterheads/{id}', { params }));
+  }
+
+  /** What stands here is saved over what somebody else has saved meanwhile. */
+  async function keepMine() {
+    draft.version = (await theirs()).version;
+    await save();
+  }
+
+  async function takeTheirs() {
+    draft = draftOf(await theirs());
+    wrong = null;
   }
 
   const save = () =>
@@ -93,6 +110,14 @@
     </div>
   {/if}
 </div>
+<Overtaken
+  open={wrong?.status === 409 && !wrong.field}
+  says={wrong?.message ?? ''}
+  mine={words(draft)}
+  theirs={async () => words(await theirs())}
+  onkeep={keepMine}
+  ontake={takeTheirs}
+/>
 <div
   class="grid min-h-[30rem] flex-1 grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-3 max-lg:grid-cols-1"
 >
@@ -101,7 +126,7 @@
       <Label for="name" class="mb-1 text-soft">Name</Label>
       <Input id="name" bind:value={draft.name} />
     </div>
-    {#if wrong}<p class="text-brick" role="alert">{wrong.message}</p>{/if}
+    {#if wrong?.field}<p class="text-brick" role="alert">{wrong.message}</p>{/if}
     <Colours bind:draft />
     <LogoChoice bind:logoKey={draft.logoKey} />
     {#if fields.data}

@@ -45,6 +45,11 @@ export function draftOf(l: SavedLetterhead): LetterheadDraft {
   };
 }
 
+/** What it says, for seeing two of them side by side. */
+export function words(l: Pick<LetterheadDraft, 'name' | 'header' | 'footer'>) {
+  return { subject: l.name, body: l.header + l.footer };
+}
+
 /** A message with everything that a letterhead can change. */
 export const sample = {
   subject: 'A message for {{first_name or "you"}}',

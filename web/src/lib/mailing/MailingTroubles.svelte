@@ -1,11 +1,9 @@
 <script lang="ts">
-  import type { WholeMailing } from '$lib/api/types';
   import type { Autosave } from '$lib/draft/autosave.svelte';
   import type { Writing } from '$lib/draft/writing.svelte';
-  import CompareDialog from '$lib/message/CompareDialog.svelte';
+  import Overtaken from '$lib/message/Overtaken.svelte';
   import type { OwnWriting } from '$lib/message/own.svelte';
   import { session } from '$lib/session/session.svelte';
-  import { notices } from '$lib/ui/notices.svelte';
   import { untrack } from 'svelte';
 
   interface Props {
@@ -15,21 +13,12 @@
   }
 
   let { writing, own, ontaketheirs }: Props = $props();
-  let theirs = $state.raw<WholeMailing | null>(null);
   const act = 'ms-2 min-h-[26px] font-semibold text-brick hover:underline';
 
   // What could not be sent while nobody was signed in is sent now.
   $effect(() => {
     if (session.resumed) untrack(() => void writing.save().then(() => own.save()));
   });
-
-  async function compare() {
-    try {
-      theirs = await writing.theirs();
-    } catch (error) {
-      notices.fail(error);
-    }
-  }
 </script>
 
 <svelte:window
@@ -61,26 +50,21 @@
     >
   </p>
 {/if}
-{#if writing.autosave.overtaken}
-  <p class="rounded-lg bg-brick-pale px-3.5 py-2" role="alert">
-    {writing.autosave.trouble}
-    <button
-      type="button"
-      class={act}
-      onclick={() => writing.keepMine().catch((error: unknown) => notices.fail(error))}
-      >Keep mine</button
-    >
-    <button type="button" class={act} onclick={ontaketheirs}>Take theirs</button>
-    <button type="button" class={act} onclick={compare}>Compare</button>
-  </p>
-{/if}
+<Overtaken
+  open={writing.autosave.overtaken}
+  says={writing.autosave.trouble ?? ''}
+  mine={{ subject: writing.subject, body: writing.body }}
+  theirs={() => writing.theirs()}
+  onkeep={() => writing.keepMine()}
+  ontake={ontaketheirs}
+/>
+<Overtaken
+  open={own.autosave.overtaken}
+  says={own.autosave.trouble ?? ''}
+  mine={{ subject: own.subject, body: own.body }}
+  theirs={() => own.theirs()}
+  onkeep={() => own.keepMine()}
+  ontake={() => own.takeTheirs()}
+/>
 {@render notSaved(writing.autosave)}
 {@render notSaved(own.autosave)}
-{#if theirs}
-  <CompareDialog
-    bind:open={() => theirs !== null, (is) => (theirs = is ? theirs : null)}
-    title="Theirs and mine"
-    before={{ name: 'theirs', subject: theirs.subject, body: theirs.body }}
-    after={{ name: 'mine', subject: writing.subject, body: writing.body }}
-  />
-{/if}

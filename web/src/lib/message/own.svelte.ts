@@ -18,6 +18,8 @@ export class OwnWriting {
   body = $state('');
   /** The shared words as they were when these were first written. */
   shared = $state.raw({ subject: '', body: '' });
+  /** Which of this person's own words these are written over; 0 where there were none. */
+  #version = 0;
   /** How far they are saved. */
   readonly autosave = new Autosave(() => this.#send(), {
     keep: () => keepAside(this.#key, 0, { subject: this.subject, body: this.body }),
@@ -41,19 +43,40 @@ export class OwnWriting {
   /** Puts one person's words on the mailing's screen; those who have none begin with the shared ones. */
   async open(id: number, name: string) {
     await this.writing.save();
-    const all = await answer(
-      api.GET('/api/mailings/{id}/own-words', {
-        params: { path: { id: this.writing.mailing.id } }
-      })
-    );
-    const own = all.find((w: OwnWords) => w.personId === id);
+    const own = await this.#wordsOf(id);
     const now = { subject: this.writing.subject, body: this.writing.body };
     this.subject = own?.subject ?? now.subject;
     this.body = own?.body ?? now.body;
     this.shared = own ? { subject: own.sharedSubject, body: own.sharedBody } : now;
+    this.#version = own?.version ?? 0;
     this.autosave.settle();
     this.person = { id, name };
     this.#takeWhatWasKept();
+  }
+
+  async #wordsOf(person: number): Promise<OwnWords | undefined> {
+    const params = { path: { id: this.writing.mailing.id } };
+    const all = await answer(api.GET('/api/mailings/{id}/own-words', { params }));
+    return all.find((w: OwnWords) => w.personId === person);
+  }
+
+  /** This person's words as the server has them now: their own, or else the shared ones. */
+  async theirs(): Promise<Words> {
+    const own = await this.#wordsOf(this.person?.id ?? 0);
+    return own ?? { subject: this.writing.subject, body: this.writing.body };
+  }
+
+  /** What stands here is saved over what somebody else has saved meanwhile. */
+  async keepMine() {
+    this.#version = (await this.#wordsOf(this.person?.id ?? 0))?.version ?? 0;
+    await this.save();
+  }
+
+  /** What stands here is given up for what somebody else has saved meanwhile. */
+  async takeTheirs() {
+    if (!this.person) return;
+    forget(this.#key);
+    await this.open(this.person.id, this.person.name);
   }
 
   /** What could not be saved before this page was left or lost. */
@@ -74,9 +97,10 @@ export class OwnWriting {
   }
 
   async #send() {
-    const body = { subject: this.subject, body: this.body };
+    const body = { subject: this.subject, body: this.body, version: this.#version };
     const params = { path: this.#path };
-    await answer(api.PUT('/api/mailings/{id}/own-words/{personId}', { params, body }));
+    const url = '/api/mailings/{id}/own-words/{personId}';
+    this.#version = (await answer(api.PUT(url, { params, body }))).version;
     this.writing.refresh();
   }
 

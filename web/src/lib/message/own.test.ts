@@ -19,7 +19,9 @@ beforeEach(() => {
   vi.useFakeTimers();
   kept = [];
   vi.spyOn(api, 'GET').mockImplementation((() => Promise.resolve(ok(kept))) as never);
-  put = vi.spyOn(api, 'PUT').mockImplementation((() => Promise.resolve(ok(undefined))) as never);
+  put = vi
+    .spyOn(api, 'PUT')
+    .mockImplementation((() => Promise.resolve(ok({ version: 4 }))) as never);
   vi.spyOn(api, 'DELETE').mockImplementation((() => Promise.resolve(ok(undefined))) as never);
   own = new OwnWriting(writing as unknown as Writing);
 });
@@ -71,6 +73,39 @@ describe('words for one person alone', () => {
     await own.close();
     expect(own.saving).toBe('failed');
     expect(own.person?.id).toBe(7);
+  });
+  it('that somebody else has changed are kept, and saved over theirs when one says so', async () => {
+    kept = [
+      { personId: 7, subject: 'Own', body: '', sharedSubject: '', sharedBody: '', version: 2 }
+    ];
+    await own.open(7, 'Bea Okonjo');
+    put.mockImplementationOnce((() =>
+      Promise.resolve({
+        error: { detail: 'Somebody changed this.' },
+        response: new Response(null, { status: 409 })
+      })) as never);
+    own.subject = 'Mine';
+    own.changed();
+    await vi.advanceTimersByTimeAsync(600);
+    expect(put.mock.calls[0]?.[1]).toMatchObject({ body: { version: 2 } });
+    expect([own.autosave.overtaken, own.subject]).toEqual([true, 'Mine']);
+    kept = [
+      { personId: 7, subject: 'Theirs', body: '', sharedSubject: '', sharedBody: '', version: 3 }
+    ];
+    expect((await own.theirs()).subject).toBe('Theirs');
+    await own.keepMine();
+    expect(put.mock.calls[1]?.[1]).toMatchObject({ body: { subject: 'Mine', version: 3 } });
+    expect(own.autosave.overtaken).toBe(false);
+  });
+  it('are given up for theirs when one says so', async () => {
+    await own.open(7, 'Bea Okonjo');
+    own.subject = 'Mine';
+    own.changed();
+    kept = [
+      { personId: 7, subject: 'Theirs', body: '', sharedSubject: '', sharedBody: '', version: 3 }
+    ];
+    await own.takeTheirs();
+    expect([own.subject, own.saving]).toEqual(['Theirs', 'saved']);
   });
   it('are dropped in one act, for one or for all', async () => {
     await own.open(7, 'Bea Okonjo');

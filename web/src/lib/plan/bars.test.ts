@@ -49,6 +49,15 @@ describe('bars of a plan', () => {
     expect(planBars([tuesday], closed)[0]?.bars.filter((b) => b.closed)).toHaveLength(6);
   });
 
+  it('keep a day on which nothing leaves because something held it back', () => {
+    const monday = { day: '2026-03-23', messages: 0, hours: [], bound: ['hours'] };
+    const days = planBars([monday, tuesday]);
+    expect(days.map((d) => [d.day, d.planned, d.bars.length])).toEqual([
+      ['2026-03-23', 0, 9],
+      ['2026-03-24', 60, 9]
+    ]);
+  });
+
   it('are days where the plan goes over many', () => {
     const days = planBars([{ day: '2026-03-24', messages: 7, hours: [], bound: [] }]);
     expect(days[0]?.bars).toEqual([

@@ -46,7 +46,7 @@ export function closedBy(hours: HoursSpan[] | null): IsClosed {
 
 /** The days of a plan; all days show the same hours, so that they can be compared. */
 export function planBars(days: PlanDay[], closed: IsClosed = () => false): BarDay[] {
-  if (days.some((d) => d.hours.length === 0)) {
+  if (days.some((d) => d.messages > 0 && d.hours.length === 0)) {
     return days.map((d) => wholeDay({ ...d, planned: d.messages, sent: 0, hours: [] }));
   }
   return inHours(
@@ -106,6 +106,7 @@ function inHours(days: DayOfHours[], closed: IsClosed): BarDay[] {
 
 /** From the first to the last hour of any day, and some around where those are few. */
 function shownHours(hours: number[]): [number, number] {
+  if (hours.length === 0) return [0, 23];
   const first = Math.min(...hours);
   const last = Math.max(...hours);
   const around = Math.max(0, Math.ceil((FEWEST_HOURS - (last - first + 1)) / 2));

@@ -8,6 +8,7 @@
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { beginning, draftOf } from './beginning';
+  import Overtaken from '$lib/message/Overtaken.svelte';
   import PreviewPane from '$lib/message/PreviewPane.svelte';
   import { createPreview } from '$lib/message/preview.svelte';
   import TemplateHead from './TemplateHead.svelte';
@@ -50,6 +51,7 @@
     promotional: draft.promotional,
     personId
   }));
+  const overtaken = $derived(wrong?.status === 409);
   const about = (field: string) => (wrong?.field === field ? wrong.message : '');
 
   async function save() {
@@ -70,10 +72,27 @@
       if (!template) await goto(`/templates/${saved.id}`);
     } catch (error) {
       wrong = error instanceof ApiProblem ? error : null;
-      if (!wrong?.field) notices.fail(error);
+      if (!wrong?.field && !overtaken) notices.fail(error);
     } finally {
       busy = false;
     }
+  }
+
+  async function theirs(): Promise<Template> {
+    const params = { path: { id: template?.id ?? 0 } };
+    return answer(api.GET('/api/templates/{id}', { params }));
+  }
+
+  /** What stands here is saved over what somebody else has saved meanwhile. */
+  async function keepMine() {
+    draft.version = (await theirs()).version;
+    await save();
+  }
+
+  async function takeTheirs() {
+    draft = draftOf(await theirs());
+    wrong = null;
+    changed = false;
   }
 
   async function remove() {
@@ -127,6 +146,14 @@
     {/if}
   </div>
 </div>
+<Overtaken
+  open={overtaken}
+  says={wrong?.message ?? ''}
+  mine={draft}
+  {theirs}
+  onkeep={keepMine}
+  ontake={takeTheirs}
+/>
 <TemplateHead
   bind:draft
   readonly={!mayWrite}

@@ -20,16 +20,16 @@ export function keepFocus(): () => void {
 
   /** What was taken away may itself say what has the focus next; else it is found here. */
   function catchFallen() {
-    if (document.activeElement !== document.body) return;
     const last = around[0];
+    // A browser lets go of what is disabled a moment later, or not at all if it is soon in use again.
+    if (last?.matches(':disabled')) resting = last;
+    if (document.activeElement !== document.body) return;
     if (last && !last.isConnected) {
       const place = around.find((element) => element.isConnected && element.matches(PLACES));
       around = [];
       if (place) focusPlace(place);
       else void focusHeading();
-    } else if (last?.matches(':disabled')) {
-      resting = last;
-    } else if (resting && resting === last) {
+    } else if (resting && resting === last && !last.matches(':disabled')) {
       resting = null;
       last.focus({ preventScroll: true });
     }

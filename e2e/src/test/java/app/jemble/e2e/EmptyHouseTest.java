@@ -81,7 +81,8 @@ public class EmptyHouseTest {
     process.environment().putAll(settings);
     jemble = process.start();
     api = new Api("http://127.0.0.1:" + port);
-    Eventually.holds(() -> assertThat(status("/api/session")).isEqualTo(200));
+    Eventually.within(
+        Duration.ofMinutes(2), () -> assertThat(status("/api/session")).isEqualTo(200));
   }
 
   private int status(String path) {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Eventually;
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
@@ -45,17 +44,6 @@ public class FaultsTest extends BrowserTest {
     }
   }
 
-  /** A place where people type. */
-  private enum Place {
-    WRITING,
-    OWN_WORDING,
-    PLAN,
-    RULE,
-    TEMPLATE,
-    LETTERHEAD,
-    PERSON
-  }
-
   /** Everything that changes something; what is read goes through. */
   private static final Pattern CHANGES = Pattern.compile("/api/(?!live|session|typed|mends).*");
 
@@ -88,7 +76,7 @@ public class FaultsTest extends BrowserTest {
   @DataProvider
   public Object[][] faults() {
     List<Object[]> all = new ArrayList<>();
-    for (Place place : Place.values()) {
+    for (Typing.Place place : Typing.Place.values()) {
       for (Fault fault : Fault.values()) {
         all.add(new Object[] {place, fault});
       }
@@ -97,12 +85,13 @@ public class FaultsTest extends BrowserTest {
   }
 
   @Test(dataProvider = "faults")
-  public void nothingTypedIsLost(Place place, Fault fault) {
+  public void nothingTypedIsLost(Typing.Place place, Fault fault) {
     String words = "Typed " + typed;
-    go(place);
-    begin(place, words);
+    Typing typing = new Typing(page, home, sql, mailing);
+    typing.go(place);
+    typing.begin(place, words);
     begin(fault);
-    send(place, words);
+    typing.send(place, words);
     if (fault == Fault.SESSION_OVER) {
       Locator dialog = page.getByRole(AriaRole.DIALOG, named("Sign in and go on"));
       assertThat(dialog).isVisible();
@@ -116,9 +105,9 @@ public class FaultsTest extends BrowserTest {
           .isVisible();
       page.unroute(CHANGES);
     }
-    assertStillThere(place, words);
-    again(place);
-    Eventually.holds(() -> assertThat(stored(place)).contains(words));
+    typing.assertStillThere(place, words);
+    typing.again(place);
+    Eventually.holds(() -> assertThat(typing.stored(place)).contains(words));
   }
 
   @DataProvider
@@ -190,139 +179,5 @@ public class FaultsTest extends BrowserTest {
             fault.does.accept(route);
           }
         });
-  }
-
-  private void go(Place place) {
-    // A mailing has five rules at most.
-    sql.sql("delete from follow_rule where mailing_id = ?").param(mailing).update();
-    switch (place) {
-      case WRITING, OWN_WORDING, PLAN, RULE -> page.navigate(home + "/mailings/" + mailing);
-      case TEMPLATE -> page.navigate(home + "/templates/" + id("template"));
-      case LETTERHEAD -> page.navigate(home + "/letterheads/" + id("letterhead"));
-      default -> page.navigate(home + "/people/" + id("person"));
-    }
-    switch (place) {
-      case WRITING, OWN_WORDING, PLAN, RULE ->
-          assertThat(page.getByText(Pattern.compile("^Proof 1 of"))).isVisible();
-      case PERSON -> assertThat(firstName()).isVisible();
-      default -> assertThat(box(place)).isVisible();
-    }
-    if (place == Place.OWN_WORDING) {
-      page.getByText(Pattern.compile("^(Change it for Ann only|Own wording for Ann only)$"))
-          .click();
-      assertThat(page.getByText("For Ann Faulty alone.")).isVisible();
-    }
-  }
-
-  private long id(String table) {
-    return sql.sql("select min(id) from " + table).query(Long.class).single();
-  }
-
-  private void begin(Place place, String words) {
-    switch (place) {
-      case WRITING, OWN_WORDING -> page.getByRole(AriaRole.TEXTBOX, named("Subject")).click();
-      case PLAN -> {
-        page.getByRole(AriaRole.BUTTON, named(Pattern.compile("change the plan by typing it$")))
-            .click();
-        plan().fill(typed + " every hour");
-      }
-      case RULE -> {
-        button("Add a rule").click();
-        page.getByLabel("What is done").selectOption("TASK");
-        page.getByLabel("What is to be done").fill(words);
-      }
-      case PERSON -> {
-        firstName().click();
-        box(place).fill(words);
-      }
-      default -> box(place).fill(words);
-    }
-  }
-
-  private void send(Place place, String words) {
-    switch (place) {
-      case WRITING, OWN_WORDING -> {
-        press("Control+a");
-        page.keyboard().type(words);
-      }
-      case PLAN -> plan().press("Enter");
-      case RULE -> button("Add the rule").click();
-      case PERSON -> box(place).press("Enter");
-      default -> save().click();
-    }
-  }
-
-  private Locator plan() {
-    return page.getByLabel("The plan as a sentence");
-  }
-
-  private Locator firstName() {
-    return page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^First name: .* Change$")));
-  }
-
-  private Locator save() {
-    return page.getByRole(AriaRole.BUTTON, named("Save"));
-  }
-
-  private Locator box(Place place) {
-    return page.getByLabel(
-        switch (place) {
-          case TEMPLATE -> "Name of the template";
-          case LETTERHEAD -> "Name";
-          default -> "First name";
-        },
-        new Page.GetByLabelOptions().setExact(true));
-  }
-
-  private void assertStillThere(Place place, String words) {
-    switch (place) {
-      case WRITING, OWN_WORDING ->
-          assertThat(page.getByRole(AriaRole.TEXTBOX, named("Subject"))).hasText(words);
-      case PLAN -> {
-        if (plan().isVisible()) {
-          assertThat(plan()).hasValue(typed + " every hour");
-        } else {
-          assertThat(page.getByText(typed + " every hour").first()).isVisible();
-        }
-      }
-      case RULE -> assertThat(page.getByLabel("What is to be done")).hasValue(words);
-      default -> assertThat(box(place)).hasValue(words);
-    }
-  }
-
-  /** What saves itself is waited for; else the same button again. */
-  private void again(Place place) {
-    switch (place) {
-      case RULE -> button("Add the rule").click();
-      case TEMPLATE, LETTERHEAD -> save().click();
-      case PERSON -> box(place).press("Enter");
-      case PLAN -> {
-        if (plan().isVisible()) {
-          plan().press("Enter");
-        }
-      }
-      default -> {}
-    }
-  }
-
-  private String stored(Place place) {
-    return sql.sql(
-            switch (place) {
-              case WRITING ->
-                  "select subject from wording where id = (select wording_id from cause where id = "
-                      + mailing
-                      + ")";
-              case OWN_WORDING -> "select max(subject) from own_wording";
-              case PLAN ->
-                  "select 'Typed ' || (plan ->> 'wavePeople') from send_plan where cause_id = "
-                      + mailing;
-              case RULE ->
-                  "select coalesce(string_agg(cast(r.* as text), ' '), '') from follow_rule r";
-              case TEMPLATE -> "select string_agg(name, ' ') from template";
-              case LETTERHEAD -> "select string_agg(name, ' ') from letterhead";
-              default -> "select string_agg(first_name, ' ') from person";
-            })
-        .query(String.class)
-        .single();
   }
 }

@@ -1,11 +1,13 @@
 package app.jemble.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.testng.annotations.BeforeClass;
@@ -68,7 +70,29 @@ public class FocusTest extends BrowserTest {
     return new Page.GetByTextOptions().setExact(true);
   }
 
+  /**
+   * Chosen as people choose: the field has the focus, and is not to be used while a file goes up.
+   */
   @Test(dependsOnMethods = "afterTheDialogsOfAMailing")
+  public void afterAFileIsAttachedAndTakenOff() {
+    page.getByText("No attachment").click();
+    Locator chooser = page.getByLabel("Attach files");
+    chooser.focus();
+    page.waitForFileChooser(() -> press("Enter")).setFiles(notes());
+    assertThat(page.getByLabel("Name of notes.txt, as readers see it")).isVisible();
+    assertFocused("attaching a file");
+    page.getByLabel("Remove notes.txt").click();
+    assertThat(page.getByText("No attachment")).isVisible();
+    assertFocused("taking a file off");
+    press("Escape");
+    assertFocused("the attachments");
+  }
+
+  private static FilePayload notes() {
+    return new FilePayload("notes.txt", "text/plain", "Bring a lamp.".getBytes(UTF_8));
+  }
+
+  @Test(dependsOnMethods = "afterAFileIsAttachedAndTakenOff")
   public void afterOwnWordingAndPuttingADraftAway() {
     press("o");
     assertThat(page.getByText("For Foc Used alone.")).isVisible();

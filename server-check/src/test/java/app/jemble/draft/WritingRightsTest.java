@@ -35,7 +35,7 @@ public class WritingRightsTest extends ServerTest {
   @Test
   public void aReaderLooksAndWritesNothing() {
     String path = "/api/mailings/" + mailing;
-    Map<String, String> words = Map.of("subject", "x", "body", "<p>x</p>");
+    Map<String, Object> words = Map.of("subject", "x", "body", "<p>x</p>", "version", 0);
     List<Api.Answer> refused =
         List.of(
             reed.upload("/api/pictures?name=a.png", new byte[9]),

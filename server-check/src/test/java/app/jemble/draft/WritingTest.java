@@ -181,9 +181,8 @@ public class WritingTest extends ServerTest {
     long dov = addPerson("Dov", "Own", "dov@okonjo.example");
     long mailing = draft(List.of(bea, dov), "Hello {{first_name}}", "<p>Come by.</p>");
     String path = "/api/mailings/" + mailing;
-    Map<String, String> words =
-        Map.of("subject", "Hello {{first_name}}", "body", "<p>Come by. And bring the mast.</p>");
-    assertThat(api.put(path + "/own-words/" + bea, words).status()).isEqualTo(204);
+    Map<String, Object> words = own("Hello {{first_name}}", "Come by. And bring the mast.", 0);
+    assertThat(api.put(path + "/own-words/" + bea, words).status()).isEqualTo(200);
     JsonNode proof = api.get(path + "/proofs/" + bea).json();
     assertThat(proof.get("ownWords").asBoolean()).isTrue();
     assertThat(proof.get("text").asString()).contains("bring the mast");
@@ -193,14 +192,38 @@ public class WritingTest extends ServerTest {
     JsonNode look = api.get(path + "/check").json();
     assertThat(look.get("findings").toString()).contains("OWN_WORDING_OLD");
     assertThat(api.get(path + "/own-words").json().get(0).get("old").asBoolean()).isTrue();
-    Api.Answer broken =
-        api.put(path + "/own-words/" + dov, Map.of("subject", "x", "body", "<p>{{nome}}</p>"));
+    Api.Answer broken = api.put(path + "/own-words/" + dov, own("x", "{{nome}}", 0));
     assertThat(broken.json().get("detail").asString()).contains("no field named “nome”");
 
     release(mailing);
     assertThat(html("own@okonjo.example")).contains("And bring the mast.");
     assertThat(html("dov@okonjo.example")).contains("Come by on Friday.").doesNotContain("mast");
     assertThat(api.put(path + "/own-words/" + dov, words).status()).as("released").isEqualTo(409);
+  }
+
+  private static Map<String, Object> own(String subject, String body, int seen) {
+    return Map.of("subject", subject, "body", "<p>" + body + "</p>", "version", seen);
+  }
+
+  @Test
+  public void ownWordsAreNotSavedOverOnesThatNobodySaw() {
+    long bea = addPerson("Bea", "Twice", "twice@okonjo.example");
+    String mailing = "/api/mailings/" + draft(List.of(bea), "Hello", "<p>Shared</p>");
+    String path = mailing + "/own-words/" + bea;
+    assertThat(api.put(path, own("Hello", "Theirs", 0)).json().get("version").asInt()).isOne();
+    Api.Answer late = api.put(path, own("Hello", "Mine", 0));
+    assertThat(late.status()).isEqualTo(409);
+    assertThat(late.json().get("detail").asString()).contains("Somebody changed this person's");
+    assertThat(api.put(path, own("Hello", "Shared", 0)).status()).as("back to all").isEqualTo(409);
+    assertThat(api.put(path, own("Hello", "Theirs", 0)).status())
+        .as("the same once more, whose answer was lost")
+        .isEqualTo(200);
+    assertThat(api.get(mailing + "/proofs/" + bea).json().get("text").asString())
+        .startsWith("Theirs");
+    int seen = api.get(mailing + "/own-words").json().get(0).get("version").asInt();
+    assertThat(api.put(path, own("Hello", "Mine", seen)).status()).isEqualTo(200);
+    assertThat(api.get(mailing + "/proofs/" + bea).json().get("text").asString())
+        .startsWith("Mine");
   }
 
   private String html(String address) {
@@ -216,10 +239,10 @@ public class WritingTest extends ServerTest {
   public void ownWordsAreDroppedInOneAct() {
     long bea = addPerson("Bea", "Drop", "drop@okonjo.example");
     String path = "/api/mailings/" + draft(List.of(bea), "Hello", "<p>Shared</p>");
-    api.put(path + "/own-words/" + bea, Map.of("subject", "Hello", "body", "<p>Own</p>"));
+    api.put(path + "/own-words/" + bea, own("Hello", "Own", 0));
     assertThat(api.delete(path + "/own-words").status()).isEqualTo(204);
     assertThat(api.get(path + "/proofs/" + bea).json().get("text").asString()).startsWith("Shared");
-    api.put(path + "/own-words/" + bea, Map.of("subject", "Hello", "body", "<p>Shared</p>"));
+    api.put(path + "/own-words/" + bea, own("Hello", "Shared", 0));
     assertThat(api.get(path + "/own-words").json()).as("the same words are no own ones").isEmpty();
   }
 

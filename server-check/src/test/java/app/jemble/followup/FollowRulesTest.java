@@ -25,6 +25,25 @@ import tools.jackson.databind.JsonNode;
 public class FollowRulesTest extends RulesTrial {
 
   @Test
+  public void aRuleThatSomebodyAddedMeanwhileStaysBehindOnesOwn() {
+    long mailing =
+        draft(List.of(addPerson("Two", "Tabs", "two@tabs.example")), "Two at once", "<p>First</p>");
+    String path = "/api/mailings/" + mailing + "/rules?newest=";
+    Map<String, Object> theirs = waiting("QUIET", 3, "DAYS", task("Call them"));
+    Map<String, Object> mine = waiting("QUIET", 5, "DAYS", task("Write to them"));
+    assertThat(api.put(path + 0, List.of(theirs)).status()).isEqualTo(200);
+    assertThat(api.put(path + 0, List.of(mine)).status()).isEqualTo(200);
+    assertThat(titles(mailing)).containsExactly("Write to them", "Call them");
+    long newest = rules(mailing).valueStream().mapToLong(r -> r.get("id").asLong()).max().orElse(0);
+    assertThat(api.put(path + newest, List.of(mine)).status()).isEqualTo(200);
+    assertThat(titles(mailing)).as("what was seen and is not wanted is gone").hasSize(1);
+  }
+
+  private List<String> titles(long mailing) {
+    return rules(mailing).valueStream().map(r -> r.get("act").get("title").asString()).toList();
+  }
+
+  @Test
   public void theQuietAreFollowedUpInTheirThreadAndTheOthersAreNot() throws Exception {
     toMonday();
     Map<String, Long> who = peopleOfAllKinds();

@@ -188,10 +188,18 @@ class FollowRuleController {
         counts.not());
   }
 
-  /** All rules of a mailing, in this order; those that are not among them are taken away. */
+  /**
+   * The rules of a mailing, in this order; those that are not among them are taken away.
+   *
+   * @param newest the highest id among those that were seen (0: there were none); rules that were
+   *     added since stay, behind these
+   */
   @Needs(Right.WRITE)
   @PutMapping
-  List<RuleView> save(@PathVariable long mailing, @RequestBody List<RuleBody> wanted) {
+  List<RuleView> save(
+      @PathVariable long mailing,
+      @RequestParam(required = false) Long newest,
+      @RequestBody List<RuleBody> wanted) {
     rules.save(
         mailing,
         wanted.stream()
@@ -207,7 +215,8 @@ class FollowRuleController {
                         b.except(),
                         b.act(),
                         b.body()))
-            .toList());
+            .toList(),
+        newest);
     return all(mailing);
   }
 

@@ -64,6 +64,9 @@ interface FollowRuleMapper {
       """)
   int change(@Param("r") FollowRule rule);
 
+  @Update("update follow_rule set place = #{place} where id = #{id}")
+  int move(@Param("id") long id, @Param("place") int place);
+
   @Delete("delete from follow_rule where id = #{id}")
   int remove(long id);
 

@@ -14,6 +14,7 @@ import app.jemble.problem.Problem;
 import app.jemble.release.WithRelease;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -92,26 +93,41 @@ class FollowRules implements WithRelease {
         .orElseThrow(() -> Problem.notFound("There is no such rule any more."));
   }
 
-  /** Takes the place of all rules of a mailing, in this order. */
+  /**
+   * Takes the place of the rules of a mailing, in this order.
+   *
+   * @param newest the highest id among the rules that were seen; what somebody added since stays,
+   *     behind these. Null where all were seen.
+   */
   @Transactional
-  void save(long mailingId, List<Wanted> wanted) {
+  void save(long mailingId, List<Wanted> wanted, Long newest) {
     accounts.currentWriter();
     Cause mailing = changeable(mailingId);
     mapper.lock(mailingId);
-    RuleReading.mustBeFew(wanted);
     Map<Long, FollowRule> known =
         mapper.of(mailingId).stream().collect(Collectors.toMap(FollowRule::id, r -> r));
+    Set<Long> named = wanted.stream().map(Wanted::id).collect(Collectors.toSet());
+    List<FollowRule> unseen =
+        known.values().stream()
+            .filter(r -> newest != null && r.id() > newest && !named.contains(r.id()))
+            .sorted(Comparator.comparingInt(FollowRule::place))
+            .toList();
+    RuleReading.mustBeFew(wanted, unseen);
     Set<Long> written = new HashSet<>();
     List<Long> ids = new ArrayList<>();
     for (int place = 1; place <= wanted.size(); place++) {
       Wanted want = wanted.get(place - 1);
       FollowRule before = want.id() == null ? null : known.get(want.id());
       if (want.id() != null && before == null) {
-        throw Problem.conflict("A rule was taken away elsewhere in the meantime; reload.");
+        throw Problem.conflict("Somebody deleted this rule in the meantime; add it as a new one.");
       }
       long id = write(mailing, place, want, before, ids, wanted);
       ids.add(id);
       written.add(id);
+    }
+    for (FollowRule rule : unseen) {
+      written.add(rule.id());
+      mapper.move(rule.id(), written.size());
     }
     List<FollowRule> gone =
         known.values().stream()

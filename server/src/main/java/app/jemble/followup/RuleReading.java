@@ -26,9 +26,12 @@ class RuleReading {
   }
 
   /** A problem when there are more rules than a mailing may have. */
-  static void mustBeFew(List<Wanted> wanted) {
-    long waiting = wanted.stream().filter(w -> w.whom() != null).count();
-    if (waiting > MOST_WAITING || wanted.size() - waiting > MOST_AT_ONCE) {
+  static void mustBeFew(List<Wanted> wanted, List<FollowRule> besides) {
+    long waiting =
+        wanted.stream().filter(w -> w.whom() != null).count()
+            + besides.stream().filter(r -> r.whom() != null).count();
+    long atOnce = wanted.size() + besides.size() - waiting;
+    if (waiting > MOST_WAITING || atOnce > MOST_AT_ONCE) {
       throw Problem.wrong(
           "rules", "At most five rules wait, and at most five act at once on a response.");
     }

@@ -151,9 +151,7 @@ public class LetterheadService {
     long by = accounts.currentWriter().id();
     find(id);
     if (mapper.save(id, named(draft, id), clock.instant(), by) == 0) {
-      throw Problem.conflict(
-          "Somebody changed this letterhead in the meantime. Copy what you wrote, reload, and put"
-              + " it in again.");
+      throw Problem.conflict("Somebody changed this letterhead in the meantime.");
     }
     return find(id);
   }

@@ -1,12 +1,12 @@
 package app.jemble.message;
 
-import app.jemble.core.message.LetterText.Written;
 import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
-import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
@@ -15,7 +15,8 @@ interface OwnWordingMapper {
 
   String SELECT =
       """
-      select w.person_id, p.name as person_name, w.subject, w.body, w.shared_subject, w.shared_body
+      select w.person_id, p.name as person_name, w.subject, w.body, w.shared_subject, w.shared_body,
+             w.version
       from own_wording w
       join offered.person p on p.id = w.person_id
       where w.mailing_id = #{mailingId}
@@ -24,24 +25,32 @@ interface OwnWordingMapper {
   @Select(SELECT + "order by p.name_key collate \"C\", p.id")
   List<OwnWordings.OwnWording> all(long mailingId);
 
-  @Insert(
+  /** Nothing where somebody wrote other words than these after those that were seen. */
+  @Select(
       """
       insert into own_wording (mailing_id, person_id, subject, body, shared_subject, shared_body,
                                changed_at, changed_by)
-      values (#{mailingId}, #{personId}, #{own.subject}, #{own.body}, #{shared.subject},
-              #{shared.body}, #{at}, #{by})
+      values (#{w.mailingId}, #{w.personId}, #{w.own.subject}, #{w.own.body}, #{w.shared.subject},
+              #{w.shared.body}, #{at}, #{by})
       on conflict (mailing_id, person_id) do update
       set subject = excluded.subject, body = excluded.body,
           shared_subject = excluded.shared_subject, shared_body = excluded.shared_body,
-          changed_at = excluded.changed_at, changed_by = excluded.changed_by
+          changed_at = excluded.changed_at, changed_by = excluded.changed_by,
+          version = own_wording.version + 1
+      where own_wording.version = #{w.seen}
+         or (own_wording.subject, own_wording.body) = (excluded.subject, excluded.body)
+      returning version
       """)
-  int put(
-      @Param("mailingId") long mailingId,
-      @Param("personId") PersonId personId,
-      @Param("own") Written own,
-      @Param("shared") Written shared,
-      @Param("at") Instant at,
-      @Param("by") long by);
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  Optional<Integer> put(
+      @Param("w") OwnWordings.Rewording words, @Param("at") Instant at, @Param("by") long by);
+
+  @Select(
+      """
+      select version from own_wording where mailing_id = #{mailingId} and person_id = #{personId}
+      """)
+  Optional<Integer> version(
+      @Param("mailingId") long mailingId, @Param("personId") PersonId personId);
 
   @Delete("delete from own_wording where mailing_id = #{mailingId} and person_id = #{personId}")
   int drop(@Param("mailingId") long mailingId, @Param("personId") PersonId personId);

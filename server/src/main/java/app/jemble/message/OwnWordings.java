@@ -30,13 +30,22 @@ class OwnWordings {
       String subject,
       String body,
       String sharedSubject,
-      String sharedBody) {
+      String sharedBody,
+      int version) {
 
     /** Whether the shared words have changed since. */
     boolean isOlderThan(MailWording shared) {
       return !sharedSubject.equals(shared.subject()) || !sharedBody.equals(shared.body());
     }
   }
+
+  /**
+   * Words for one person, to be written.
+   *
+   * @param shared the words of all others now
+   * @param seen the version that these are written over
+   */
+  record Rewording(long mailingId, PersonId personId, Written own, Written shared, int seen) {}
 
   private final OwnWordingMapper mapper;
   private final MailingService mailings;
@@ -64,13 +73,18 @@ class OwnWordings {
     return mapper.all(mailingId);
   }
 
-  /** Keeps words for one person; the same words as the shared ones are no words of one's own. */
+  /**
+   * Keeps words for one person; the same words as the shared ones are no words of one's own.
+   *
+   * @param seen the version of the words that these were written over, 0 where there were none
+   * @return the version now, 0 where the person has the shared words
+   */
   @Transactional
-  void put(long mailingId, PersonId personId, String subject, String body) {
+  int put(long mailingId, PersonId personId, Written words, int seen) {
     long by = accounts.currentWriter().id();
     MailWording shared = wordings.of(mailings.lockDraft(mailingId));
-    String soundSubject = subject == null ? "" : subject;
-    String soundBody = SafeHtml.clean(body == null ? "" : body);
+    String soundSubject = words.subject() == null ? "" : words.subject();
+    String soundBody = SafeHtml.clean(words.body() == null ? "" : words.body());
     LetterText.errors(new Written(soundSubject, soundBody), workspace.fields()).stream()
         .findFirst()
         .ifPresent(
@@ -78,16 +92,20 @@ class OwnWordings {
               throw Problem.wrong("body", e.sentence());
             });
     if (soundSubject.equals(shared.subject()) && soundBody.equals(shared.body())) {
+      if (mapper.version(mailingId, personId).filter(now -> now != seen).isPresent()) {
+        throw changedMeanwhile();
+      }
       mapper.drop(mailingId, personId);
-    } else {
-      mapper.put(
-          mailingId,
-          personId,
-          new Written(soundSubject, soundBody),
-          shared.written(),
-          clock.instant(),
-          by);
+      return 0;
     }
+    Written own = new Written(soundSubject, soundBody);
+    return mapper
+        .put(new Rewording(mailingId, personId, own, shared.written(), seen), clock.instant(), by)
+        .orElseThrow(OwnWordings::changedMeanwhile);
+  }
+
+  private static Problem changedMeanwhile() {
+    return Problem.conflict("Somebody changed this person's own wording in the meantime.");
   }
 
   /** Goes back to the shared words for one person, or with null for all. */

@@ -5,6 +5,7 @@ import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.cause.Wordings;
 import app.jemble.core.access.Right;
+import app.jemble.core.message.LetterText.Written;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.record.PersonId;
 import app.jemble.message.OwnWordings.OwnWording;
@@ -33,6 +34,7 @@ class WordingController {
    * One person's own words.
    *
    * @param old whether the shared words have changed since
+   * @param version counts up with each change
    */
   record OwnWords(
       PersonId personId,
@@ -41,9 +43,18 @@ class WordingController {
       String body,
       String sharedSubject,
       String sharedBody,
-      boolean old) {}
+      boolean old,
+      int version) {}
 
-  record Words(String subject, String body) {}
+  /**
+   * @param version of the words that these are written over, 0 where the person had none
+   */
+  record Words(String subject, String body, int version) {}
+
+  /**
+   * @param version of the words that stand now, 0 where they are the shared ones
+   */
+  record WordsSaved(int version) {}
 
   /**
    * @param name of the new template; null saves back to the one the mailing began from
@@ -72,9 +83,9 @@ class WordingController {
 
   @Needs(Right.WRITE)
   @PutMapping("/own-words/{personId}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void put(@PathVariable long id, @PathVariable PersonId personId, @RequestBody Words words) {
-    ownWordings.put(id, personId, words.subject(), words.body());
+  WordsSaved put(@PathVariable long id, @PathVariable PersonId personId, @RequestBody Words words) {
+    Written written = new Written(words.subject(), words.body());
+    return new WordsSaved(ownWordings.put(id, personId, written, words.version()));
   }
 
   /** Goes back to the shared words for one person. */
@@ -138,6 +149,7 @@ class WordingController {
         w.body(),
         w.sharedSubject(),
         w.sharedBody(),
-        w.isOlderThan(shared));
+        w.isOlderThan(shared),
+        w.version());
   }
 }

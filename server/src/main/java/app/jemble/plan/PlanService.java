@@ -25,11 +25,11 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.ObjectMapper;
 
@@ -179,8 +179,10 @@ public class PlanService {
         plan.doneBy() == null ? null : doneBy(plan, ask, clocks, planned));
   }
 
+  /** Also days on which nothing leaves because something held it back. */
   private static List<PlanView.Day> days(List<Plan.Hour> hours, Map<LocalDate, Set<String>> bound) {
-    Map<LocalDate, List<PlanView.Hour>> byDay = new LinkedHashMap<>();
+    Map<LocalDate, List<PlanView.Hour>> byDay = new TreeMap<>();
+    bound.keySet().forEach(day -> byDay.put(day, new ArrayList<>()));
     for (Plan.Hour hour : hours) {
       byDay
           .computeIfAbsent(hour.hour().toLocalDate(), d -> new ArrayList<>())

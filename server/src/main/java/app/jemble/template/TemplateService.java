@@ -128,10 +128,7 @@ public class TemplateService {
     }
     mapper.keepVersion(id, sound.version());
     if (mapper.save(id, sound, sound.isPrivate() ? by : null, by, clock.instant()) == 0) {
-      throw Problem.conflict(
-          find(id).changedBy()
-              + " changed this template in the meantime. Copy what you wrote, reload, and"
-              + " put it in again.");
+      throw Problem.conflict(find(id).changedBy() + " changed this template in the meantime.");
     }
     return find(id);
   }
