@@ -1,5 +1,6 @@
 package app.jemble.core.followup;
 
+import app.jemble.core.pace.WallClock;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -35,7 +36,17 @@ public record WorkingDays(Set<LocalDate> daysOff, ZoneId house) {
    */
   public Instant after(Instant from, int days) {
     ZonedDateTime at = from.atZone(house);
-    LocalDate day = at.toLocalDate();
+    return WallClock.at(after(at.toLocalDate(), days).atTime(at.toLocalTime()), house);
+  }
+
+  /**
+   * The nth working day after a day, which does not count.
+   *
+   * @param days 1 or more
+   * @throws IllegalStateException when ten years in a row are days off
+   */
+  public LocalDate after(LocalDate from, int days) {
+    LocalDate day = from;
     for (int remaining = days, off = 0; remaining > 0; ) {
       day = day.plusDays(1);
       if (isWorking(day)) {
@@ -45,6 +56,6 @@ public record WorkingDays(Set<LocalDate> daysOff, ZoneId house) {
         throw new IllegalStateException("The calendar has no working day in ten years.");
       }
     }
-    return day.atTime(at.toLocalTime()).atZone(house).toInstant();
+    return day;
   }
 }

@@ -1,0 +1,31 @@
+package app.jemble.core.series;
+
+import java.time.Instant;
+import java.time.ZoneId;
+
+/**
+ * Whether somebody who was in a series comes in again: once a person, unless it is allowed.
+ *
+ * @param afterDays days on the workspace's clock after the last entry ended; null for never
+ */
+public record ReEntry(Integer afterDays) {
+
+  public static final ReEntry NEVER = new ReEntry(null);
+
+  public ReEntry {
+    if (afterDays != null && (afterDays < 0 || afterDays > 3650)) {
+      throw new SeriesException("Somebody comes in again after 0 to 3,650 days.");
+    }
+  }
+
+  /**
+   * @param lastEnded when their last entry ended; null while they are in it
+   */
+  public boolean allows(Instant lastEnded, Instant now, ZoneId house) {
+    if (afterDays == null || lastEnded == null) {
+      return false;
+    }
+    Instant from = lastEnded.atZone(house).plusDays(afterDays).toInstant();
+    return !now.isBefore(from);
+  }
+}
