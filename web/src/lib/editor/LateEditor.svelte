@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query';
   import { onMount, type ComponentProps } from 'svelte';
+  import { whenQuiet } from './whenQuiet';
   import type TextEditor from './TextEditor.svelte';
 
   let props: ComponentProps<typeof TextEditor> = $props();
@@ -12,6 +14,7 @@
   /** Also before it is there: then as soon as it is. */
   export function focus() {
     wanted = !editor;
+    if (wanted) load();
     editor?.focus();
   }
 
@@ -23,9 +26,18 @@
     new DOMParser().parseFromString(props.value, 'text/html').body.textContent ?? ''
   );
 
-  onMount(() => {
+  const queries = useQueryClient();
+
+  function load() {
     void import('./TextEditor.svelte').then((loaded) => (Editor = loaded.default));
-  });
+  }
+
+  /** Whoever presses the words before the editor is there is about to write. */
+  function writesWhenPressed(words: Element) {
+    words.addEventListener('pointerdown', focus);
+  }
+
+  onMount(() => whenQuiet(() => queries.isFetching() > 0, load));
   $effect(() => {
     if (editor && wanted) focus();
   });
@@ -34,7 +46,15 @@
 {#if Editor}
   <Editor bind:this={editor} {...props} />
 {:else if props.singleLine}
-  <span class="block min-h-6 truncate" aria-busy="true" title={plain}>{plain}</span>
+  <span class="block min-h-6 truncate" aria-busy="true" title={plain} {@attach writesWhenPressed}
+    >{plain}</span
+  >
 {:else}
-  <p class="min-h-0 flex-1 overflow-hidden px-3.5 py-3 text-soft" aria-busy="true">{plain}</p>
+  <p
+    class="min-h-0 flex-1 overflow-hidden px-3.5 py-3 text-soft"
+    aria-busy="true"
+    {@attach writesWhenPressed}
+  >
+    {plain}
+  </p>
 {/if}

@@ -144,16 +144,13 @@ public class RightsTest extends ServerTest {
     long waiting = draft(List.of(person), "Hello", "<p>Hello</p>");
     makePrivate(waiting);
     release(waiting);
-    Map<String, Object> template = new HashMap<>();
-    template.putAll(
-        Map.of("name", name, "label", "", "startsFrom", "person", "private", true, "subject", "x"));
-    template.putAll(Map.of("body", "<p>x</p>", "topicId", 1, "promotional", false, "version", 0));
-    template.put("letterheadId", null);
     Map<String, Object> filter = new HashMap<>();
     filter.putAll(Map.of("subject", "people", "name", name, "shared", false));
     filter.put("filter", Map.of("match", "ALL", "conditions", List.of(), "groups", List.of()));
     filter.put("layout", null);
     return Map.of(
+        "series",
+        List.of(privateSeries(name)),
         "unplaced",
         List.of(unplaced),
         "mailing",
@@ -165,9 +162,25 @@ public class RightsTest extends ServerTest {
         "answer",
         List.of(answer.json().get("mailingId").asLong()),
         "template",
-        List.of(tomas.post("/api/templates", template).json().path("id").asLong()),
+        List.of(tomas.post("/api/templates", privateTemplate(name)).json().path("id").asLong()),
         "filter",
         List.of(tomas.post("/api/filters", filter).json().get("id").asLong()));
+  }
+
+  private static Map<String, Object> privateTemplate(String name) {
+    Map<String, Object> template = new HashMap<>();
+    template.putAll(
+        Map.of("name", name, "label", "", "startsFrom", "person", "private", true, "subject", "x"));
+    template.putAll(Map.of("body", "<p>x</p>", "topicId", 1, "promotional", false, "version", 0));
+    template.put("letterheadId", null);
+    return template;
+  }
+
+  private long privateSeries(String name) {
+    long series =
+        tomas.post("/api/series", Map.of("name", name, "topicId", 1)).json().get("id").asLong();
+    sql.sql("update series set private = true where id = ?").param(series).update();
+    return series;
   }
 
   private void makePrivate(long mailing) {
@@ -187,6 +200,8 @@ public class RightsTest extends ServerTest {
               select r::text from response r union all
               select i.id || coalesce(i.placed_at::text, '') from inbound_mail i union all
               select t::text from template t union all
+              select s::text from series s union all
+              select s::text from series_step s union all
               select k::text from kept_filter k) all_rows (t)
             """)
         .query(String.class)

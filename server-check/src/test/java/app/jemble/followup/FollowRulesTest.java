@@ -29,8 +29,8 @@ public class FollowRulesTest extends RulesTrial {
     long mailing =
         draft(List.of(addPerson("Two", "Tabs", "two@tabs.example")), "Two at once", "<p>First</p>");
     String path = "/api/mailings/" + mailing + "/rules?newest=";
-    Map<String, Object> theirs = waiting("QUIET", 3, "DAYS", task("Call them"));
-    Map<String, Object> mine = waiting("QUIET", 5, "DAYS", task("Write to them"));
+    Map<String, Object> theirs = waiting("NO_REPLY", 3, "DAYS", task("Call them"));
+    Map<String, Object> mine = waiting("NO_REPLY", 5, "DAYS", task("Write to them"));
     assertThat(api.put(path + 0, List.of(theirs)).status()).isEqualTo(200);
     assertThat(api.put(path + 0, List.of(mine)).status()).isEqualTo(200);
     assertThat(titles(mailing)).containsExactly("Write to them", "Call them");

@@ -35,7 +35,9 @@ public record Cause(
     /** a rule of what is done after a mailing is out */
     RULE,
     /** a colleague who answers one mail by hand */
-    ANSWER
+    ANSWER,
+    /** a step of a series */
+    STEP
   }
 
   public boolean isRule() {

@@ -135,9 +135,12 @@ class Departures {
     end(worker, ends);
   }
 
-  /** Why a follow-up must not leave at this instant: what happened since it was taken up. */
+  /**
+   * Why what comes after another must not leave at this instant: what happened since it was taken
+   * up.
+   */
   Optional<String> stopped(HandoverMapper.Claimed message) {
-    return message.isFollowUp()
+    return message.comesAfter()
         ? Optional.ofNullable(stays.stopped(List.of(message)).get(message.id()))
         : Optional.empty();
   }

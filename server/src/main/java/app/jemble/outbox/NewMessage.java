@@ -26,4 +26,11 @@ public record NewMessage(
     MessageId threadId,
     ThreadPlace thread,
     long recordId,
-    Instant due) {}
+    Instant due) {
+
+  /** The same as one of several that a person has of one cause, by its number from 0 on. */
+  public NewMessage numbered(long number) {
+    return new NewMessage(
+        personId, address, recipient, token, frozen, followsId, threadId, thread, number, due);
+  }
+}

@@ -191,7 +191,7 @@ final class OutboxWorker implements AutoCloseable {
   private HandoverResult handOver(Departures.Ready ready, Departures.Ready next, Line line) {
     HandoverMapper.Claimed message = ready.message();
     int attempt = message.tries() + 1;
-    boolean surelyNext = next != null && !next.message().isFollowUp();
+    boolean surelyNext = next != null && !next.message().comesAfter();
     HandoverResult result =
         line.send(
             ready.parcel(), surelyNext ? next.parcel() : null, () -> begun(message.id(), attempt));

@@ -20,9 +20,9 @@ import org.springframework.stereotype.Component;
 class StayGuard {
 
   private final HandoverMapper mapper;
-  private final LastLook looks;
+  private final List<LastLook> looks;
 
-  StayGuard(HandoverMapper mapper, LastLook looks) {
+  StayGuard(HandoverMapper mapper, List<LastLook> looks) {
     this.mapper = mapper;
     this.looks = looks;
   }
@@ -38,7 +38,7 @@ class StayGuard {
       reason(message).ifPresent(reason -> stopped.put(message.id(), reason));
     }
     messages.stream()
-        .filter(HandoverMapper.Claimed::isFollowUp)
+        .filter(HandoverMapper.Claimed::comesAfter)
         .collect(Collectors.groupingBy(HandoverMapper.Claimed::causeId))
         .forEach((mailing, theirs) -> lookOnceMore(mailing, theirs, stopped));
     return stopped;
@@ -46,11 +46,13 @@ class StayGuard {
 
   private void lookOnceMore(
       long mailing, List<HandoverMapper.Claimed> messages, Map<MessageId, String> stopped) {
-    Map<PersonId, String> notTo =
-        looks.notTo(mailing, messages.stream().map(HandoverMapper.Claimed::personId).toList());
-    messages.stream()
-        .filter(message -> notTo.containsKey(message.personId()))
-        .forEach(message -> stopped.putIfAbsent(message.id(), notTo.get(message.personId())));
+    List<PersonId> people = messages.stream().map(HandoverMapper.Claimed::personId).toList();
+    for (LastLook look : looks) {
+      Map<PersonId, String> notTo = look.notTo(mailing, people);
+      messages.stream()
+          .filter(message -> notTo.containsKey(message.personId()))
+          .forEach(message -> stopped.putIfAbsent(message.id(), notTo.get(message.personId())));
+    }
   }
 
   private static Optional<String> reason(HandoverMapper.Stay message) {
@@ -67,7 +69,8 @@ class StayGuard {
                 message.doNotWrite(),
                 false,
                 false));
-    return FollowUp.stoppedBy(thread)
+    // What ends a series is chosen for each; whoever knows the series is asked.
+    return (message.ofStep() ? Optional.<String>empty() : FollowUp.stoppedBy(thread))
         .or(() -> reach == Reach.READY ? Optional.empty() : Optional.of(reach.words()));
   }
 }

@@ -2,6 +2,7 @@ package app.jemble.core.series;
 
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.Optional;
 
 /**
  * Whether somebody who was in a series comes in again: once a person, unless it is allowed.
@@ -22,10 +23,13 @@ public record ReEntry(Integer afterDays) {
    * @param lastEnded when their last entry ended; null while they are in it
    */
   public boolean allows(Instant lastEnded, Instant now, ZoneId house) {
-    if (afterDays == null || lastEnded == null) {
-      return false;
-    }
-    Instant from = lastEnded.atZone(house).plusDays(afterDays).toInstant();
-    return !now.isBefore(from);
+    return lastEnded != null
+        && endedBy(now, house).filter(latest -> !lastEnded.isAfter(latest)).isPresent();
+  }
+
+  /** Whoever's last entry ended by then may come in now; empty when nobody may. */
+  public Optional<Instant> endedBy(Instant now, ZoneId house) {
+    return Optional.ofNullable(afterDays)
+        .map(days -> now.atZone(house).minusDays(days).toInstant());
   }
 }

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * By which clock a series runs, and when its messages may leave.
@@ -27,7 +28,7 @@ public record SeriesClock(ZoneId house, boolean ownClock, WorkingDays days, List
 
   /** At any time, on the workspace's clock. */
   public static SeriesClock always(WorkingDays days) {
-    NextOpen any = new NextOpen(WeeklyHours.ANY, java.util.Set.of());
+    NextOpen any = new NextOpen(WeeklyHours.ANY, Set.of());
     return new SeriesClock(days.house(), false, days, List.of(any));
   }
 

@@ -4,6 +4,7 @@ import app.jemble.core.reach.Reach;
 import app.jemble.core.response.ResponseKind;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** What becomes of a step that is due to somebody. */
@@ -12,6 +13,9 @@ public final class StepJudge {
   /** These end a series for a person whatever was chosen; so does being returned for good. */
   private static final Set<Reach> ENDS =
       EnumSet.of(Reach.ASKED_NOT, Reach.LEFT_TOPIC, Reach.DO_NOT_WRITE);
+
+  /** Why it is over for whoever matches the ending filter. */
+  public static final String MATCHED = "came to match what ends it";
 
   private StepJudge() {}
 
@@ -73,21 +77,30 @@ public final class StepJudge {
   }
 
   private static Verdict end(Facts of, Ending ending) {
-    if (of.came().contains(ResponseKind.LEFT) || of.came().contains(ResponseKind.COMPLAINED)) {
-      return new Ends("left the list");
-    }
-    if (of.came().contains(ResponseKind.RETURNED_HARD)) {
-      return new Ends("a message came back for good");
+    Optional<Ends> came = endedBy(of.came(), ending);
+    if (came.isPresent()) {
+      return came.get();
     }
     if (ENDS.contains(of.reach())) {
       return new Ends(of.reach().words());
     }
-    if (ending.onReply() && of.came().contains(ResponseKind.REPLIED)) {
-      return new Ends("replied");
+    return ending.onFilter() && of.endFilter() ? new Ends(MATCHED) : null;
+  }
+
+  /** What came back and ends it, whatever step the person waits for. */
+  public static Optional<Ends> endedBy(Set<ResponseKind> came, Ending ending) {
+    if (came.contains(ResponseKind.LEFT) || came.contains(ResponseKind.COMPLAINED)) {
+      return Optional.of(new Ends("left the list"));
     }
-    if (ending.onClick() && of.came().contains(ResponseKind.CLICKED)) {
-      return new Ends("followed a link");
+    if (came.contains(ResponseKind.RETURNED_HARD)) {
+      return Optional.of(new Ends("a message came back for good"));
     }
-    return ending.onFilter() && of.endFilter() ? new Ends("came to match what ends it") : null;
+    if (ending.onReply() && came.contains(ResponseKind.REPLIED)) {
+      return Optional.of(new Ends("replied"));
+    }
+    if (ending.onClick() && came.contains(ResponseKind.CLICKED)) {
+      return Optional.of(new Ends("followed a link"));
+    }
+    return Optional.empty();
   }
 }

@@ -10,6 +10,9 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import org.dmfs.rfc5545.DateTime;
+import org.dmfs.rfc5545.recur.RecurrenceRule;
+import org.dmfs.rfc5545.recur.RecurrenceRuleIterator;
 import org.testng.annotations.Test;
 
 /** Days that come round, by worked examples and day by day over ten thousand dates. */
@@ -108,6 +111,36 @@ public class OccasionTest {
         walked = occasion.saidOn(first, day);
       }
       assertThat(walked).contains(next);
+    }
+  }
+
+  /**
+   * Against lib-recur, a calendar library: a yearly rule whose day is left to fall on the day
+   * before where the year has none (RFC 5545 3.3.10, RFC 7529 4.1).
+   */
+  @Test
+  public void tenThousandDatesComeRoundAsACalendarSaysTheyDo() throws Exception {
+    RecurrenceRule yearly = new RecurrenceRule("RSCALE=GREGORIAN;FREQ=YEARLY;SKIP=BACKWARD");
+    Random random = new Random(15);
+    for (int i = 0; i < 10_000; i++) {
+      LocalDate first =
+          i % 20 == 0
+              ? LocalDate.of(1904 + 4 * random.nextInt(28), 2, 28).plusDays(1)
+              : day("1900-01-01").plusDays(random.nextInt(45_000));
+      RecurrenceRuleIterator days =
+          yearly.iterator(
+              new DateTime(first.getYear(), first.getMonthValue() - 1, first.getDayOfMonth()));
+      days.nextDateTime();
+      LocalDate from = first.plusDays(1);
+      for (int years = 1; years <= 12; years++) {
+        DateTime theirs = days.nextDateTime();
+        Turn ours = Occasion.everyYear().next(first, from).orElseThrow();
+        assertThat(ours.years()).isEqualTo(years);
+        assertThat(ours.day())
+            .isEqualTo(
+                LocalDate.of(theirs.getYear(), theirs.getMonth() + 1, theirs.getDayOfMonth()));
+        from = ours.day().plusDays(1);
+      }
     }
   }
 }

@@ -1,0 +1,103 @@
+package app.jemble.series;
+
+import app.jemble.account.AccountService;
+import app.jemble.core.record.PersonId;
+import app.jemble.core.series.SeriesState;
+import app.jemble.filter.AskedNow;
+import app.jemble.filter.FilterBody;
+import app.jemble.people.PeopleService;
+import app.jemble.problem.Problem;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** People come into a series, and are taken out. */
+@Service
+class Entering {
+
+  private static final int LOT = 50_000;
+
+  private final EntryMapper entries;
+  private final OpenSeries open;
+  private final SeriesClocks clocks;
+  private final PeopleService people;
+  private final AccountService accounts;
+  private final AskedNow asked;
+  private final Clock clock;
+
+  Entering(
+      EntryMapper entries,
+      OpenSeries open,
+      SeriesClocks clocks,
+      PeopleService people,
+      AccountService accounts,
+      AskedNow asked,
+      Clock clock) {
+    this.entries = entries;
+    this.open = open;
+    this.clocks = clocks;
+    this.people = people;
+    this.accounts = accounts;
+    this.asked = asked;
+    this.clock = clock;
+  }
+
+  /**
+   * Lets in whoever a filter picks now, or these people.
+   *
+   * @param filter null for these people
+   * @return how many came in; others are in already, or were and do not come in again
+   */
+  @Transactional
+  int letIn(long seriesId, FilterBody filter, List<PersonId> picks, String cameBy) {
+    accounts.currentWriter();
+    Series series = open.lock(seriesId);
+    if (series.state() == SeriesState.ENDED) {
+      throw Problem.conflict("This series was ended; nobody comes in any more.");
+    }
+    List<PersonId> whom = filter == null ? picks : List.copyOf(people.ids(filter, asked.byMe()));
+    if (whom.isEmpty()) {
+      throw Problem.wrong("people", "Pick at least one person.");
+    }
+    Instant now = clock.instant();
+    Instant endedBy = series.reEntry().endedBy(now, clocks.house()).orElse(null);
+    int in = 0;
+    for (int from = 0; from < whom.size(); from += LOT) {
+      PersonId[] lot =
+          whom.subList(from, Math.min(whom.size(), from + LOT)).toArray(PersonId[]::new);
+      in += entries.letIn(seriesId, lot, cameBy, now, endedBy);
+    }
+    return in;
+  }
+
+  /** Takes people out; what has not left to them does not. */
+  @Transactional
+  int takeOut(long seriesId, List<PersonId> whom) {
+    String by = accounts.currentWriter().name();
+    open.lock(seriesId);
+    return entries.takeOut(
+        seriesId, whom.toArray(PersonId[]::new), "taken out by " + by, clock.instant());
+  }
+
+  /** Nothing leaves to somebody before an instant; null lifts that. */
+  @Transactional
+  void hold(long seriesId, PersonId person, Instant until) {
+    accounts.currentWriter();
+    open.lock(seriesId);
+    if (entries.hold(seriesId, person, until, clock.instant()) == 0) {
+      throw Problem.notFound("They are not in this series.");
+    }
+  }
+
+  /** Somebody does not get a step that they have not had. */
+  @Transactional
+  void skip(long seriesId, PersonId person, long stepId) {
+    accounts.currentWriter();
+    open.lock(seriesId);
+    if (entries.skip(seriesId, person, stepId) == 0) {
+      throw Problem.conflict("They are not in this series, or have had this step.");
+    }
+  }
+}

@@ -1,0 +1,373 @@
+package app.jemble.series;
+
+import app.jemble.core.message.MessageId;
+import app.jemble.core.record.PersonId;
+import app.jemble.core.series.EntryState;
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface EntryMapper {
+
+  /**
+   * Somebody's way through a series, as it is looked at.
+   *
+   * @param turn which time they came in, from 0 on
+   * @param passedStepId the last step that they had or were passed over by, or null
+   * @param passedAt when that was; without one, when they came in
+   * @param stoodStill seconds for which their wait stood still since
+   * @param heldUntil nothing leaves to them before it, or null
+   */
+  record Entry(
+      long id,
+      PersonId personId,
+      int turn,
+      Long passedStepId,
+      Instant passedAt,
+      double stoodStill,
+      Instant heldUntil) {}
+
+  /** Active series in which somebody is to be looked at. */
+  @Select(
+      """
+      select s.id
+      from series s
+      where s.state = 'active'
+        and exists (select from series_entry e
+                    where e.series_id = s.id and e.state = 'in' and e.look_at <= #{now})
+      order by s.id
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<Long> toLookAt(Instant now);
+
+  /** Entries to be looked at that nobody else has in hand, locked until the transaction ends. */
+  @Select(
+      """
+      select id, person_id, turn, passed_step_id, passed_at,
+             extract(epoch from stood_still)::float8 as stood_still, held_until
+      from series_entry
+      where series_id = #{series} and state = 'in' and look_at <= #{now}
+      order by look_at, id
+      limit #{most}
+      for no key update skip locked
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<Entry> claim(
+      @Param("series") long series, @Param("now") Instant now, @Param("most") int most);
+
+  /**
+   * The message of the step that an entry is past.
+   *
+   * @param sentAt null while it has not left
+   * @param waits whether it still is to leave
+   */
+  record LastMessage(long entryId, MessageId messageId, Instant sentAt, boolean waits) {}
+
+  @Select(
+      """
+      select e.id as entry_id, m.id as message_id, m.sent_at, m.to_depart as waits
+      from series_entry e
+      join series_pass p on p.entry_id = e.id and p.step_id = e.passed_step_id
+      join offered.message m on m.id = p.message_id
+      where e.id = any(#{entries})
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<LastMessage> lastMessages(@Param("entries") Long[] entries);
+
+  /** The last message that an entry got, of whatever step. */
+  record Got(long entryId, MessageId messageId) {}
+
+  @Select(
+      """
+      select distinct on (p.entry_id) p.entry_id, p.message_id
+      from series_pass p
+      join offered.message m on m.id = p.message_id
+      where p.entry_id = any(#{entries}) and m.is_sent
+      order by p.entry_id, m.sent_at desc, m.id desc
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<Got> lastGot(@Param("entries") Long[] entries);
+
+  /** What came back to the messages of an entry. */
+  record Came(long entryId, String kind) {}
+
+  @Select(
+      """
+      select distinct p.entry_id, r.kind
+      from series_pass p
+      join offered.response r on r.message_id = p.message_id
+      where p.entry_id = any(#{entries})
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<Came> came(@Param("entries") Long[] entries);
+
+  /** The steps that entries are not to get. */
+  record Skipped(long entryId, long stepId) {}
+
+  @Select("select entry_id, step_id from series_skip where entry_id = any(#{entries})")
+  List<Skipped> skipped(@Param("entries") Long[] entries);
+
+  @Update(
+      """
+      update series_entry e
+      set look_at = to_timestamp(n.seconds)
+      from unnest(#{entries}::bigint[], #{seconds}::bigint[]) as n (id, seconds)
+      where e.id = n.id
+      """)
+  int lookAgain(@Param("entries") Long[] entries, @Param("seconds") Long[] seconds);
+
+  /** Notes messages that were put in the outbox for a step. */
+  @Insert(
+      """
+      insert into series_pass (entry_id, step_id, at, message_id)
+      select e.id, #{step}, #{at}, m.id
+      from series_entry e
+      join offered.message m
+        on m.cause_id = #{cause} and m.person_id = e.person_id and m.record_id = e.turn
+      where e.id = any(#{entries})
+      """)
+  int left(
+      @Param("step") long step,
+      @Param("cause") long cause,
+      @Param("entries") Long[] entries,
+      @Param("at") Instant at);
+
+  /** Notes that entries are past a step without a message, and why. */
+  @Insert(
+      """
+      insert into series_pass (entry_id, step_id, at, why)
+      select n.id, #{step}, #{at}, n.why
+      from unnest(#{entries}::bigint[], #{why}::text[]) as n (id, why)
+      """)
+  int passed(
+      @Param("step") long step,
+      @Param("entries") Long[] entries,
+      @Param("why") List<String> why,
+      @Param("at") Instant at);
+
+  @Update(
+      """
+      update series_entry
+      set passed_step_id = #{step}, passed_at = #{at}, stood_still = '0', look_at = #{at}
+      where id = any(#{entries})
+      """)
+  int goOn(@Param("step") long step, @Param("entries") Long[] entries, @Param("at") Instant at);
+
+  @Update(
+      """
+      update series_entry e
+      set state = case when n.why = '' then 'finished' else 'ended' end, look_at = null,
+          ended_at = #{at}, ended_why = n.why
+      from unnest(#{entries}::bigint[], #{why}::text[]) as n (id, why)
+      where e.id = n.id
+      """)
+  int end(
+      @Param("entries") Long[] entries, @Param("why") List<String> why, @Param("at") Instant at);
+
+  /**
+   * Lets people in who are not in, nor were, or whose last entry ended by an instant.
+   *
+   * @param endedBy null when nobody comes in again
+   */
+  @Insert(
+      """
+      insert into series_entry (series_id, person_id, turn, came_by, entered_at, passed_at, look_at)
+      select #{series}, p.id, coalesce(l.turn + 1, 0), #{cameBy}, #{at}, #{at}, #{at}
+      from unnest(#{people}::bigint[]) as p (id)
+      left join lateral (
+        select e.turn, e.state, e.ended_at
+        from series_entry e
+        where e.series_id = #{series} and e.person_id = p.id
+        order by e.turn desc
+        limit 1
+      ) l on true
+      where l.turn is null or (l.state <> 'in' and l.ended_at <= #{endedBy})
+      on conflict do nothing
+      """)
+  int letIn(
+      @Param("series") long series,
+      @Param("people") PersonId[] people,
+      @Param("cameBy") String cameBy,
+      @Param("at") Instant at,
+      @Param("endedBy") Instant endedBy);
+
+  /** Everyone who is in it is looked at soon: what was reckoned for them may have changed. */
+  @Update(
+      """
+      update series_entry set look_at = #{now}
+      where series_id = #{series} and state = 'in' and look_at > #{now}
+      """)
+  int lookAtAll(@Param("series") long series, @Param("now") Instant now);
+
+  /** The waits of everyone stood still for so long. */
+  @Update(
+      """
+      update series_entry
+      set stood_still = stood_still + make_interval(secs => #{seconds}), look_at = #{now}
+      where series_id = #{series} and state = 'in'
+        -- What has not departed begins their wait when it does.
+        and not exists (select from series_pass p join offered.message m on m.id = p.message_id
+                        where p.entry_id = series_entry.id and p.step_id = series_entry.passed_step_id
+                          and m.sent_at is null)
+      """)
+  int putOff(
+      @Param("series") long series, @Param("seconds") double seconds, @Param("now") Instant now);
+
+  /** Whoever had finished waits for what was put at the end. */
+  @Update(
+      """
+      update series_entry
+      set state = 'in', ended_at = null, look_at = #{now}
+      where series_id = #{series} and state = 'finished'
+        and not exists (select from series_entry o
+                        where o.series_id = series_entry.series_id
+                          and o.person_id = series_entry.person_id and o.turn > series_entry.turn)
+      """)
+  int goOnAfterEnd(@Param("series") long series, @Param("now") Instant now);
+
+  /** Somebody to whom a message of a step is about to leave. */
+  record Leaving(long entryId, PersonId personId, boolean ended, String endedWhy) {}
+
+  @Select(
+      """
+      select distinct on (e.person_id) e.id as entry_id, e.person_id,
+             e.state = 'ended' as ended, e.ended_why
+      from series_entry e
+      where e.series_id = #{series} and e.person_id = any(#{people})
+      order by e.person_id, e.turn desc
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<Leaving> leaving(@Param("series") long series, @Param("people") PersonId[] people);
+
+  @Update(
+      """
+      update series_entry
+      set state = 'ended', ended_at = #{at}, ended_why = #{why}, look_at = null
+      where series_id = #{series} and person_id = any(#{people}) and state = 'in'
+      """)
+  int takeOut(
+      @Param("series") long series,
+      @Param("people") PersonId[] people,
+      @Param("why") String why,
+      @Param("at") Instant at);
+
+  @Update(
+      """
+      update series_entry
+      set state = 'ended', ended_at = #{at}, ended_why = #{why}, look_at = null
+      where series_id = #{series} and state = 'in'
+      """)
+  int endAll(@Param("series") long series, @Param("why") String why, @Param("at") Instant at);
+
+  @Update(
+      """
+      update series_entry
+      set held_until = #{until}, look_at = #{now}
+      where series_id = #{series} and person_id = #{person} and state = 'in'
+      """)
+  int hold(
+      @Param("series") long series,
+      @Param("person") PersonId person,
+      @Param("until") Instant until,
+      @Param("now") Instant now);
+
+  @Insert(
+      """
+      insert into series_skip (entry_id, step_id)
+      select e.id, s.id
+      from series_entry e
+      join series_step s on s.series_id = e.series_id
+      where e.series_id = #{series} and e.person_id = #{person} and e.state = 'in'
+        and s.id = #{step}
+        and not exists (select from series_pass p where p.entry_id = e.id and p.step_id = s.id)
+      on conflict (entry_id, step_id) do update set step_id = excluded.step_id
+      """)
+  int skip(
+      @Param("series") long series, @Param("person") PersonId person, @Param("step") long step);
+
+  /** How many are where. */
+  record Counts(long seriesId, long in, long finished, long ended) {}
+
+  @Select(
+      """
+      select series_id, count(*) filter (where state = 'in') as in,
+             count(*) filter (where state = 'finished') as finished,
+             count(*) filter (where state = 'ended') as ended
+      from series_entry
+      where series_id = any(#{series})
+      group by series_id
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<Counts> counts(@Param("series") Long[] series);
+
+  /** What became of a step: how many it left to, and were passed over by it. */
+  record StepCounts(
+      long stepId,
+      long sent,
+      long waiting,
+      long without,
+      long opened,
+      long clicked,
+      long replied,
+      long returned,
+      long leftList) {}
+
+  @Select(
+      """
+      select p.step_id, count(*) filter (where m.is_sent) as sent,
+             count(*) filter (where m.to_depart) as waiting,
+             count(*) filter (where p.message_id is null) as without,
+             count(*) filter (where m.opened) as opened,
+             count(*) filter (where m.clicked) as clicked,
+             count(*) filter (where m.replied) as replied,
+             count(*) filter (where m.returned) as returned,
+             count(*) filter (where m.has_left) as left_list
+      from series_pass p
+      join series_step s on s.id = p.step_id
+      left join offered.message m on m.id = p.message_id
+      where s.series_id = #{series}
+      group by p.step_id
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<StepCounts> stepCounts(long series);
+
+  /**
+   * Somebody of a series.
+   *
+   * @param had how many steps they had or were passed over by
+   */
+  record Somebody(
+      long entryId,
+      PersonId personId,
+      String name,
+      EntryState state,
+      String cameBy,
+      Instant enteredAt,
+      Long passedStepId,
+      Instant passedAt,
+      Instant heldUntil,
+      Instant endedAt,
+      String endedWhy,
+      long had) {}
+
+  @Select(
+      """
+      select e.id as entry_id, e.person_id, p.name, upper(e.state) as state, e.came_by, e.entered_at,
+             e.passed_step_id, e.passed_at, e.held_until, e.ended_at, e.ended_why,
+             (select count(*) from series_pass a where a.entry_id = e.id) as had
+      from series_entry e
+      join offered.person p on p.id = e.person_id
+      where e.series_id = #{series} and e.id > #{after}
+      order by e.id
+      limit #{most}
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<Somebody> people(
+      @Param("series") long series, @Param("after") long after, @Param("most") int most);
+}

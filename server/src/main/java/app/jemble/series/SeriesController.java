@@ -1,0 +1,117 @@
+package app.jemble.series;
+
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
+import app.jemble.core.series.SeriesState;
+import app.jemble.series.EntryMapper.Counts;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Series: begun, changed, activated, paused, ended. */
+@RestController
+@RequestMapping("/api/series")
+class SeriesController {
+
+  /** A series in the list of all. */
+  @Schema(name = "SeriesLine")
+  record Line(long id, String name, SeriesState state, long in, long finished, long ended) {}
+
+  /** What a series begins with. */
+  @Schema(name = "SeriesBegun")
+  record Begun(String name, long topicId) {}
+
+  /**
+   * @param waitsStoodStill whether the time of the pause does not count as waited
+   */
+  @Schema(name = "SeriesGoesOn")
+  record GoesOn(boolean waitsStoodStill) {}
+
+  private final SeriesService series;
+  private final SeriesMoves moves;
+  private final SeriesShown shown;
+  private final EntryMapper entries;
+
+  SeriesController(
+      SeriesService series, SeriesMoves moves, SeriesShown shown, EntryMapper entries) {
+    this.series = series;
+    this.moves = moves;
+    this.shown = shown;
+    this.entries = entries;
+  }
+
+  @Needs(Right.SEE)
+  @GetMapping
+  List<Line> all() {
+    List<Series> all = series.all();
+    Map<Long, Counts> counts =
+        entries.counts(all.stream().map(Series::id).toArray(Long[]::new)).stream()
+            .collect(Collectors.toMap(Counts::seriesId, Function.identity()));
+    return all.stream()
+        .map(
+            s -> {
+              Counts of = counts.getOrDefault(s.id(), new Counts(s.id(), 0, 0, 0));
+              return new Line(s.id(), s.name(), s.state(), of.in(), of.finished(), of.ended());
+            })
+        .toList();
+  }
+
+  @Needs(Right.WRITE)
+  @PostMapping
+  SeriesView begin(@RequestBody Begun begun) {
+    return shown.one(series.create(begun.name(), begun.topicId()));
+  }
+
+  @Needs(Right.SEE)
+  @GetMapping("/{id}")
+  SeriesView one(@PathVariable long id) {
+    return shown.one(id);
+  }
+
+  @Needs(Right.WRITE)
+  @PutMapping("/{id}")
+  SeriesView write(@PathVariable long id, @RequestBody SeriesBody body) {
+    series.write(id, body);
+    return shown.one(id);
+  }
+
+  /** From now on people can come in, and what is due leaves. */
+  @Needs(Right.WRITE)
+  @PostMapping("/{id}/activate")
+  SeriesView activate(@PathVariable long id) {
+    moves.activate(id);
+    return shown.one(id);
+  }
+
+  /** Nothing leaves until it goes on. */
+  @Needs(Right.WRITE)
+  @PostMapping("/{id}/pause")
+  SeriesView pause(@PathVariable long id) {
+    moves.pause(id);
+    return shown.one(id);
+  }
+
+  @Needs(Right.WRITE)
+  @PostMapping("/{id}/go-on")
+  SeriesView goOn(@PathVariable long id, @RequestBody GoesOn how) {
+    moves.goOn(id, how.waitsStoodStill());
+    return shown.one(id);
+  }
+
+  /** Nothing of it leaves any more, to anybody. */
+  @Needs(Right.WRITE)
+  @PostMapping("/{id}/end")
+  SeriesView end(@PathVariable long id) {
+    moves.end(id);
+    return shown.one(id);
+  }
+}

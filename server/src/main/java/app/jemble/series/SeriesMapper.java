@@ -1,0 +1,132 @@
+package app.jemble.series;
+
+import app.jemble.core.series.SeriesState;
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface SeriesMapper {
+
+  String SELECT =
+      """
+      select id, name, state, topic_id, sender_id, private as is_private, own_clock,
+             hours::text as hours, again_days, ends_on_reply, ends_on_click,
+             ends_parts::text as ends_parts, paused_at, version
+      from series
+      """;
+
+  @Select(SELECT + "where id = #{id}")
+  Series find(long id);
+
+  @Select(SELECT + "where id = #{id} for no key update")
+  Series findLocked(long id);
+
+  /** The same, which is neither paused nor changed until the transaction ends. */
+  @Select(SELECT + "where id = #{id} for share")
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  Series findShared(long id);
+
+  @Select(SELECT + "where not private or sender_id = #{me} order by lower(name), id")
+  List<Series> all(long me);
+
+  @Select(
+      affectData = true,
+      value =
+          """
+          insert into series (name, topic_id, sender_id, created_at, created_by)
+          values (#{name}, #{topicId}, #{by}, #{at}, #{by})
+          returning id
+          """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  long create(
+      @Param("name") String name,
+      @Param("topicId") long topicId,
+      @Param("by") long by,
+      @Param("at") Instant at);
+
+  /** Nothing when it is not of the version that was seen. */
+  @Update(
+      """
+      update series
+      set name = #{s.name}, topic_id = #{s.topicId}, private = #{s.isPrivate},
+          own_clock = #{s.ownClock}, hours = #{s.hours}::jsonb, again_days = #{s.againDays},
+          ends_on_reply = #{s.endsOnReply}, ends_on_click = #{s.endsOnClick},
+          ends_parts = #{s.endsParts}::jsonb, version = version + 1
+      where id = #{s.id} and version = #{s.version}
+      """)
+  int write(@Param("s") Series series);
+
+  @Update(
+      """
+      update series
+      set state = #{to}, paused_at = #{pausedAt}, version = version + 1
+      where id = #{id}
+      """)
+  int move(@Param("id") long id, @Param("to") SeriesState to, @Param("pausedAt") Instant pausedAt);
+
+  String STEPS =
+      """
+      select s.id, s.series_id, s.place, s.cause_id, s.wait_count, s.wait_unit, s.wait_at,
+             s.in_thread, s.meant::text as meant, s.gone_at,
+             (select count(*) from series_pass p where p.step_id = s.id) as had
+      from series_step s
+      """;
+
+  @Select(STEPS + "where s.series_id = #{series} order by s.place")
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<SeriesStep> steps(long series);
+
+  /** The same without counting who had them. */
+  @Select(
+      """
+      select id, series_id, place, cause_id, wait_count, wait_unit, wait_at, in_thread,
+             meant::text as meant, gone_at, 0 as had
+      from series_step
+      where series_id = #{series}
+      order by place
+      """)
+  List<SeriesStep> stepsUncounted(long series);
+
+  @Select(
+      affectData = true,
+      value =
+          """
+          insert into series_step (series_id, place, cause_id, wait_count, wait_unit, wait_at,
+                                   in_thread, meant)
+          values (#{s.seriesId}, #{s.place}, #{s.causeId}, #{s.waitCount}, #{s.waitUnit},
+                  #{s.waitAt}, #{s.inThread}, #{s.meant}::jsonb)
+          returning id
+          """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  long addStep(@Param("s") SeriesStep step);
+
+  @Update(
+      """
+      update series_step
+      set wait_count = #{s.waitCount}, wait_unit = #{s.waitUnit}, wait_at = #{s.waitAt},
+          in_thread = #{s.inThread}, meant = #{s.meant}::jsonb
+      where id = #{s.id}
+      """)
+  int writeStep(@Param("s") SeriesStep step);
+
+  @Update("update series_step set place = #{place} where id = #{id}")
+  int place(@Param("id") long id, @Param("place") int place);
+
+  @Update("update series_step set gone_at = #{at} where id = #{id}")
+  int takeAway(@Param("id") long id, @Param("at") Instant at);
+
+  @Delete("delete from series_step where id = #{id}")
+  int removeStep(long id);
+
+  /** Of which step a cause is, with its series; nothing where it is none. */
+  record StepOf(long stepId, long seriesId) {}
+
+  @Select("select id as step_id, series_id from series_step where cause_id = #{cause}")
+  StepOf ofCause(long cause);
+}

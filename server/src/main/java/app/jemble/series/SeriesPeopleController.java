@@ -1,0 +1,105 @@
+package app.jemble.series;
+
+import app.jemble.access.Needs;
+import app.jemble.core.access.Right;
+import app.jemble.core.record.PersonId;
+import app.jemble.filter.FilterBody;
+import app.jemble.series.EntryMapper.Somebody;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Who is in a series. */
+@RestController
+@RequestMapping("/api/series/{id}/people")
+class SeriesPeopleController {
+
+  private static final int PAGE = 200;
+
+  /**
+   * Who comes in.
+   *
+   * @param filter whoever it picks now; null for these people
+   */
+  @Schema(name = "SeriesLetIn")
+  record LetIn(@Schema(nullable = true) FilterBody filter, List<PersonId> people) {}
+
+  /** How many came in; others are in already, or were and do not come in again. */
+  @Schema(name = "SeriesCameIn")
+  record CameIn(int in) {}
+
+  /** Who is taken out. */
+  @Schema(name = "SeriesTakeOut")
+  record TakeOut(List<PersonId> people) {}
+
+  /** How many were in it and are out. */
+  @Schema(name = "SeriesTakenOut")
+  record TakenOut(int out) {}
+
+  /**
+   * @param until nothing leaves before it; null lifts that
+   */
+  @Schema(name = "SeriesHold")
+  record Hold(@Schema(nullable = true) Instant until) {}
+
+  private final Entering entering;
+  private final EntryMapper entries;
+  private final OpenSeries open;
+
+  SeriesPeopleController(Entering entering, EntryMapper entries, OpenSeries open) {
+    this.entering = entering;
+    this.entries = entries;
+    this.open = open;
+  }
+
+  /**
+   * @param after the entry after which the page begins; 0 for the first
+   */
+  @Needs(Right.SEE)
+  @GetMapping
+  List<Somebody> all(@PathVariable long id, @RequestParam(defaultValue = "0") long after) {
+    open.find(id);
+    return entries.people(id, after, PAGE);
+  }
+
+  @Needs(Right.WRITE)
+  @PostMapping
+  CameIn letIn(@PathVariable long id, @RequestBody LetIn who) {
+    List<PersonId> people = who.people() == null ? List.of() : who.people();
+    String how = who.filter() == null ? "by hand" : "out of a filter";
+    return new CameIn(entering.letIn(id, who.filter(), people, how));
+  }
+
+  /** What has not left to them does not. */
+  @Needs(Right.WRITE)
+  @PostMapping("/out")
+  TakenOut takeOut(@PathVariable long id, @RequestBody TakeOut who) {
+    return new TakenOut(entering.takeOut(id, who.people() == null ? List.of() : who.people()));
+  }
+
+  /** Nothing leaves to somebody before an instant. */
+  @Needs(Right.WRITE)
+  @PutMapping("/{person}/hold")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void hold(@PathVariable long id, @PathVariable PersonId person, @RequestBody Hold hold) {
+    entering.hold(id, person, hold.until());
+  }
+
+  /** Somebody does not get a step that they have not had. */
+  @Needs(Right.WRITE)
+  @PostMapping("/{person}/skip/{step}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void skip(@PathVariable long id, @PathVariable PersonId person, @PathVariable long step) {
+    entering.skip(id, person, step);
+  }
+}

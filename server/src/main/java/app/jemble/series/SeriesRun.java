@@ -1,0 +1,169 @@
+package app.jemble.series;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.core.access.Right;
+import app.jemble.core.record.PersonId;
+import app.jemble.core.response.ResponseKind;
+import app.jemble.core.series.EntryLook;
+import app.jemble.core.series.SeriesClock;
+import app.jemble.core.series.SeriesState;
+import app.jemble.core.series.Steps;
+import app.jemble.series.EntryMapper.Entry;
+import app.jemble.series.EntryMapper.LastMessage;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Takes people on through a series: a lot of those who are to be looked at is locked, and what
+ * becomes of each is kept with the messages that it puts in the outbox in one transaction. So there
+ * is at most one message an entry and step, whatever is killed and however many processes run.
+ */
+@Service
+class SeriesRun {
+
+  private static final int LOT = 1000;
+
+  private final SeriesMapper mapper;
+  private final EntryMapper entries;
+  private final SeriesClocks clocks;
+  private final StepWriter writer;
+  private final AccountService accounts;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+
+  SeriesRun(
+      SeriesMapper mapper,
+      EntryMapper entries,
+      SeriesClocks clocks,
+      StepWriter writer,
+      AccountService accounts,
+      TransactionTemplate transaction,
+      Clock clock) {
+    this.mapper = mapper;
+    this.entries = entries;
+    this.clocks = clocks;
+    this.writer = writer;
+    this.accounts = accounts;
+    this.transaction = transaction;
+    this.clock = clock;
+  }
+
+  /** Active series in which somebody is to be looked at. */
+  List<Long> toLookAt() {
+    return entries.toLookAt(clock.instant());
+  }
+
+  /** Looks at everyone of a series who is to be looked at now. */
+  void lookAt(long seriesId) {
+    boolean more = true;
+    while (more && !Thread.currentThread().isInterrupted()) {
+      more = Boolean.TRUE.equals(transaction.execute(tx -> lot(seriesId)));
+    }
+  }
+
+  /** Whether there may be more. */
+  private boolean lot(long seriesId) {
+    Series series = mapper.findShared(seriesId);
+    if (series == null || series.state() != SeriesState.ACTIVE) {
+      return false;
+    }
+    Account sender = accounts.find(series.senderId());
+    Instant now = clock.instant();
+    List<Entry> lot = sender.may(Right.WRITE) ? entries.claim(seriesId, now, LOT) : List.of();
+    if (lot.isEmpty()) {
+      return false;
+    }
+    Map<Long, SeriesStep> steps = new LinkedHashMap<>();
+    mapper.stepsUncounted(seriesId).forEach(step -> steps.put(step.id(), step));
+    sort(series, steps, looked(series, lot), now);
+    return lot.size() == LOT;
+  }
+
+  /** Does what is next for each, and what is due by its step. */
+  private void sort(
+      Series series, Map<Long, SeriesStep> steps, Map<Entry, EntryLook.Entry> looked, Instant now) {
+    Steps inOrder = new Steps(steps.values().stream().map(SeriesStep::inOrder).toList());
+    SeriesClock times = clocks.of(series);
+    Map<Entry, Instant> later = new LinkedHashMap<>();
+    Map<Entry, String> over = new LinkedHashMap<>();
+    Map<Long, List<Entry>> due = new LinkedHashMap<>();
+    looked.forEach(
+        (entry, facts) -> {
+          EntryLook.Next next = EntryLook.at(now, facts, inOrder, series.ending(), times);
+          if (next instanceof EntryLook.Due is) {
+            due.computeIfAbsent(is.step().id(), id -> new ArrayList<>()).add(entry);
+          } else if (next instanceof EntryLook.Later is) {
+            later.put(entry, is.at());
+          } else if (next instanceof EntryLook.Over is) {
+            over.put(entry, is.why());
+          }
+        });
+    lookAgain(later);
+    writer.end(over, now);
+    due.forEach(
+        (step, whom) ->
+            writer.write(series, steps.get(step), whom, e -> looked.get(e).came(), now));
+  }
+
+  private void lookAgain(Map<Entry, Instant> later) {
+    if (!later.isEmpty()) {
+      Long[] ids = later.keySet().stream().map(Entry::id).toArray(Long[]::new);
+      Long[] seconds =
+          later.values().stream()
+              .map(at -> at.getEpochSecond() + (at.getNano() > 0 ? 1 : 0))
+              .toArray(Long[]::new);
+      entries.lookAgain(ids, seconds);
+    }
+  }
+
+  private Map<Entry, EntryLook.Entry> looked(Series series, List<Entry> lot) {
+    Long[] ids = lot.stream().map(Entry::id).toArray(Long[]::new);
+    Map<Long, LastMessage> last =
+        entries.lastMessages(ids).stream()
+            .collect(Collectors.toMap(LastMessage::entryId, Function.identity()));
+    Map<Long, Set<ResponseKind>> came = new HashMap<>();
+    entries
+        .came(ids)
+        .forEach(
+            c ->
+                came.computeIfAbsent(c.entryId(), id -> EnumSet.noneOf(ResponseKind.class))
+                    .add(ResponseKind.valueOf(c.kind())));
+    Map<PersonId, ZoneId> zones = clocks.zones(series, lot.stream().map(Entry::personId).toList());
+    ZoneId house = clocks.house();
+    Map<Entry, EntryLook.Entry> looked = new LinkedHashMap<>();
+    for (Entry entry : lot) {
+      looked.put(
+          entry,
+          new EntryLook.Entry(
+              entry.passedStepId(),
+              entry.passedAt(),
+              begun(entry, last.get(entry.id())),
+              entry.heldUntil(),
+              zones.getOrDefault(entry.personId(), house),
+              came.getOrDefault(entry.id(), Set.of())));
+    }
+    return looked;
+  }
+
+  /** What never left, since it was held or refused, is waited from when it would have. */
+  private static Instant begun(Entry entry, LastMessage last) {
+    if (last != null && last.sentAt() == null && last.waits()) {
+      return null;
+    }
+    Instant passed = last == null || last.sentAt() == null ? entry.passedAt() : last.sentAt();
+    return passed.plusMillis(Math.round(1000 * entry.stoodStill()));
+  }
+}

@@ -1,0 +1,63 @@
+package app.jemble.series;
+
+import app.jemble.core.record.PersonId;
+import app.jemble.core.response.ResponseKind;
+import app.jemble.core.series.SeriesState;
+import app.jemble.core.series.StepJudge;
+import app.jemble.outbox.LastLook;
+import app.jemble.series.EntryMapper.Leaving;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/**
+ * Who must not get a step's message any more, asked as it leaves: a reply of that second counts.
+ */
+@Component
+class SeriesStays implements LastLook {
+
+  private final SeriesMapper mapper;
+  private final EntryMapper entries;
+  private final StepPeople matching;
+
+  SeriesStays(SeriesMapper mapper, EntryMapper entries, StepPeople matching) {
+    this.mapper = mapper;
+    this.entries = entries;
+    this.matching = matching;
+  }
+
+  @Override
+  public Map<PersonId, String> notTo(long causeId, List<PersonId> people) {
+    SeriesMapper.StepOf step = mapper.ofCause(causeId);
+    Map<PersonId, String> not = new HashMap<>();
+    if (step == null) {
+      return not;
+    }
+    Series series = mapper.find(step.seriesId());
+    if (series.state() == SeriesState.ENDED) {
+      people.forEach(person -> not.put(person, "the series was ended"));
+      return not;
+    }
+    matching.ending(series, people).forEach(person -> not.put(person, StepJudge.MATCHED));
+    List<Leaving> leaving = entries.leaving(series.id(), people.toArray(PersonId[]::new));
+    Map<Long, Set<ResponseKind>> came = new HashMap<>();
+    entries
+        .came(leaving.stream().map(Leaving::entryId).toArray(Long[]::new))
+        .forEach(
+            c ->
+                came.computeIfAbsent(c.entryId(), id -> EnumSet.noneOf(ResponseKind.class))
+                    .add(ResponseKind.valueOf(c.kind())));
+    for (Leaving one : leaving) {
+      if (one.ended()) {
+        not.put(one.personId(), one.endedWhy());
+      } else {
+        StepJudge.endedBy(came.getOrDefault(one.entryId(), Set.of()), series.ending())
+            .ifPresent(ended -> not.put(one.personId(), ended.why()));
+      }
+    }
+    return not;
+  }
+}

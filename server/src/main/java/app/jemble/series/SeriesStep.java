@@ -1,0 +1,43 @@
+package app.jemble.series;
+
+import app.jemble.core.series.Steps;
+import app.jemble.core.series.Wait;
+import java.time.Instant;
+import java.time.LocalTime;
+
+/**
+ * A step of a series as it is stored.
+ *
+ * @param place from 1 on
+ * @param causeId what it says, and whom its messages come from
+ * @param waitAt the time of day; null keeps the one that the wait began at
+ * @param inThread whether it goes in the thread of the step before
+ * @param meant for whom it is: the parts of an audience, as JSON; none: for all
+ * @param goneAt when it was taken away, or null
+ * @param had how many people have had it or were passed over by it
+ */
+record SeriesStep(
+    long id,
+    long seriesId,
+    int place,
+    long causeId,
+    int waitCount,
+    Wait.Unit waitUnit,
+    LocalTime waitAt,
+    boolean inThread,
+    String meant,
+    Instant goneAt,
+    long had) {
+
+  Wait waits() {
+    return new Wait(waitCount, waitUnit, waitAt);
+  }
+
+  boolean isForAll() {
+    return meant.equals("[]");
+  }
+
+  Steps.Step inOrder() {
+    return new Steps.Step(id, place, waits(), goneAt != null, had);
+  }
+}

@@ -1,0 +1,134 @@
+package app.jemble.series;
+
+import app.jemble.cause.Cause;
+import app.jemble.cause.CauseChanges;
+import app.jemble.cause.NewCause;
+import app.jemble.cause.OpenCauses;
+import app.jemble.cause.Wordings;
+import app.jemble.core.merge.Blanks;
+import app.jemble.core.message.MailWording;
+import app.jemble.core.message.MessageId;
+import app.jemble.message.LetterService;
+import app.jemble.outbox.OutboxService;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.stereotype.Component;
+
+/** What steps say, each a cause of its own whose messages leave while its series is active. */
+@Component
+class StepCauses {
+
+  private final CauseChanges changes;
+  private final OpenCauses open;
+  private final Wordings wordings;
+  private final LetterService letters;
+  private final OutboxService outbox;
+  private final Clock clock;
+
+  StepCauses(
+      CauseChanges changes,
+      OpenCauses open,
+      Wordings wordings,
+      LetterService letters,
+      OutboxService outbox,
+      Clock clock) {
+    this.changes = changes;
+    this.open = open;
+    this.wordings = wordings;
+    this.letters = letters;
+    this.outbox = outbox;
+    this.clock = clock;
+  }
+
+  /** Begins what a step says; while its series runs its messages may leave. */
+  long begin(Series series, int number, MailWording wording) {
+    long id = changes.create(sentAs(series, number), wording);
+    if (series.state().takesPeople()) {
+      Instant now = clock.instant();
+      changes.release(id, now, now, now);
+    }
+    return id;
+  }
+
+  private static NewCause sentAs(Series series, int number) {
+    return new NewCause(
+        Cause.Kind.STEP,
+        String.format(Locale.ROOT, "%s, step %d", series.name(), number),
+        series.topicId(),
+        series.senderId(),
+        series.isPrivate(),
+        null);
+  }
+
+  MailWording wording(long cause) {
+    return wordings.of(open.anybodys(cause));
+  }
+
+  /** Says something else to all who have not had it. */
+  void write(long cause, MailWording wording) {
+    wordings.write(open.anybodys(cause), wording);
+    changes.touch(List.of(cause));
+  }
+
+  void forget(long cause) {
+    changes.remove(cause);
+  }
+
+  /** Lets the messages of steps leave from now on, as those of the series. */
+  void release(Series series, List<SeriesStep> steps) {
+    for (SeriesStep step : steps) {
+      changes.releaseAs(step.causeId(), sentAs(series, step.place()));
+    }
+  }
+
+  /** Nothing of these leaves until they go on. */
+  void pause(List<SeriesStep> steps, String why) {
+    for (SeriesStep step : steps) {
+      changes.pause(step.causeId());
+      outbox.hold(step.causeId(), why);
+    }
+  }
+
+  /** What was held back leaves now. */
+  void goOn(List<SeriesStep> steps) {
+    long now = clock.instant().getEpochSecond();
+    for (SeriesStep step : steps) {
+      changes.resume(step.causeId());
+      List<OutboxService.Waiting> rest = outbox.rest(step.causeId());
+      Long[] seconds = new Long[rest.size()];
+      Arrays.fill(seconds, now);
+      outbox.replan(
+          rest.stream().map(OutboxService.Waiting::id).toArray(MessageId[]::new), seconds);
+    }
+  }
+
+  /** What has not left will not. */
+  void withdraw(List<SeriesStep> steps) {
+    for (SeriesStep step : steps) {
+      outbox.withdrawRest(step.causeId());
+      changes.withdraw(step.causeId());
+    }
+  }
+
+  /** What keeps a step from leaving, in sentences. */
+  List<String> blockers(long cause) {
+    Cause of = open.anybodys(cause);
+    MailWording words = wordings.of(of);
+    List<String> blockers = new ArrayList<>();
+    if (words.subject().isBlank()) {
+      blockers.add("It has no subject.");
+    }
+    if (words.body().isBlank()) {
+      blockers.add("It says nothing.");
+    }
+    for (String text : List.of(words.subject(), words.body())) {
+      Blanks.in(text).forEach(blank -> blockers.add("Fill in " + blank + "."));
+    }
+    blockers.addAll(letters.of(of).errors());
+    return blockers;
+  }
+}
