@@ -109,3 +109,17 @@ export const letterheadsQuery = () => ({
   queryFn: () => answer(api.GET('/api/letterheads')),
   staleTime: 10_000
 });
+
+/** All series that one may see. */
+export const allSeriesQuery = () => ({
+  queryKey: ['series'],
+  queryFn: () => answer(api.GET('/api/series')),
+  refetchInterval: UNTOLD
+});
+
+/** A series with its steps and how it stands. */
+export const seriesQuery = (id: number) => ({
+  queryKey: ['series', id],
+  queryFn: () => answer(api.GET('/api/series/{id}', { params: { path: { id } } })),
+  refetchInterval: UNTOLD
+});

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query';
   import { onMount, type ComponentProps } from 'svelte';
-  import { whenQuiet } from './whenQuiet';
+  import { whenQuiet } from '$lib/ui/whenQuiet';
   import type TextEditor from './TextEditor.svelte';
 
   let props: ComponentProps<typeof TextEditor> = $props();

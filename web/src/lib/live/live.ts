@@ -14,7 +14,9 @@ const ASKED: Record<string, string[]> = {
     'mailings',
     'desk',
     'conversation',
-    'rules'
+    'rules',
+    'series',
+    'series-people'
   ],
   responses: [
     'summary',
@@ -26,6 +28,8 @@ const ASKED: Record<string, string[]> = {
     'conversation',
     'unplaced',
     'rules',
+    'series',
+    'series-people',
     'counts',
     'desk'
   ],

@@ -103,6 +103,7 @@ public class PagesFitTest extends BrowserTest {
             "letterheads",
             "letterheads/1",
             "mailings",
+            "mailings/series",
             "mailings/DRAFT",
             "mailings/SENT",
             "outbox",

@@ -58,6 +58,7 @@ public class ReaderTest extends BrowserTest {
             "templates/1",
             "letterheads",
             "mailings",
+            "mailings/series",
             "mailings/" + draft,
             "mailings/" + sent,
             "outbox",

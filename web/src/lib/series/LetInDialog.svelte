@@ -1,0 +1,89 @@
+<script lang="ts">
+  import { answer, api } from '$lib/api/client';
+  import { fieldsQuery, keptFiltersQuery } from '$lib/api/queries';
+  import { everyone, fromFilter, toFilter, type FilterDraft } from '$lib/filter/draft';
+  import TypedBox from '$lib/filter/TypedBox.svelte';
+  import { people } from '$lib/format/numbers';
+  import { takeAll, toBody } from '$lib/list/selection';
+  import Ask from '$lib/ui/Ask.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { Select } from 'flowbite-svelte';
+
+  interface Props {
+    open: boolean;
+    /** Lets in whoever a filter picks now. */
+    onletin: (filter: ReturnType<typeof toFilter>) => Promise<boolean>;
+  }
+
+  let { open = $bindable(), onletin }: Props = $props();
+
+  const fields = createQuery(fieldsQuery);
+  const kept = createQuery(() => keptFiltersQuery('people'));
+  let draft = $state.raw<FilterDraft>(everyone);
+  let chosen = $state(0);
+  let busy = $state(false);
+
+  const filter = $derived(toFilter(draft, fields.data?.filter ?? [], fields.data?.related ?? []));
+  const says = $derived(draft !== everyone);
+  const tally = createQuery(() => ({
+    queryKey: ['people-tally', 'series', filter],
+    queryFn: () => answer(api.POST('/api/people/tally', { body: toBody(takeAll(), filter) })),
+    enabled: open && says && fields.isSuccess
+  }));
+
+  function choose(id: number) {
+    chosen = id;
+    const found = kept.data?.find((k) => k.id === id);
+    draft = found ? fromFilter(found.filter) : everyone;
+  }
+
+  async function letIn() {
+    busy = true;
+    if (await onletin(filter)) open = false;
+    busy = false;
+  }
+</script>
+
+<Ask bind:open title="Let people in">
+  <div class="flex flex-col gap-3">
+    <label class="flex flex-col gap-1">
+      A kept filter
+      <Select
+        placeholder=""
+        items={[
+          { value: 0, name: 'none: type below' },
+          ...(kept.data ?? []).map((k) => ({ value: k.id, name: k.name }))
+        ]}
+        bind:value={() => chosen, choose}
+      />
+    </label>
+    <div class="flex flex-col gap-1">
+      <span>or type whom you seek</span>
+      <TypedBox
+        subject="people"
+        {draft}
+        onchange={(changed) => ((draft = changed), (chosen = 0))}
+      />
+    </div>
+    <p role="status">
+      {#if !says}
+        Nobody is chosen yet.
+      {:else if tally.data}
+        <strong>{people(tally.data.total)}</strong>: {tally.data.sentence}. Whoever is in the
+        series, or was, does not come in again.
+      {:else}
+        Counting…
+      {/if}
+    </p>
+  </div>
+  {#snippet actions()}
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton
+      weight="main"
+      disabled={busy || !says || !tally.data?.total}
+      onclick={() => void letIn()}
+      >{tally.data && says ? `Let ${people(tally.data.total)} in` : 'Let them in'}</HouseButton
+    >
+  {/snippet}
+</Ask>

@@ -1,0 +1,142 @@
+<script lang="ts">
+  import { fieldsQuery, letterheadsQuery } from '$lib/api/queries';
+  import type { SeriesStepBody } from '$lib/api/types';
+  import LateEditor from '$lib/editor/LateEditor.svelte';
+  import Ask from '$lib/ui/Ask.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
+  import TimeField from '$lib/ui/TimeField.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { Select } from 'flowbite-svelte';
+  import { UNITS } from './series';
+
+  interface Props {
+    open: boolean;
+    title: string;
+    /** The step as it was; what is typed goes its own way until it is saved. */
+    step: SeriesStepBody;
+    first: boolean;
+    /** Whom the change touches, in words. */
+    touches: string;
+    /** Whether a step at the end can be for those who had finished too. */
+    mayBeForFinished: boolean;
+    onsave: (step: SeriesStepBody, finishedToo: boolean) => Promise<boolean>;
+  }
+
+  let {
+    open = $bindable(),
+    title,
+    step,
+    first,
+    touches,
+    mayBeForFinished,
+    onsave
+  }: Props = $props();
+
+  const fields = createQuery(fieldsQuery);
+  const letterheads = createQuery(letterheadsQuery);
+  // A dialog begins with what was there and then goes its own way.
+  // svelte-ignore state_referenced_locally
+  let draft = $state<SeriesStepBody>({ ...step });
+  let finishedToo = $state(false);
+  let busy = $state(false);
+  let body = $state<LateEditor>();
+
+  async function save() {
+    busy = true;
+    if (await onsave($state.snapshot(draft), finishedToo)) open = false;
+    busy = false;
+  }
+</script>
+
+<Ask bind:open {title} wide>
+  <div class="flex flex-col gap-3">
+    <p class="flex flex-wrap items-center gap-2">
+      <span>{first ? 'After coming in' : 'After the step before'}</span>
+      <input
+        type="number"
+        class="h-8 w-20 rounded-md border-line bg-card px-2 py-0"
+        aria-label="How long it waits"
+        min={0}
+        max={1000}
+        bind:value={draft.waitCount}
+      />
+      <Select
+        class="h-8 w-36 py-0"
+        placeholder=""
+        aria-label="What is counted"
+        items={UNITS}
+        bind:value={draft.waitUnit}
+      />
+      <label class="flex min-h-[26px] items-center gap-2">
+        <input
+          type="checkbox"
+          checked={draft.waitAt !== null}
+          onchange={(e) => (draft.waitAt = e.currentTarget.checked ? '09:00' : null)}
+        />
+        at a time of day
+      </label>
+      {#if draft.waitAt !== null}
+        <TimeField
+          label="Time of day"
+          value={draft.waitAt}
+          onchange={(time) => (draft.waitAt = time)}
+        />
+      {/if}
+    </p>
+    {#if fields.data}
+      <div class="flex items-baseline gap-2 border-b border-line pb-1">
+        <span class="text-soft">Subject</span>
+        <div class="min-w-0 flex-1 font-semibold">
+          <LateEditor
+            value={draft.subject}
+            fields={fields.data.merge}
+            label="Subject"
+            singleLine
+            onchange={(subject) => (draft.subject = subject)}
+            onenter={() => body?.focus()}
+          />
+        </div>
+      </div>
+      <div class="flex h-72 flex-col rounded-lg border border-line">
+        <LateEditor
+          bind:this={body}
+          value={draft.body}
+          fields={fields.data.merge}
+          label="Message"
+          onchange={(html) => (draft.body = html)}
+        />
+      </div>
+    {/if}
+    <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
+      <label class="flex items-center gap-2">
+        <span class="text-soft">Letterhead</span>
+        <Select
+          class="h-8 w-48 py-0"
+          placeholder=""
+          items={[
+            { value: 0, name: 'none' },
+            ...(letterheads.data ?? []).map((l) => ({ value: l.id, name: l.name }))
+          ]}
+          bind:value={() => draft.letterheadId ?? 0, (id) => (draft.letterheadId = id || null)}
+        />
+      </label>
+      {#if !first}
+        <label class="flex min-h-[26px] items-center gap-2">
+          <input type="checkbox" bind:checked={draft.inThread} /> in the thread of the step before
+        </label>
+      {/if}
+      {#if mayBeForFinished}
+        <label class="flex min-h-[26px] items-center gap-2">
+          <input type="checkbox" bind:checked={finishedToo} /> also for those who had all steps
+        </label>
+      {/if}
+    </div>
+    {#if touches}<p class="text-[0.93rem] text-soft">{touches}</p>{/if}
+  </div>
+  {#snippet actions()}
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton weight="main" disabled={busy} onclick={() => void save()}
+      >Save the step</HouseButton
+    >
+  {/snippet}
+</Ask>
