@@ -28,6 +28,7 @@ public final class Bench {
     groups.put("house-kills", HouseKillBench::run);
     groups.put("marks", MarksBench::run);
     groups.put("people", PeopleBench::run);
+    groups.put("series", SeriesBench::run);
     groups.put("screens", ScreensBench::run);
     groups.put("growth", GrowthBench::run);
     groups.put("fuzz", FuzzBench::run);

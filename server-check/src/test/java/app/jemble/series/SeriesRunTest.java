@@ -287,4 +287,24 @@ public class SeriesRunTest extends SeriesTrial {
     assertThat(api.post(path(series) + "/end", Map.of()).status()).isEqualTo(409);
     assertThat(api.post(path(series) + "/steps", step(0, "More")).status()).isEqualTo(409);
   }
+
+  @Test
+  public void aListThatIsRenamedKeepsItsNameInItsFilters() {
+    long list = api.post("/api/lists", Map.of("name", "Old hands")).json().get("id").asLong();
+    Map<String, Object> filter =
+        Map.of(
+            "match",
+            "ALL",
+            "conditions",
+            List.of(Map.of("field", "list", "operator", "HAS_ANY", "values", List.of("Old hands"))),
+            "groups",
+            List.of());
+    List<Object> parts = List.of(Map.of("name", "Old hands", "filter", filter));
+    long series = series(with(step(0, "One"), "meant", parts));
+    Map<String, Object> body = body(series);
+    body.put("ends", parts);
+    assertThat(api.put(path(series), body).status()).isEqualTo(200);
+    assertThat(api.put("/api/lists/" + list, Map.of("name", "New hands")).status()).isEqualTo(200);
+    assertThat(api.get(path(series)).text()).contains("New hands").doesNotContain("Old hands");
+  }
 }

@@ -129,4 +129,33 @@ interface SeriesMapper {
 
   @Select("select id as step_id, series_id from series_step where cause_id = #{cause}")
   StepOf ofCause(long cause);
+
+  /** Filters of a series, or of a step, as they are stored. */
+  record StoredParts(long id, String parts) {}
+
+  @Select(
+      """
+      select id, ends_parts::text as parts
+      from series
+      where jsonb_path_exists(ends_parts, '$.**.field ? (@ == "list")')
+      order by id
+      for update
+      """)
+  List<StoredParts> endsAboutLists();
+
+  @Select(
+      """
+      select id, meant::text as parts
+      from series_step
+      where jsonb_path_exists(meant, '$.**.field ? (@ == "list")')
+      order by id
+      for update
+      """)
+  List<StoredParts> meantAboutLists();
+
+  @Update("update series set ends_parts = #{parts}::jsonb, version = version + 1 where id = #{id}")
+  int writeEnds(@Param("id") long id, @Param("parts") String parts);
+
+  @Update("update series_step set meant = #{parts}::jsonb where id = #{id}")
+  int writeMeant(@Param("id") long id, @Param("parts") String parts);
 }

@@ -32,7 +32,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  * is at most one message an entry and step, whatever is killed and however many processes run.
  */
 @Service
-class SeriesRun {
+public class SeriesRun {
 
   private static final int LOT = 1000;
 
@@ -62,12 +62,12 @@ class SeriesRun {
   }
 
   /** Active series in which somebody is to be looked at. */
-  List<Long> toLookAt() {
+  public List<Long> toLookAt() {
     return entries.toLookAt(clock.instant());
   }
 
   /** Looks at everyone of a series who is to be looked at now. */
-  void lookAt(long seriesId) {
+  public void lookAt(long seriesId) {
     boolean more = true;
     while (more && !Thread.currentThread().isInterrupted()) {
       more = Boolean.TRUE.equals(transaction.execute(tx -> lot(seriesId)));

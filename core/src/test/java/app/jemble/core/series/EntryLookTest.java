@@ -1,0 +1,108 @@
+package app.jemble.core.series;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.core.followup.WorkingDays;
+import app.jemble.core.pace.NextOpen;
+import app.jemble.core.pace.WeeklyHours;
+import app.jemble.core.response.ResponseKind;
+import app.jemble.core.series.EntryLook.Due;
+import app.jemble.core.series.EntryLook.Entry;
+import app.jemble.core.series.EntryLook.Later;
+import app.jemble.core.series.EntryLook.Next;
+import app.jemble.core.series.EntryLook.Over;
+import app.jemble.core.series.Steps.Step;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Set;
+import org.testng.annotations.Test;
+
+/** What is next for somebody in a series. */
+public class EntryLookTest {
+
+  private static final ZoneId LONDON = ZoneId.of("Europe/London");
+  private static final WorkingDays WEEK = new WorkingDays(Set.of(), LONDON);
+
+  /** A Monday. */
+  private static final Instant NOW = Instant.parse("2026-06-01T10:00:00Z");
+
+  private static final Step FIRST = new Step(1, 1, Wait.NONE, false, 0);
+  private static final Step SECOND = new Step(2, 2, new Wait(2, Wait.Unit.DAYS, null), false, 0);
+  private static final Steps STEPS = new Steps(List.of(FIRST, SECOND));
+
+  private static Entry past(Long passed, Instant at, Instant begun) {
+    return new Entry(passed, at, begun, null, LONDON, Set.of());
+  }
+
+  private static Next look(Entry entry) {
+    return EntryLook.at(NOW, entry, STEPS, Ending.ON_REPLY, SeriesClock.always(WEEK));
+  }
+
+  @Test
+  public void whoCameInIsDueTheFirstStep() {
+    assertThat(look(past(null, NOW, NOW))).isEqualTo(new Due(FIRST));
+  }
+
+  @Test
+  public void theWaitRunsFromWhenTheStepBeforeLeft() {
+    Instant left = NOW.minus(Duration.ofDays(1));
+    assertThat(look(past(1L, NOW.minus(Duration.ofDays(5)), left)))
+        .isEqualTo(new Later(NOW.plus(Duration.ofDays(1))));
+    assertThat(look(past(1L, left, NOW.minus(Duration.ofDays(2))))).isEqualTo(new Due(SECOND));
+  }
+
+  @Test
+  public void whatHasNotLeftIsLookedForAgainTheLaterTheOlderItIs() {
+    assertThat(look(past(1L, NOW, null))).isEqualTo(new Later(NOW.plusSeconds(5)));
+    assertThat(look(past(1L, NOW.minus(Duration.ofMinutes(8)), null)))
+        .isEqualTo(new Later(NOW.plus(Duration.ofMinutes(2))));
+    assertThat(look(past(1L, NOW.minus(Duration.ofDays(3)), null)))
+        .isEqualTo(new Later(NOW.plus(Duration.ofMinutes(10))));
+  }
+
+  @Test
+  public void whoIsPastTheLastStepHasFinished() {
+    assertThat(look(past(2L, NOW, NOW))).isEqualTo(new Over(""));
+    assertThat(look(past(2L, NOW, null))).as("also before it has left").isEqualTo(new Over(""));
+  }
+
+  @Test
+  public void aReplyEndsItWhateverIsWaitedFor() {
+    Entry replied = new Entry(1L, NOW, null, null, LONDON, Set.of(ResponseKind.REPLIED));
+    assertThat(look(replied)).isEqualTo(new Over("replied"));
+  }
+
+  @Test
+  public void whoIsHeldGetsNothingBefore() {
+    Instant until = NOW.plus(Duration.ofDays(9));
+    Entry held = new Entry(1L, NOW, NOW, until, LONDON, Set.of());
+    assertThat(look(held)).isEqualTo(new Later(until));
+    Entry over = new Entry(null, NOW, NOW, NOW.minusSeconds(1), LONDON, Set.of());
+    assertThat(look(over)).isEqualTo(new Due(FIRST));
+  }
+
+  @Test
+  public void lookedAtLateItLeavesOnlyWhileTheHoursAreOpen() {
+    WeeklyHours mornings =
+        WeeklyHours.on(List.of(DayOfWeek.values()), LocalTime.of(8, 0), LocalTime.of(9, 0));
+    SeriesClock clock =
+        new SeriesClock(LONDON, false, WEEK, List.of(new NextOpen(mornings, Set.of())));
+    Entry due = past(null, NOW.minus(Duration.ofDays(1)), NOW.minus(Duration.ofDays(1)));
+    assertThat(EntryLook.at(NOW, due, STEPS, Ending.ON_REPLY, clock))
+        .as("11:00 in London: tomorrow at 08:00")
+        .isEqualTo(new Later(Instant.parse("2026-06-02T07:00:00Z")));
+  }
+
+  @Test
+  public void whereNoHourComesItIsLookedAtTomorrow() {
+    SeriesClock never =
+        new SeriesClock(
+            LONDON, false, WEEK, List.of(new NextOpen(new WeeklyHours(List.of()), Set.of())));
+    assertThat(EntryLook.at(NOW, past(null, NOW, NOW), STEPS, Ending.ON_REPLY, never))
+        .isEqualTo(new Later(NOW.plus(Duration.ofDays(1))));
+  }
+}
