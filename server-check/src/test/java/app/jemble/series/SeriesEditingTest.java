@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -122,7 +124,15 @@ public class SeriesEditingTest extends SeriesTrial {
   public void whatSomebodyElseChangedIsNotSavedOver() {
     long series = series(step(0, "One"));
     JsonNode is = api.get(path(series)).json();
-    java.util.Map<String, Object> body = new java.util.HashMap<>();
+    Map<String, Object> body = renamed(is.get("version").asInt());
+    assertThat(api.put(path(series), body).json().get("name").asString()).isEqualTo("Renamed");
+    Api.Answer late = api.put(path(series), body);
+    assertThat(late.status()).isEqualTo(409);
+    assertThat(late.json().get("detail").asString()).contains("in the meantime");
+  }
+
+  private static Map<String, Object> renamed(int version) {
+    Map<String, Object> body = new HashMap<>();
     body.put("name", "Renamed");
     body.put("topicId", 1);
     body.put("private", false);
@@ -132,10 +142,24 @@ public class SeriesEditingTest extends SeriesTrial {
     body.put("endsOnReply", true);
     body.put("endsOnClick", true);
     body.put("ends", List.of());
-    body.put("version", is.get("version").asInt());
-    assertThat(api.put(path(series), body).json().get("name").asString()).isEqualTo("Renamed");
-    Api.Answer late = api.put(path(series), body);
-    assertThat(late.status()).isEqualTo(409);
-    assertThat(late.json().get("detail").asString()).contains("in the meantime");
+    body.put("version", version);
+    return body;
+  }
+
+  @Test
+  public void whatAPrivateSeriesSaysIsPrivateToo() {
+    Api tomas = new Api("http://127.0.0.1:" + port);
+    tomas.signIn("tomas", "lowen-quay");
+    long series = active(step(0, "One"));
+    JsonNode is = api.get(path(series)).json();
+    String text = "/api/mailings/" + is.get("steps").get(0).get("causeId").asLong();
+    assertThat(tomas.get(text).status()).isEqualTo(200);
+    Map<String, Object> body = renamed(is.get("version").asInt());
+    body.put("private", true);
+    body.put("topicId", 2);
+    assertThat(api.put(path(series), body).status()).isEqualTo(200);
+    assertThat(tomas.get(path(series)).status()).isEqualTo(404);
+    assertThat(tomas.get(text).status()).isEqualTo(404);
+    assertThat(api.get(text).json().get("topicId").asLong()).as("the topic too").isEqualTo(2);
   }
 }

@@ -81,6 +81,11 @@ public class CauseChanges {
     }
   }
 
+  /** From now on it is called, sent and seen as this one would be. */
+  public void become(long id, NewCause as) {
+    mapper.become(id, as);
+  }
+
   /** As if it had never been released. */
   public void takeBack(long id) {
     mapper.takeBack(id, CauseState.RELEASED, CauseState.DRAFT);

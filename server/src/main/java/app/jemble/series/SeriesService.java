@@ -23,6 +23,7 @@ class SeriesService {
   private final SeriesMapper mapper;
   private final EntryMapper entries;
   private final OpenSeries open;
+  private final StepCauses causes;
   private final AudienceParts parts;
   private final AccountService accounts;
   private final WorkspaceService workspace;
@@ -33,6 +34,7 @@ class SeriesService {
       SeriesMapper mapper,
       EntryMapper entries,
       OpenSeries open,
+      StepCauses causes,
       AudienceParts parts,
       AccountService accounts,
       WorkspaceService workspace,
@@ -41,6 +43,7 @@ class SeriesService {
     this.mapper = mapper;
     this.entries = entries;
     this.open = open;
+    this.causes = causes;
     this.parts = parts;
     this.accounts = accounts;
     this.workspace = workspace;
@@ -87,6 +90,7 @@ class SeriesService {
     if (mapper.write(after) == 0) {
       throw Problem.conflict("Somebody changed this series in the meantime.");
     }
+    causes.follow(after, mapper.stepsUncounted(id));
     entries.lookAtAll(id, clock.instant());
   }
 

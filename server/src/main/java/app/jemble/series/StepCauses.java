@@ -78,6 +78,13 @@ class StepCauses {
     changes.remove(cause);
   }
 
+  /** What was changed of a series holds for what its steps send: topic, name, who may see it. */
+  void follow(Series series, List<SeriesStep> steps) {
+    for (SeriesStep step : steps) {
+      changes.become(step.causeId(), sentAs(series, step.place()));
+    }
+  }
+
   /** Lets the messages of steps leave from now on, as those of the series. */
   void release(Series series, List<SeriesStep> steps) {
     for (SeriesStep step : steps) {
