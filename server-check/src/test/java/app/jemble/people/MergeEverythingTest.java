@@ -87,6 +87,9 @@ public class MergeEverythingTest extends ServerTest {
         "follow_act.person_id",
         "insert into follow_act (rule_id, message_id, person_id, state, at) select r.id, m.id, ?, 'not', now() from follow_rule r, message m where m.token = 'merge-token' order by r.id limit 1");
     row(
+        "series_entry.person_id",
+        "with s as (insert into series (name, topic_id, sender_id, created_at, created_by) values ('Merge', 1, 1, now(), 1) returning id) insert into series_entry (series_id, person_id, came_by, entered_at, passed_at, look_at) select id, ?, 'hand', now(), now(), now() from s");
+    row(
         "mailing_release.person_ids",
         "insert into mailing_release (mailing_id, person_ids, record_ids, due_seconds) values (1, array[7, ?], array[0, 0], array[0, 0])");
   }
