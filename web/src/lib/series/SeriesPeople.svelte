@@ -2,6 +2,7 @@
   import { answer, api } from '$lib/api/client';
   import type { SeriesPerson, SeriesView } from '$lib/api/types';
   import { lately } from '$lib/format/dates';
+  import { UNTOLD } from '$lib/live/live';
   import { session } from '$lib/session/session.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createInfiniteQuery } from '@tanstack/svelte-query';
@@ -22,6 +23,7 @@
           params: { path: { id: series.id }, query: { after: pageParam } }
         })
       ),
+    refetchInterval: UNTOLD,
     initialPageParam: 0,
     getNextPageParam: (page) => (page.length === 200 ? page[page.length - 1]?.entryId : undefined)
   }));

@@ -68,7 +68,7 @@ create table series_entry (
   held_until     timestamptz,
   ended_at       timestamptz,
   ended_why      text not null default '',
-  unique (series_id, person_id, turn),
+  unique (person_id, series_id, turn),
   check ((state = 'in') = (ended_at is null)),
   check ((state = 'in') = (look_at is not null))
 );
@@ -76,7 +76,6 @@ create table series_entry (
 -- Nobody is in the same series twice at once.
 create unique index series_entry_in on series_entry (series_id, person_id) where state = 'in';
 create index series_entry_to_look_at on series_entry (series_id, look_at) where state = 'in';
-create index series_entry_of_person on series_entry (person_id);
 
 -- What became of each step for each entry: at most one message, or why none.
 create table series_pass (

@@ -2,9 +2,14 @@ package app.jemble.series;
 
 import app.jemble.core.message.MessageId;
 import app.jemble.core.record.PersonId;
+import app.jemble.core.response.ResponseKind;
 import app.jemble.core.series.EntryState;
 import java.time.Instant;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -107,6 +112,17 @@ interface EntryMapper {
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Came> came(@Param("entries") Long[] entries);
 
+  /** By entry, the kinds of what came back; those to whom nothing did are not among them. */
+  default Map<Long, Set<ResponseKind>> kinds(Long[] entries) {
+    Map<Long, Set<ResponseKind>> kinds = new HashMap<>();
+    for (Came one : came(entries)) {
+      kinds
+          .computeIfAbsent(one.entryId(), id -> EnumSet.noneOf(ResponseKind.class))
+          .add(ResponseKind.valueOf(one.kind()));
+    }
+    return kinds;
+  }
+
   /** The steps that entries are not to get. */
   record Skipped(long entryId, long stepId) {}
 
@@ -158,6 +174,15 @@ interface EntryMapper {
       where id = any(#{entries})
       """)
   int goOn(@Param("step") long step, @Param("entries") Long[] entries, @Param("at") Instant at);
+
+  /** Those of these who are still in it are past the last step. */
+  @Update(
+      """
+      update series_entry
+      set state = 'finished', look_at = null, ended_at = #{at}
+      where id = any(#{entries}) and state = 'in'
+      """)
+  int finish(@Param("entries") Long[] entries, @Param("at") Instant at);
 
   @Update(
       """

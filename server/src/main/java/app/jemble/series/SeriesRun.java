@@ -15,8 +15,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -114,8 +112,12 @@ public class SeriesRun {
     lookAgain(later);
     writer.end(over, now);
     due.forEach(
-        (step, whom) ->
-            writer.write(series, steps.get(step), whom, e -> looked.get(e).came(), now));
+        (step, whom) -> {
+          writer.write(series, steps.get(step), whom, e -> looked.get(e).came(), now);
+          if (inOrder.after(step).isEmpty()) {
+            writer.finish(whom, now);
+          }
+        });
   }
 
   private void lookAgain(Map<Entry, Instant> later) {
@@ -134,13 +136,7 @@ public class SeriesRun {
     Map<Long, LastMessage> last =
         entries.lastMessages(ids).stream()
             .collect(Collectors.toMap(LastMessage::entryId, Function.identity()));
-    Map<Long, Set<ResponseKind>> came = new HashMap<>();
-    entries
-        .came(ids)
-        .forEach(
-            c ->
-                came.computeIfAbsent(c.entryId(), id -> EnumSet.noneOf(ResponseKind.class))
-                    .add(ResponseKind.valueOf(c.kind())));
+    Map<Long, Set<ResponseKind>> came = entries.kinds(ids);
     Map<PersonId, ZoneId> zones = clocks.zones(series, lot.stream().map(Entry::personId).toList());
     ZoneId house = clocks.house();
     Map<Entry, EntryLook.Entry> looked = new LinkedHashMap<>();

@@ -6,7 +6,6 @@ import app.jemble.core.series.SeriesState;
 import app.jemble.core.series.StepJudge;
 import app.jemble.outbox.LastLook;
 import app.jemble.series.EntryMapper.Leaving;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,13 +42,8 @@ class SeriesStays implements LastLook {
     }
     matching.ending(series, people).forEach(person -> not.put(person, StepJudge.MATCHED));
     List<Leaving> leaving = entries.leaving(series.id(), people.toArray(PersonId[]::new));
-    Map<Long, Set<ResponseKind>> came = new HashMap<>();
-    entries
-        .came(leaving.stream().map(Leaving::entryId).toArray(Long[]::new))
-        .forEach(
-            c ->
-                came.computeIfAbsent(c.entryId(), id -> EnumSet.noneOf(ResponseKind.class))
-                    .add(ResponseKind.valueOf(c.kind())));
+    Map<Long, Set<ResponseKind>> came =
+        entries.kinds(leaving.stream().map(Leaving::entryId).toArray(Long[]::new));
     for (Leaving one : leaving) {
       if (one.ended()) {
         not.put(one.personId(), one.endedWhy());

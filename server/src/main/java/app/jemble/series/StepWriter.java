@@ -70,6 +70,11 @@ class StepWriter {
     }
   }
 
+  /** Who had the last step, or was passed over by it, has finished. */
+  void finish(List<Entry> had, Instant now) {
+    entries.finish(had.stream().map(Entry::id).toArray(Long[]::new), now);
+  }
+
   /** Everyone of these is past the step afterwards, or out of the series. */
   void write(
       Series series,
