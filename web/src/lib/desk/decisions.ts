@@ -30,7 +30,7 @@ export function wanted(decision: Decision): Wanted {
           ? `refused by the mail server in “${decision.mailing}”`
           : `: refused by the mail server in “${decision.mailing}”`,
         detail: decision.reason,
-        act: 'CheckResult',
+        act: 'Look',
         path: `/outbox?mailing=${decision.mailingId}&state=refused`
       };
     case 'held':
@@ -38,7 +38,7 @@ export function wanted(decision: Decision): Wanted {
         about,
         words: many ? `held back in “${decision.mailing}”` : `: held back in “${decision.mailing}”`,
         detail: decision.reason,
-        act: 'CheckResult',
+        act: 'Look',
         path: `/outbox?mailing=${decision.mailingId}&state=held`
       };
     case 'unplaced':
@@ -54,7 +54,7 @@ export function wanted(decision: Decision): Wanted {
         about: many ? `${count(decision.people)} people` : decision.about,
         words: many ? `no longer reached by “${decision.mailing}”` : `: mail came back for good`,
         detail: many ? 'will not be written to again' : decision.reason,
-        act: 'CheckResult',
+        act: 'Look',
         path: `/responses/${decision.mailingId}?part=RETURNED`
       };
   }

@@ -6,6 +6,8 @@
     class?: string;
     /** Whether it gives way where there is too little room for all. */
     gives?: boolean;
+    /** How wide it stays even then, in pixels; without a number, as wide as any. */
+    least?: number;
     /** Numbers stand at the right, and so does their head. */
     right?: boolean;
     onsort: () => void;
@@ -19,6 +21,7 @@
     width,
     class: extra = '',
     gives = false,
+    least,
     right = false,
     onsort,
     onwiden
@@ -57,7 +60,7 @@
   bind:this={head}
   scope="col"
   aria-sort={order}
-  data-gives-way={gives ? '' : undefined}
+  data-gives-way={gives ? (least ?? '') : undefined}
   class={`group sticky top-0 z-10 bg-card px-2 py-1.5 text-[0.8rem] font-semibold text-soft ${right ? 'text-right' : 'text-left'} ${extra}`}
   style:width={(dragged ?? width) ? `${dragged ?? width}px` : undefined}
 >

@@ -56,6 +56,9 @@
     onlayout({ ...layout, sortBy: name, descending: same ? !layout.descending : false });
   }
 
+  /** Names are what a list is read by: so much of them stays, in pixels. */
+  const NAME_LEAST = 140;
+
   /** Where what comes first is short or missing, what comes later still has room. */
   const room: Partial<Record<FilterField['type'], string>> = {
     DAY: 'min-w-[6.9rem]',
@@ -90,7 +93,13 @@
           onchange={onpickall}
         />
       </th>
-      <ColumnHead label={first} gives order={sorted(null)} onsort={() => sort(null)} />
+      <ColumnHead
+        label={first}
+        gives
+        least={NAME_LEAST}
+        order={sorted(null)}
+        onsort={() => sort(null)}
+      />
       {#each columns as field, i (field.name)}
         <ColumnHead
           label={field.label}

@@ -29,7 +29,10 @@ export function steadyColumns(anew: () => unknown): Attachment<HTMLTableElement>
 /** Narrower than this, in pixels, nothing can be read of a column. */
 const LEAST = 72;
 
-/** Of columns that together want more than there is, those so marked give way, or else all alike. */
+/**
+ * Of columns that together want more than there is, those so marked give way, or else all alike. A
+ * number says how wide they stay at least, in pixels.
+ */
 const GIVES_WAY = 'data-gives-way';
 
 function settle(table: HTMLTableElement, columns: HTMLElement) {
@@ -38,7 +41,8 @@ function settle(table: HTMLTableElement, columns: HTMLElement) {
   const heads = [...table.rows[0]!.cells].filter((head) => head.offsetWidth > 0);
   const wanted = heads.map((head) => head.getBoundingClientRect().width);
   const giving = heads.map((head) => head.hasAttribute(GIVES_WAY));
-  const widths = fitted(wanted, giving, table.parentElement?.clientWidth ?? 0);
+  const least = heads.map((head) => Number(head.getAttribute(GIVES_WAY)) || LEAST);
+  const widths = fitted(wanted, giving, table.parentElement?.clientWidth ?? 0, least);
   const all = sum(widths);
   columns.append(
     ...widths.map((width) => {
@@ -51,12 +55,17 @@ function settle(table: HTMLTableElement, columns: HTMLElement) {
 }
 
 /** Widths in pixels that come to what there is, where those that give way can make it so. */
-export function fitted(wanted: number[], giving: boolean[], room: number): number[] {
+export function fitted(
+  wanted: number[],
+  giving: boolean[],
+  room: number,
+  least: number[] = wanted.map(() => LEAST)
+): number[] {
   const over = sum(wanted) - room;
   const give = sum(wanted.filter((_, i) => giving[i]));
   if (over <= 0 || give <= over) return wanted;
   return wanted.map((width, i) =>
-    giving[i] ? Math.max(Math.min(width, LEAST), width * (1 - over / give)) : width
+    giving[i] ? Math.max(Math.min(width, least[i] ?? LEAST), width * (1 - over / give)) : width
   );
 }
 
