@@ -1,10 +1,13 @@
 package app.jemble;
 
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.time.temporal.TemporalAdjusters;
 
 /**
  * The machine's clock, moved on by hand: nothing in a test has to wait for an hour to come. With
@@ -17,6 +20,15 @@ public final class TestClock extends Clock {
 
   public void advance(Duration by) {
     ahead = ahead.plus(by);
+  }
+
+  /** Goes on to eleven o'clock of the next Monday there; answers when that is. */
+  public Instant toMonday(ZoneId there) {
+    Instant now = instant();
+    LocalDate day = LocalDate.ofInstant(now, there).with(TemporalAdjusters.next(DayOfWeek.MONDAY));
+    Instant monday = day.atTime(11, 0).atZone(there).toInstant();
+    advance(Duration.between(now, monday));
+    return monday;
   }
 
   @Override

@@ -4,10 +4,8 @@ import app.jemble.Api;
 import app.jemble.Mails;
 import app.jemble.ServerTest;
 import app.jemble.inbound.Arrivals;
-import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -89,13 +87,6 @@ abstract class RulesTrial extends ServerTest {
 
   /** To the first Monday, eleven in the morning. */
   final Instant toMonday() {
-    Instant now = clock.instant();
-    LocalDate day = LocalDate.ofInstant(now, HOUSE).plusDays(1);
-    while (day.getDayOfWeek() != DayOfWeek.MONDAY) {
-      day = day.plusDays(1);
-    }
-    Instant monday = day.atTime(11, 0).atZone(HOUSE).toInstant();
-    clock.advance(Duration.between(now, monday));
-    return monday;
+    return clock.toMonday(HOUSE);
   }
 }

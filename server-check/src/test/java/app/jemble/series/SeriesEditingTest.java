@@ -121,6 +121,18 @@ public class SeriesEditingTest extends SeriesTrial {
   }
 
   @Test
+  public void whatWouldBlockActivationIsNotPutIntoASeriesThatRuns() {
+    long series = active(step(0, "One"));
+    String one = path(series) + "/steps/" + stepId(series, 1);
+    Api.Answer blank = api.put(one, step(0, "Your [gift]"));
+    assertThat(blank.status()).isEqualTo(422);
+    assertThat(blank.json().get("detail").asString()).isEqualTo("Fill in [gift].");
+    assertThat(api.post(path(series) + "/steps", step(1, "{{nome}}")).status()).isEqualTo(422);
+    assertThat(steps(series)).hasSize(1);
+    assertThat(steps(series).get(0).get("subject").asString()).isEqualTo("One");
+  }
+
+  @Test
   public void whatSomebodyElseChangedIsNotSavedOver() {
     long series = series(step(0, "One"));
     JsonNode is = api.get(path(series)).json();

@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -66,7 +67,7 @@ public class SeriesRunTest extends SeriesTrial {
         .param(series)
         .update();
     application
-        .getBean(org.springframework.transaction.support.TransactionTemplate.class)
+        .getBean(TransactionTemplate.class)
         .executeWithoutResult(
             tx -> {
               application.getBean(SeriesRun.class).lookAt(series);
@@ -210,14 +211,25 @@ public class SeriesRunTest extends SeriesTrial {
     long max = addPerson("Max", "Outbox", "max@outbox.example");
     long series = active(step(0, "One"));
     letIn(series, max);
-    // Written, and not yet handed over.
-    sql.sql("update workspace set hold_seconds = 0").update();
-    api.post(path(series) + "/pause", Map.of());
-    application.getBean(SeriesRun.class).lookAt(series);
-    assertThat(got("max@outbox.example").size()).isLessThanOrEqualTo(1);
-    int before = got("max@outbox.example").size();
-    clock.advance(DAY);
-    assertThat(got("max@outbox.example")).hasSize(before);
+    application
+        .getBean(TransactionTemplate.class)
+        .executeWithoutResult(
+            tx -> {
+              application.getBean(SeriesRun.class).lookAt(series);
+              // Written, and to leave in an hour.
+              sql.sql("update message set due_at = due_at + interval '1 hour' where person_id = ?")
+                  .param(max)
+                  .update();
+            });
+    assertThat(api.post(path(series) + "/pause", Map.of()).status()).isEqualTo(200);
+    assertThat(
+            sql.sql("select state || ': ' || reason from message where person_id = ?")
+                .param(max)
+                .query(String.class)
+                .list())
+        .containsExactly("held: the series was paused by Orla Finch");
+    after(DAY, series);
+    assertThat(got("max@outbox.example")).isEmpty();
     api.post(path(series) + "/go-on", Map.of("waitsStoodStill", false));
     look(series);
     Eventually.holds(() -> assertThat(got("max@outbox.example")).containsExactly("One"));

@@ -7,10 +7,8 @@ import app.jemble.Eventually;
 import app.jemble.Mails;
 import app.jemble.ServerTest;
 import app.jemble.inbound.Arrivals;
-import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
@@ -112,7 +110,7 @@ abstract class SeriesTrial extends ServerTest {
                     where s.id = :id and s.state = 'active' and e.state = 'in'
                       and e.look_at <= :now)
                  + (select count(*) from message m join series_step s on s.cause_id = m.cause_id
-                    where s.series_id = :id and m.state in ('waiting', 'handed'))
+                    where s.series_id = :id and m.state = 'waiting')
             """)
         .param("id", series)
         .param("now", java.sql.Timestamp.from(clock.instant()))
@@ -168,13 +166,6 @@ abstract class SeriesTrial extends ServerTest {
 
   /** To the next Monday, eleven in the morning. */
   final Instant toMonday() {
-    Instant now = clock.instant();
-    LocalDate day = LocalDate.ofInstant(now, HOUSE).plusDays(1);
-    while (day.getDayOfWeek() != DayOfWeek.MONDAY) {
-      day = day.plusDays(1);
-    }
-    Instant monday = day.atTime(11, 0).atZone(HOUSE).toInstant();
-    clock.advance(Duration.between(now, monday));
-    return monday;
+    return clock.toMonday(HOUSE);
   }
 }

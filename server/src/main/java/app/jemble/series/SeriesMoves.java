@@ -56,6 +56,15 @@ class SeriesMoves {
     return blockers;
   }
 
+  private void mustBeReady(long id) {
+    blockers(id).stream()
+        .findFirst()
+        .ifPresent(
+            first -> {
+              throw Problem.wrong("steps", first);
+            });
+  }
+
   /** From now on people can come in, and what is due leaves. */
   @Transactional
   void activate(long id) {
@@ -64,12 +73,7 @@ class SeriesMoves {
     if (series.state() != SeriesState.DRAFT) {
       throw Problem.conflict("This series was activated already.");
     }
-    blockers(id).stream()
-        .findFirst()
-        .ifPresent(
-            first -> {
-              throw Problem.wrong("steps", first);
-            });
+    mustBeReady(id);
     causes.release(series, live(id));
     mapper.move(id, SeriesState.ACTIVE, null);
   }
@@ -98,12 +102,7 @@ class SeriesMoves {
     if (series.state() != SeriesState.PAUSED) {
       throw Problem.conflict("Only a paused series can go on.");
     }
-    blockers(id).stream()
-        .findFirst()
-        .ifPresent(
-            first -> {
-              throw Problem.wrong("steps", first);
-            });
+    mustBeReady(id);
     Instant now = clock.instant();
     if (waitsStoodStill) {
       double seconds = Duration.between(series.pausedAt(), now).toMillis() / 1000.0;

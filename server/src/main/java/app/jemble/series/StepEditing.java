@@ -66,6 +66,7 @@ class StepEditing {
     }
     long cause = causes.begin(series, now.size() + 1, wording(body));
     SeriesStep added = step(0, seriesId, now.size() + 1, cause, body);
+    mustBeReady(series, cause);
     long id = mapper.addStep(added);
     Steps order = steps(now).with(new Step(id, 0, added.waits(), false, 0), before);
     order.all().forEach(step -> mapper.place(step.id(), step.place()));
@@ -80,10 +81,11 @@ class StepEditing {
   /** Changes text and wait for all who have not had it. */
   @Transactional
   void write(long seriesId, long stepId, StepBody body) {
-    changeable(seriesId);
+    Series series = changeable(seriesId);
     SeriesStep before = live(mapper.stepsUncounted(seriesId), stepId);
     mapper.writeStep(step(stepId, seriesId, before.place(), before.causeId(), body));
     causes.write(before.causeId(), wording(body));
+    mustBeReady(series, before.causeId());
     entries.lookAtAll(seriesId, clock.instant());
   }
 
@@ -112,6 +114,20 @@ class StepEditing {
       throw Problem.wrong("order", wrong.getMessage());
     }
     entries.lookAtAll(seriesId, clock.instant());
+  }
+
+  /**
+   * What would block activation is not put into a series that runs: nobody looks before it leaves.
+   */
+  private void mustBeReady(Series series, long cause) {
+    if (series.state() == SeriesState.ACTIVE) {
+      causes.blockers(cause).stream()
+          .findFirst()
+          .ifPresent(
+              first -> {
+                throw Problem.wrong("body", first);
+              });
+    }
   }
 
   private Series changeable(long seriesId) {

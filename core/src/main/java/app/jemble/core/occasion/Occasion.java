@@ -18,10 +18,6 @@ public record Occasion(Kind kind, int offset, List<Integer> rounds) {
 
   public static final int MOST_OFFSET = 60;
 
-  /** 1, 5, 10, 25 and so on, as anniversaries are kept (common practice). */
-  public static final List<Integer> ROUND_YEARS =
-      List.of(1, 5, 10, 20, 25, 30, 40, 50, 60, 70, 75, 80, 90, 100);
-
   private static final MonthDay LEAP_DAY = MonthDay.of(2, 29);
 
   /** What kind of day. */

@@ -7,8 +7,4 @@ package app.jemble.core.series;
  * @param onClick whoever followed a link of any of its steps
  * @param onFilter whoever came to match its ending filter
  */
-public record Ending(boolean onReply, boolean onClick, boolean onFilter) {
-
-  /** A reply ends it, as people expect of one who was answered. */
-  public static final Ending ON_REPLY = new Ending(true, false, false);
-}
+public record Ending(boolean onReply, boolean onClick, boolean onFilter) {}

@@ -11,20 +11,10 @@ import java.util.Optional;
  */
 public record ReEntry(Integer afterDays) {
 
-  public static final ReEntry NEVER = new ReEntry(null);
-
   public ReEntry {
     if (afterDays != null && (afterDays < 0 || afterDays > 3650)) {
       throw new SeriesException("Somebody comes in again after 0 to 3,650 days.");
     }
-  }
-
-  /**
-   * @param lastEnded when their last entry ended; null while they are in it
-   */
-  public boolean allows(Instant lastEnded, Instant now, ZoneId house) {
-    return lastEnded != null
-        && endedBy(now, house).filter(latest -> !lastEnded.isAfter(latest)).isPresent();
   }
 
   /** Whoever's last entry ended by then may come in now; empty when nobody may. */

@@ -2,12 +2,10 @@ package app.jemble.core.series;
 
 import app.jemble.core.followup.WorkingDays;
 import app.jemble.core.pace.NextOpen;
-import app.jemble.core.pace.WeeklyHours;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * By which clock a series runs, and when its messages may leave.
@@ -24,12 +22,6 @@ public record SeriesClock(ZoneId house, boolean ownClock, WorkingDays days, List
 
   public SeriesClock {
     open = List.copyOf(open);
-  }
-
-  /** At any time, on the workspace's clock. */
-  public static SeriesClock always(WorkingDays days) {
-    NextOpen any = new NextOpen(WeeklyHours.ANY, Set.of());
-    return new SeriesClock(days.house(), false, days, List.of(any));
   }
 
   /**

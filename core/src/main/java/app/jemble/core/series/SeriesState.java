@@ -10,11 +10,6 @@ public enum SeriesState {
   PAUSED,
   ENDED;
 
-  /** A draft or a paused series with nothing in its way begins, or goes on. */
-  public boolean mayActivate() {
-    return this == DRAFT || this == PAUSED;
-  }
-
   public boolean mayPause() {
     return this == ACTIVE;
   }

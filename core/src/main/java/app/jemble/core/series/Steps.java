@@ -44,11 +44,6 @@ public record Steps(List<Step> all) {
     return live().stream().filter(s -> s.place() > place).findFirst();
   }
 
-  /** Whether somebody is past a step's place, so that one put in there is not for them. */
-  public boolean isPast(long step, Long passed) {
-    return passed != null && find(passed).place() >= find(step).place();
-  }
-
   private Step find(long id) {
     return all.stream()
         .filter(s -> s.id() == id)

@@ -20,9 +20,6 @@ public record Wait(int count, Unit unit, LocalTime at) {
 
   public static final int MOST = 1000;
 
-  /** Nothing is waited for. */
-  public static final Wait NONE = new Wait(0, Unit.MINUTES, null);
-
   /** What is counted. */
   public enum Unit {
     MINUTES("minute"),

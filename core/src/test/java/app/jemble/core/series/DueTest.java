@@ -22,6 +22,8 @@ import org.testng.annotations.Test;
 /** When a step is due, by worked examples and against a slow second implementation. */
 public class DueTest {
 
+  private static final Wait AT_ONCE = new Wait(0, Wait.Unit.MINUTES, null);
+
   private static final ZoneId LONDON = ZoneId.of("Europe/London");
 
   /** Half and quarter hours, changes at midnight, southern summers, days of no change at all. */
@@ -42,12 +44,17 @@ public class DueTest {
     return new WorkingDays(Set.of(off), LONDON);
   }
 
+  private static SeriesClock always(WorkingDays days) {
+    NextOpen any = new NextOpen(WeeklyHours.ANY, Set.of());
+    return new SeriesClock(LONDON, false, days, List.of(any));
+  }
+
   private static Instant london(String wall) {
     return java.time.LocalDateTime.parse(wall).atZone(LONDON).toInstant();
   }
 
   private static Instant due(String begun, Wait wait, LocalDate... off) {
-    return SeriesClock.always(week(off)).due(london(begun), wait, LONDON).orElseThrow();
+    return always(week(off)).due(london(begun), wait, LONDON).orElseThrow();
   }
 
   @DataProvider
@@ -65,7 +72,7 @@ public class DueTest {
       {"2026-04-02T10:00", new Wait(0, Wait.Unit.DAYS, nine), "2026-04-03T09:00"},
       {"2026-04-02T08:00", new Wait(0, Wait.Unit.DAYS, nine), "2026-04-02T09:00"},
       {"2026-04-02T08:00", new Wait(90, Wait.Unit.MINUTES, nine), "2026-04-03T09:00"},
-      {"2026-04-02T08:00", Wait.NONE, "2026-04-02T08:00"},
+      {"2026-04-02T08:00", AT_ONCE, "2026-04-02T08:00"},
     };
   }
 
@@ -98,7 +105,7 @@ public class DueTest {
     NextOpen mornings = hours(DayOfWeek.MONDAY, 6, 9);
     NextOpen evenings = hours(DayOfWeek.MONDAY, 18, 20);
     SeriesClock never = new SeriesClock(LONDON, false, week(), List.of(mornings, evenings));
-    assertThat(never.due(london("2026-04-02T08:00"), Wait.NONE, LONDON)).isEmpty();
+    assertThat(never.due(london("2026-04-02T08:00"), AT_ONCE, LONDON)).isEmpty();
   }
 
   private static NextOpen hours(DayOfWeek day, int from, int to) {

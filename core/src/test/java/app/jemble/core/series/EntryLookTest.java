@@ -24,13 +24,19 @@ import org.testng.annotations.Test;
 /** What is next for somebody in a series. */
 public class EntryLookTest {
 
+  private static final Wait AT_ONCE = new Wait(0, Wait.Unit.MINUTES, null);
+  private static final Ending ON_REPLY = new Ending(true, false, false);
+
   private static final ZoneId LONDON = ZoneId.of("Europe/London");
   private static final WorkingDays WEEK = new WorkingDays(Set.of(), LONDON);
+
+  private static final SeriesClock ALWAYS =
+      new SeriesClock(LONDON, false, WEEK, List.of(new NextOpen(WeeklyHours.ANY, Set.of())));
 
   /** A Monday. */
   private static final Instant NOW = Instant.parse("2026-06-01T10:00:00Z");
 
-  private static final Step FIRST = new Step(1, 1, Wait.NONE, false, 0);
+  private static final Step FIRST = new Step(1, 1, AT_ONCE, false, 0);
   private static final Step SECOND = new Step(2, 2, new Wait(2, Wait.Unit.DAYS, null), false, 0);
   private static final Steps STEPS = new Steps(List.of(FIRST, SECOND));
 
@@ -39,7 +45,7 @@ public class EntryLookTest {
   }
 
   private static Next look(Entry entry) {
-    return EntryLook.at(NOW, entry, STEPS, Ending.ON_REPLY, SeriesClock.always(WEEK));
+    return EntryLook.at(NOW, entry, STEPS, ON_REPLY, ALWAYS);
   }
 
   @Test
@@ -92,7 +98,7 @@ public class EntryLookTest {
     SeriesClock clock =
         new SeriesClock(LONDON, false, WEEK, List.of(new NextOpen(mornings, Set.of())));
     Entry due = past(null, NOW.minus(Duration.ofDays(1)), NOW.minus(Duration.ofDays(1)));
-    assertThat(EntryLook.at(NOW, due, STEPS, Ending.ON_REPLY, clock))
+    assertThat(EntryLook.at(NOW, due, STEPS, ON_REPLY, clock))
         .as("11:00 in London: tomorrow at 08:00")
         .isEqualTo(new Later(Instant.parse("2026-06-02T07:00:00Z")));
   }
@@ -102,7 +108,7 @@ public class EntryLookTest {
     SeriesClock never =
         new SeriesClock(
             LONDON, false, WEEK, List.of(new NextOpen(new WeeklyHours(List.of()), Set.of())));
-    assertThat(EntryLook.at(NOW, past(null, NOW, NOW), STEPS, Ending.ON_REPLY, never))
+    assertThat(EntryLook.at(NOW, past(null, NOW, NOW), STEPS, ON_REPLY, never))
         .isEqualTo(new Later(NOW.plus(Duration.ofDays(1))));
   }
 }

@@ -11,26 +11,20 @@ import org.testng.annotations.Test;
 public class ReEntryTest {
 
   private static final ZoneId LONDON = ZoneId.of("Europe/London");
-  private static final Instant ENDED = Instant.parse("2026-03-27T08:30:00Z");
 
   @Test
   public void nobodyComesInTwiceUnlessTheSeriesAllowsIt() {
-    assertThat(ReEntry.NEVER.allows(ENDED, Instant.parse("2030-01-01T00:00:00Z"), LONDON))
-        .isFalse();
-  }
-
-  @Test
-  public void nobodyComesInWhileTheyAreInIt() {
-    assertThat(new ReEntry(0).allows(null, ENDED, LONDON)).isFalse();
+    assertThat(new ReEntry(null).endedBy(Instant.parse("2030-01-01T00:00:00Z"), LONDON)).isEmpty();
   }
 
   @Test
   public void daysAreThoseOfTheWorkspacesClock() {
-    ReEntry after = new ReEntry(3);
-    // Clocks go forward on 29 March: it is 07:30 UTC then.
-    assertThat(after.allows(ENDED, Instant.parse("2026-03-30T07:29:59Z"), LONDON)).isFalse();
-    assertThat(after.allows(ENDED, Instant.parse("2026-03-30T07:30:00Z"), LONDON)).isTrue();
-    assertThat(new ReEntry(0).allows(ENDED, ENDED, LONDON)).isTrue();
+    // Clocks go forward on 29 March: three days before 08:30 is 08:30, which was half an hour
+    // past eight in UTC then.
+    assertThat(new ReEntry(3).endedBy(Instant.parse("2026-03-30T07:30:00Z"), LONDON))
+        .contains(Instant.parse("2026-03-27T08:30:00Z"));
+    Instant now = Instant.parse("2026-03-30T07:30:00Z");
+    assertThat(new ReEntry(0).endedBy(now, LONDON)).contains(now);
   }
 
   @Test

@@ -18,6 +18,8 @@ import org.testng.annotations.Test;
 /** Whether a step leaves, is past, or ends the series, for each thing that can be known. */
 public class StepJudgeTest {
 
+  private static final Ending ON_REPLY = new Ending(true, false, false);
+
   private static final Ending NOTHING = new Ending(false, false, false);
   private static final Ending ALL = new Ending(true, true, true);
 
@@ -56,8 +58,8 @@ public class StepJudgeTest {
   @Test
   public void aReplyALinkAndAFilterEndItByChoice() {
     assertThat(judge(Set.of(ResponseKind.REPLIED), NOTHING)).isInstanceOf(Leaves.class);
-    assertThat(judge(Set.of(ResponseKind.REPLIED), Ending.ON_REPLY)).isEqualTo(new Ends("replied"));
-    assertThat(judge(Set.of(ResponseKind.CLICKED), Ending.ON_REPLY)).isInstanceOf(Leaves.class);
+    assertThat(judge(Set.of(ResponseKind.REPLIED), ON_REPLY)).isEqualTo(new Ends("replied"));
+    assertThat(judge(Set.of(ResponseKind.CLICKED), ON_REPLY)).isInstanceOf(Leaves.class);
     assertThat(judge(Set.of(ResponseKind.CLICKED), ALL)).isEqualTo(new Ends("followed a link"));
     Facts matches = new Facts(Reach.READY, Set.of(), true, true, false, List.of());
     assertThat(StepJudge.judge(matches, NOTHING)).isInstanceOf(Leaves.class);
