@@ -6,7 +6,7 @@
   import { people } from '$lib/format/numbers';
   import Panel from '$lib/ui/Panel.svelte';
   import type { Which } from './checkParts';
-  import { isChosen, type Chosen } from './questions.svelte';
+  import { isChosen, type Chosen, type Look } from './questions.svelte';
 
   interface Props {
     /** The audience in words. */
@@ -15,8 +15,8 @@
     ownWords: number;
     /** How many; not known before the first check. */
     total: number | undefined;
-    /** Whether the list is what it is, and not only on its way. */
-    listed: boolean;
+    /** Whether the list is what it is, or why it could not be had. */
+    look: Look;
     list: AudiencePerson[];
     which: Which | null;
     current: Chosen | null;
@@ -39,7 +39,7 @@
     words,
     ownWords,
     total,
-    listed,
+    look,
     list,
     which,
     current,
@@ -162,7 +162,18 @@
         {/snippet}
       </VirtualRows>
       {#if list.length === 0}
-        <li class="px-3 py-2 text-soft">{listed ? 'Nobody here.' : 'Looking at everyone …'}</li>
+        <li class="px-3 py-2 text-soft">
+          {#if look.done}
+            Nobody here.
+          {:else if look.trouble}
+            <span role="alert">{look.trouble.message}</span>
+            <button type="button" class="text-kelp hover:underline" onclick={look.again}
+              >Look again</button
+            >
+          {:else}
+            Looking at everyone …
+          {/if}
+        </li>
       {/if}
       <li {@attach whenSeen(onend)} class="h-px" aria-hidden="true"></li>
     </ul>

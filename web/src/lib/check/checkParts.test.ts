@@ -4,6 +4,7 @@ import { blockers, checkParts, whichOf } from './checkParts';
 
 const check: CheckResult = {
   total: 1126,
+  first: null,
   ready: 1081,
   ownWords: 0,
   lacks: {},

@@ -3,12 +3,19 @@ import type { AudiencePerson } from '$lib/api/types';
 import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/svelte-query';
 import type { Writing } from '$lib/draft/writing.svelte';
 import type { Which } from './checkParts';
-import { watchCheck } from './watchCheck';
+import { checkQuery, looking } from './looking.svelte';
 
 /** A message of the audience: its person, and the record it is about (0 for none). */
 export interface Chosen {
   id: number;
   recordId: number;
+}
+
+/** What became of looking at everyone. */
+export interface Look {
+  done: boolean;
+  trouble: Error | null;
+  again: () => void;
 }
 
 /** Whether a row of the list is this message. */
@@ -17,8 +24,6 @@ export function isChosen(row: Chosen, chosen: Chosen | null): boolean {
 }
 
 const PAGE = 500;
-/** A look that is done sooner shows no bar. */
-const PATIENCE = 700;
 
 /** What the mailing's screen asks of the server, anew after every save: the check, the list, one proof. */
 export function mailingQuestions(
@@ -26,22 +31,11 @@ export function mailingQuestions(
   listed: () => { which: Which | null; name: string },
   chosen: () => Chosen | null
 ) {
-  let progress = $state.raw<{ checked: number; of: number } | null>(null);
   const id = $derived(writing.mailing.id);
   const path = $derived({ path: { id } });
 
   const check = createQuery(() => ({
-    queryKey: ['check', id, writing.revision],
-    queryFn: async ({ signal }) => {
-      const since = Date.now();
-      try {
-        return await watchCheck(id, signal, (checked, of) => {
-          if (Date.now() - since > PATIENCE) progress = { checked, of };
-        });
-      } finally {
-        progress = null;
-      }
-    },
+    ...checkQuery(id, writing.revision),
     placeholderData: keepPreviousData
   }));
 
@@ -68,9 +62,13 @@ export function mailingQuestions(
     enabled: check.isSuccess,
     placeholderData: keepPreviousData
   }));
+  // Whoever the list will begin with is known with the check: their proof need not wait for the list.
+  const firstOfAll = $derived<Chosen | null>(
+    listed().which || listed().name.trim() ? null : (check.data?.first ?? null)
+  );
   const list = $derived(audience.data?.pages.flat() ?? []);
   const current = $derived<Chosen | null>(
-    chosen() ?? list.find((p) => p.reach === 'READY') ?? list[0] ?? null
+    chosen() ?? list.find((p) => p.reach === 'READY') ?? list[0] ?? firstOfAll
   );
   const row = $derived(list.find((p) => isChosen(p, current)));
 
@@ -110,9 +108,16 @@ export function mailingQuestions(
     get getsNothing() {
       return row && row.reach !== 'READY' ? { name: row.name, why: row.reachWords } : null;
     },
+    get look(): Look {
+      return {
+        done: audience.isSuccess,
+        trouble: check.error ?? audience.error,
+        again: () => void (check.isError ? check.refetch() : audience.refetch())
+      };
+    },
     /** How far a long look has come; null when none is under way. */
     get progress() {
-      return progress;
+      return looking.get(id) ?? null;
     }
   };
 }

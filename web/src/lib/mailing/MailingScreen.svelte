@@ -149,7 +149,7 @@
     <WhoPane
       words={audienceWords(writing.parts, writing.picks.length, writing.leftOutParts)}
       total={check.data?.total}
-      listed={asked.audience.isSuccess}
+      look={asked.look}
       ownWords={check.data?.ownWords ?? 0}
       list={asked.list}
       which={going.which}

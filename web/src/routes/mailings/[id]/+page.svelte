@@ -1,14 +1,18 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
+  import { checkQuery } from '$lib/check/looking.svelte';
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import MailingBench from '$lib/mailing/MailingScreen.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
-  import { createQuery } from '@tanstack/svelte-query';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
 
+  const queries = useQueryClient();
   const id = $derived(Number(page.params.id));
+  // The look at everyone takes longest, and needs nothing of the mailing's own answer.
+  $effect.pre(() => void queries.prefetchQuery({ ...checkQuery(id, 0), retry: false }));
   // Asked once for each visit: from then on the mailing's screen itself knows best what is written.
   const query = createQuery(() => ({
     queryKey: ['mailing', id],

@@ -158,6 +158,21 @@ public class FaultsTest extends BrowserTest {
                 .isEqualTo(1));
   }
 
+  /** A look at everyone that fails, or whose list does, says so and is made again when asked. */
+  @Test
+  public void aLookThatFailsSaysSoAndIsMadeAgain() {
+    for (Pattern asked : List.of(Pattern.compile("/check/watch"), Pattern.compile("/audience"))) {
+      page.route(asked, route -> route.fulfill(new Route.FulfillOptions().setStatus(500)));
+      page.navigate(home + "/mailings/" + mailing);
+      Locator who = page.getByRole(AriaRole.REGION, named("Who"));
+      assertThat(who.getByRole(AriaRole.ALERT)).isVisible();
+      assertThat(who).not().containsText("Looking at everyone");
+      page.unroute(asked);
+      who.getByText("Look again").click();
+      assertThat(who).containsText("Ann Faulty");
+    }
+  }
+
   private String stateOf(long cause) {
     return sql.sql("select state from cause where id = ?")
         .param(cause)

@@ -47,6 +47,7 @@ class CheckController {
    * @param ownWords who have words of their own
    * @param lacks by merge field, how many of those ready have no value
    * @param cannot the others by their one reason
+   * @param first the message the list of those ready begins with; null when nobody is ready
    */
   record CheckResult(
       long total,
@@ -55,7 +56,15 @@ class CheckController {
       long ownWords,
       List<CannotPart> cannot,
       List<FindingBody> findings,
-      Map<String, Long> lacks) {}
+      Map<String, Long> lacks,
+      @Schema(nullable = true) FirstMessage first) {}
+
+  /**
+   * Whose message it is.
+   *
+   * @param recordId the record it is about; 0 for none
+   */
+  record FirstMessage(PersonId id, long recordId) {}
 
   record CannotPart(Reach reach, String words, long people) {}
 
@@ -183,7 +192,12 @@ class CheckController {
         everyone.entries().stream().filter(Entry::ownWords).count(),
         cannot,
         everyone.findings().stream().map(CheckController::body).toList(),
-        everyone.lacks());
+        everyone.lacks(),
+        everyone.entries().stream()
+            .filter(Entry::isReady)
+            .findFirst()
+            .map(e -> new FirstMessage(e.personId(), e.about().id()))
+            .orElse(null));
   }
 
   /** The audience in the order in which it is looked through: those who want a look come first. */
