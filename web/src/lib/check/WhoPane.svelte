@@ -6,7 +6,8 @@
   import { people } from '$lib/format/numbers';
   import Panel from '$lib/ui/Panel.svelte';
   import type { Which } from './checkParts';
-  import { isChosen, type Chosen, type Look } from './questions.svelte';
+  import type { Chosen } from './looking.svelte';
+  import { isChosen, type Look } from './questions.svelte';
 
   interface Props {
     /** The audience in words. */

@@ -3,13 +3,7 @@ import type { AudiencePerson } from '$lib/api/types';
 import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/svelte-query';
 import type { Writing } from '$lib/draft/writing.svelte';
 import type { Which } from './checkParts';
-import { checkQuery, looking } from './looking.svelte';
-
-/** A message of the audience: its person, and the record it is about (0 for none). */
-export interface Chosen {
-  id: number;
-  recordId: number;
-}
+import { checkQuery, looking, proofQuery, type Chosen } from './looking.svelte';
 
 /** What became of looking at everyone. */
 export interface Look {
@@ -17,6 +11,8 @@ export interface Look {
   trouble: Error | null;
   again: () => void;
 }
+
+const NOBODY: Chosen = { id: 0, recordId: 0 };
 
 /** Whether a row of the list is this message. */
 export function isChosen(row: Chosen, chosen: Chosen | null): boolean {
@@ -73,17 +69,7 @@ export function mailingQuestions(
   const row = $derived(list.find((p) => isChosen(p, current)));
 
   const proof = createQuery(() => ({
-    queryKey: ['proof', id, writing.revision, current?.id, current?.recordId],
-    queryFn: ({ signal }) =>
-      answer(
-        api.GET('/api/mailings/{id}/proofs/{personId}', {
-          params: {
-            path: { id, personId: current?.id ?? 0 },
-            query: { record: current?.recordId ?? 0 }
-          },
-          signal
-        })
-      ),
+    ...proofQuery(id, writing.revision, current ?? NOBODY),
     enabled: current !== null && (row === undefined || row.reach === 'READY'),
     placeholderData: keepPreviousData
   }));

@@ -1,6 +1,7 @@
 import type { Writing } from '$lib/draft/writing.svelte';
 import type { Which } from './checkParts';
-import { mailingQuestions, isChosen, type Chosen } from './questions.svelte';
+import type { Chosen } from './looking.svelte';
+import { isChosen, mailingQuestions } from './questions.svelte';
 
 /** So near the end of the list the next page is asked for. */
 const NEAR_THE_END = 20;

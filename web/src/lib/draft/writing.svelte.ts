@@ -92,6 +92,7 @@ export class Writing {
   /** Shows a mailing as the server has it; what could not be saved is given up. */
   take(mailing: WholeMailing) {
     this.#show(mailing);
+    this.revision++;
     this.forgetKept();
   }
 
@@ -99,7 +100,6 @@ export class Writing {
     this.mailing = mailing;
     this.#put(mailing);
     this.autosave.settle();
-    this.revision++;
   }
 
   #put(written: Pick<WholeMailing, (typeof WRITTEN)[number]> | ChangeBody) {

@@ -15,7 +15,7 @@
   import MailingHead from './MailingHead.svelte';
   import MailingTroubles from './MailingTroubles.svelte';
   import { whichOf, type Which } from '$lib/check/checkParts';
-  import type { Chosen } from '$lib/check/questions.svelte';
+  import type { Chosen } from '$lib/check/looking.svelte';
   import Sides, { type Side } from './Sides.svelte';
   import MessagePane from './MessagePane.svelte';
   import OptionsDialog from './OptionsDialog.svelte';

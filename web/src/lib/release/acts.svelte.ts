@@ -6,7 +6,7 @@ import { onlyThese, toBody } from '$lib/list/selection';
 import { notices } from '$lib/ui/notices.svelte';
 import type { QueryClient } from '@tanstack/svelte-query';
 import type { Writing } from '$lib/draft/writing.svelte';
-import type { Chosen } from '$lib/check/questions.svelte';
+import type { Chosen } from '$lib/check/looking.svelte';
 
 const everyoneOf = { match: 'ALL' as const, conditions: [], related: [], groups: [] };
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
-  import { checkQuery } from '$lib/check/looking.svelte';
+  import { lookAhead } from '$lib/check/looking.svelte';
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -12,7 +12,7 @@
   const queries = useQueryClient();
   const id = $derived(Number(page.params.id));
   // The look at everyone takes longest, and needs nothing of the mailing's own answer.
-  $effect.pre(() => void queries.prefetchQuery({ ...checkQuery(id, 0), retry: false }));
+  $effect.pre(() => void lookAhead(queries, id));
   // Asked once for each visit: from then on the mailing's screen itself knows best what is written.
   const query = createQuery(() => ({
     queryKey: ['mailing', id],
