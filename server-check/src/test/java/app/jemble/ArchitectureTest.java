@@ -100,6 +100,7 @@ public class ArchitectureTest {
         Map.of(
             "app.jemble.cause.CauseMapper", "app.jemble.cause.OpenCauses",
             "app.jemble.template.TemplateMapper", "app.jemble.template.OpenTemplates",
+            "app.jemble.series.SeriesMapper", "app.jemble.series.OpenSeries",
             "app.jemble.exchange.ImportMapper", "app.jemble.exchange.OpenImports");
     loaders.forEach(
         (mapper, loader) -> {

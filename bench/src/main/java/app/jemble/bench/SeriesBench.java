@@ -1,6 +1,6 @@
 package app.jemble.bench;
 
-import app.jemble.series.SeriesRun;
+import app.jemble.series.entry.SeriesRun;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -2,11 +2,13 @@ package app.jemble.series;
 
 import app.jemble.access.AccessService;
 import app.jemble.problem.Problem;
+import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** The only way to a series: as far as it is open to the colleague who asks. */
 @Component
-class OpenSeries {
+public class OpenSeries {
 
   private final SeriesMapper mapper;
   private final AccessService access;
@@ -17,12 +19,12 @@ class OpenSeries {
   }
 
   /** A series; a problem when there is none that the colleague may see. */
-  Series find(long id) {
+  public Series find(long id) {
     return open(mapper.find(id));
   }
 
   /** The same, which nobody else changes until the transaction ends. */
-  Series lock(long id) {
+  public Series lock(long id) {
     return open(mapper.findLocked(id));
   }
 
@@ -31,5 +33,25 @@ class OpenSeries {
       throw Problem.notFound("There is no such series any more.");
     }
     return series;
+  }
+
+  /** A series for what runs by itself and asks for nobody; nothing when there is none. */
+  public Series anybodys(long id) {
+    return mapper.find(id);
+  }
+
+  /** The same, neither paused nor changed until the transaction ends. */
+  public Series held(long id) {
+    return mapper.findShared(id);
+  }
+
+  /** Its steps in order, those taken away among them. */
+  public List<SeriesStep> steps(long id) {
+    return mapper.steps(id);
+  }
+
+  /** The series of whose step a cause is; empty where it is of none. */
+  public Optional<Series> ofCause(long causeId) {
+    return Optional.ofNullable(mapper.ofCause(causeId)).map(mapper::find);
   }
 }

@@ -15,7 +15,7 @@ import java.time.Instant;
  * @param endsParts whoever comes to match is out: the parts of an audience, as JSON
  * @param pausedAt since when nothing leaves, or null
  */
-record Series(
+public record Series(
     long id,
     String name,
     SeriesState state,
@@ -31,11 +31,11 @@ record Series(
     Instant pausedAt,
     int version) {
 
-  Ending ending() {
+  public Ending ending() {
     return new Ending(endsOnReply, endsOnClick, !endsParts.equals("[]"));
   }
 
-  ReEntry reEntry() {
+  public ReEntry reEntry() {
     return new ReEntry(againDays);
   }
 }

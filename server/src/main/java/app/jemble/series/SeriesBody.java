@@ -13,7 +13,7 @@ import java.util.List;
  * @param againDays so many days after their last entry somebody may come in again; null never
  * @param ends whoever comes to be in any of these is out
  */
-record SeriesBody(
+public record SeriesBody(
     String name,
     long topicId,
     @JsonProperty("private") boolean isPrivate,

@@ -7,9 +7,11 @@ import app.jemble.core.pace.NextOpen;
 import app.jemble.core.pace.WeeklyHours;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.series.SeriesClock;
+import app.jemble.core.series.Steps;
 import app.jemble.sending.HoursSpan;
 import app.jemble.sending.SendingService;
 import app.jemble.workspace.WorkspaceService;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.HashMap;
@@ -22,7 +24,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** By which clocks series run. */
 @Component
-class SeriesClocks {
+public class SeriesClocks {
 
   private final SendingService sending;
   private final WorkspaceService workspace;
@@ -40,12 +42,12 @@ class SeriesClocks {
     this.json = json;
   }
 
-  ZoneId house() {
+  public ZoneId house() {
     return workspace.current().zoneId();
   }
 
   /** When a series' messages may leave: where it has no hours, at any time of any day. */
-  SeriesClock of(Series series) {
+  public SeriesClock of(Series series) {
     Set<LocalDate> daysOff = sending.daysOff();
     NextOpen open =
         series.hours() == null
@@ -55,12 +57,26 @@ class SeriesClocks {
         house(), series.ownClock(), new WorkingDays(daysOff, house()), List.of(open));
   }
 
+  /**
+   * When whoever comes in is to be looked at first. On the workspace's clock the first step is due
+   * to all of them at once; on their own each is looked at for themselves.
+   */
+  public Instant firstLook(Series series, List<SeriesStep> steps, Instant cameIn) {
+    if (series.ownClock()) {
+      return cameIn;
+    }
+    return new Steps(steps.stream().map(SeriesStep::inOrder).toList())
+        .after(null)
+        .flatMap(first -> of(series).due(cameIn, first.waits(), house()))
+        .orElse(cameIn);
+  }
+
   private List<HoursSpan> spans(String stored) {
     return json.readValue(stored, new TypeReference<List<HoursSpan>>() {});
   }
 
   /** The zones of people of a series that runs on their own clocks; nothing where it does not. */
-  Map<PersonId, ZoneId> zones(Series series, List<PersonId> people) {
+  public Map<PersonId, ZoneId> zones(Series series, List<PersonId> people) {
     Map<PersonId, ZoneId> zones = new HashMap<>();
     if (series.ownClock()) {
       audience

@@ -70,28 +70,15 @@ interface SeriesMapper {
       """)
   int move(@Param("id") long id, @Param("to") SeriesState to, @Param("pausedAt") Instant pausedAt);
 
-  String STEPS =
-      """
-      select s.id, s.series_id, s.place, s.cause_id, s.wait_count, s.wait_unit, s.wait_at,
-             s.in_thread, s.meant::text as meant, s.gone_at,
-             (select count(*) from series_pass p where p.step_id = s.id) as had
-      from series_step s
-      """;
-
-  @Select(STEPS + "where s.series_id = #{series} order by s.place")
-  @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<SeriesStep> steps(long series);
-
-  /** The same without counting who had them. */
   @Select(
       """
       select id, series_id, place, cause_id, wait_count, wait_unit, wait_at, in_thread,
-             meant::text as meant, gone_at, 0 as had
+             meant::text as meant, gone_at
       from series_step
       where series_id = #{series}
       order by place
       """)
-  List<SeriesStep> stepsUncounted(long series);
+  List<SeriesStep> steps(long series);
 
   @Select(
       affectData = true,
@@ -124,11 +111,9 @@ interface SeriesMapper {
   @Delete("delete from series_step where id = #{id}")
   int removeStep(long id);
 
-  /** Of which step a cause is, with its series; nothing where it is none. */
-  record StepOf(long stepId, long seriesId) {}
-
-  @Select("select id as step_id, series_id from series_step where cause_id = #{cause}")
-  StepOf ofCause(long cause);
+  /** The series of whose step a cause is; null where it is of none. */
+  @Select("select series_id from series_step where cause_id = #{cause}")
+  Long ofCause(long cause);
 
   /** Filters of a series, or of a step, as they are stored. */
   record StoredParts(long id, String parts) {}

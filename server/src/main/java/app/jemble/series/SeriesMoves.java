@@ -15,10 +15,10 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** A series begins, rests, goes on, ends. */
 @Service
-class SeriesMoves {
+public class SeriesMoves {
 
   private final SeriesMapper mapper;
-  private final EntryMapper entries;
+  private final SeriesEntries entries;
   private final OpenSeries open;
   private final StepCauses causes;
   private final AccountService accounts;
@@ -26,7 +26,7 @@ class SeriesMoves {
 
   SeriesMoves(
       SeriesMapper mapper,
-      EntryMapper entries,
+      SeriesEntries entries,
       OpenSeries open,
       StepCauses causes,
       AccountService accounts,
@@ -40,7 +40,7 @@ class SeriesMoves {
   }
 
   /** What stands in the way of activation, each with its place; empty when nothing does. */
-  List<String> blockers(long id) {
+  public List<String> blockers(long id) {
     open.find(id);
     List<SeriesStep> steps = live(id);
     List<String> blockers = new ArrayList<>();
@@ -67,7 +67,7 @@ class SeriesMoves {
 
   /** From now on people can come in, and what is due leaves. */
   @Transactional
-  void activate(long id) {
+  public void activate(long id) {
     accounts.currentWriter();
     Series series = open.lock(id);
     if (series.state() != SeriesState.DRAFT) {
@@ -80,13 +80,13 @@ class SeriesMoves {
 
   /** Nothing leaves until it goes on. */
   @Transactional
-  void pause(long id) {
+  public void pause(long id) {
     Account by = accounts.currentWriter();
     Series series = open.lock(id);
     if (!series.state().mayPause()) {
       throw Problem.conflict("Only an active series can be paused.");
     }
-    causes.pause(mapper.stepsUncounted(id), "the series was paused by " + by.name());
+    causes.pause(mapper.steps(id), "the series was paused by " + by.name());
     mapper.move(id, SeriesState.PAUSED, clock.instant());
   }
 
@@ -96,7 +96,7 @@ class SeriesMoves {
    * @param waitsStoodStill whether the time of the pause does not count as waited
    */
   @Transactional
-  void goOn(long id, boolean waitsStoodStill) {
+  public void goOn(long id, boolean waitsStoodStill) {
     accounts.currentWriter();
     Series series = open.lock(id);
     if (series.state() != SeriesState.PAUSED) {
@@ -108,24 +108,24 @@ class SeriesMoves {
       double seconds = Duration.between(series.pausedAt(), now).toMillis() / 1000.0;
       entries.putOff(id, seconds, now);
     }
-    causes.goOn(mapper.stepsUncounted(id));
+    causes.goOn(mapper.steps(id));
     mapper.move(id, SeriesState.ACTIVE, null);
   }
 
   /** Nothing of it leaves any more, to anybody. */
   @Transactional
-  void end(long id) {
+  public void end(long id) {
     accounts.currentWriter();
     Series series = open.lock(id);
     if (!series.state().mayEnd()) {
       throw Problem.conflict("Only an active or a paused series can be ended.");
     }
-    causes.withdraw(mapper.stepsUncounted(id));
+    causes.withdraw(mapper.steps(id));
     entries.endAll(id, "the series was ended", clock.instant());
     mapper.move(id, SeriesState.ENDED, null);
   }
 
   private List<SeriesStep> live(long id) {
-    return mapper.stepsUncounted(id).stream().filter(s -> s.goneAt() == null).toList();
+    return mapper.steps(id).stream().filter(s -> s.goneAt() == null).toList();
   }
 }

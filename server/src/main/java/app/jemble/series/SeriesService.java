@@ -16,12 +16,12 @@ import tools.jackson.databind.ObjectMapper;
 
 /** What is said of a series as a whole: begun, and changed. */
 @Service
-class SeriesService {
+public class SeriesService {
 
   private static final int MOST_CHARACTERS = 200;
 
   private final SeriesMapper mapper;
-  private final EntryMapper entries;
+  private final SeriesEntries entries;
   private final OpenSeries open;
   private final StepCauses causes;
   private final AudienceParts parts;
@@ -32,7 +32,7 @@ class SeriesService {
 
   SeriesService(
       SeriesMapper mapper,
-      EntryMapper entries,
+      SeriesEntries entries,
       OpenSeries open,
       StepCauses causes,
       AudienceParts parts,
@@ -53,19 +53,19 @@ class SeriesService {
 
   /** Begins one, without steps; answers its id. */
   @Transactional
-  long create(String name, long topicId) {
+  public long create(String name, long topicId) {
     Account by = accounts.currentWriter();
     return mapper.create(sound(name), topic(topicId), by.id(), clock.instant());
   }
 
   /** All that the colleague may see, by name. */
-  List<Series> all() {
+  public List<Series> all() {
     return mapper.all(accounts.current().id());
   }
 
   /** Saves what was changed; whoever is in it is looked at anew. */
   @Transactional
-  void write(long id, SeriesBody body) {
+  public void write(long id, SeriesBody body) {
     Account by = accounts.currentWriter();
     Series before = open.lock(id);
     if (body.isPrivate() && !before.isPrivate() && before.senderId() != by.id()) {
@@ -90,7 +90,7 @@ class SeriesService {
     if (mapper.write(after) == 0) {
       throw Problem.conflict("Somebody changed this series in the meantime.");
     }
-    causes.follow(after, mapper.stepsUncounted(id));
+    causes.follow(after, mapper.steps(id));
     entries.lookAtAll(id, clock.instant());
   }
 

@@ -14,9 +14,8 @@ import java.time.LocalTime;
  * @param inThread whether it goes in the thread of the step before
  * @param meant for whom it is: the parts of an audience, as JSON; none: for all
  * @param goneAt when it was taken away, or null
- * @param had how many people have had it or were passed over by it
  */
-record SeriesStep(
+public record SeriesStep(
     long id,
     long seriesId,
     int place,
@@ -26,18 +25,25 @@ record SeriesStep(
     LocalTime waitAt,
     boolean inThread,
     String meant,
-    Instant goneAt,
-    long had) {
+    Instant goneAt) {
 
-  Wait waits() {
+  public Wait waits() {
     return new Wait(waitCount, waitUnit, waitAt);
   }
 
-  boolean isForAll() {
+  public boolean isForAll() {
     return meant.equals("[]");
   }
 
-  Steps.Step inOrder() {
+  /**
+   * @param had how many have had it or were passed over by it
+   */
+  public Steps.Step inOrder(long had) {
     return new Steps.Step(id, place, waits(), goneAt != null, had);
+  }
+
+  /** The same where nobody asks who had it. */
+  public Steps.Step inOrder() {
+    return inOrder(0);
   }
 }

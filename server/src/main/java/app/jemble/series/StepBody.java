@@ -15,7 +15,7 @@ import java.util.List;
  * @param subject template text
  * @param body template text, HTML
  */
-record StepBody(
+public record StepBody(
     int waitCount,
     Wait.Unit waitUnit,
     @Schema(nullable = true, type = "string", example = "09:00") LocalTime waitAt,

@@ -20,7 +20,7 @@ import org.springframework.stereotype.Component;
 
 /** What steps say, each a cause of its own whose messages leave while its series is active. */
 @Component
-class StepCauses {
+public class StepCauses {
 
   private final CauseChanges changes;
   private final OpenCauses open;
@@ -45,7 +45,7 @@ class StepCauses {
   }
 
   /** Begins what a step says; while its series runs its messages may leave. */
-  long begin(Series series, int number, MailWording wording) {
+  public long begin(Series series, int number, MailWording wording) {
     long id = changes.create(sentAs(series, number), wording);
     if (series.state().takesPeople()) {
       Instant now = clock.instant();
@@ -64,36 +64,36 @@ class StepCauses {
         null);
   }
 
-  MailWording wording(long cause) {
+  public MailWording wording(long cause) {
     return wordings.of(open.anybodys(cause));
   }
 
   /** Says something else to all who have not had it. */
-  void write(long cause, MailWording wording) {
+  public void write(long cause, MailWording wording) {
     wordings.write(open.anybodys(cause), wording);
     changes.touch(List.of(cause));
   }
 
-  void forget(long cause) {
+  public void forget(long cause) {
     changes.remove(cause);
   }
 
   /** What was changed of a series holds for what its steps send: topic, name, who may see it. */
-  void follow(Series series, List<SeriesStep> steps) {
+  public void follow(Series series, List<SeriesStep> steps) {
     for (SeriesStep step : steps) {
       changes.become(step.causeId(), sentAs(series, step.place()));
     }
   }
 
   /** Lets the messages of steps leave from now on, as those of the series. */
-  void release(Series series, List<SeriesStep> steps) {
+  public void release(Series series, List<SeriesStep> steps) {
     for (SeriesStep step : steps) {
       changes.releaseAs(step.causeId(), sentAs(series, step.place()));
     }
   }
 
   /** Nothing of these leaves until they go on. */
-  void pause(List<SeriesStep> steps, String why) {
+  public void pause(List<SeriesStep> steps, String why) {
     for (SeriesStep step : steps) {
       changes.pause(step.causeId());
       outbox.hold(step.causeId(), why);
@@ -101,7 +101,7 @@ class StepCauses {
   }
 
   /** What was held back leaves now. */
-  void goOn(List<SeriesStep> steps) {
+  public void goOn(List<SeriesStep> steps) {
     long now = clock.instant().getEpochSecond();
     for (SeriesStep step : steps) {
       changes.resume(step.causeId());
@@ -114,7 +114,7 @@ class StepCauses {
   }
 
   /** What has not left will not. */
-  void withdraw(List<SeriesStep> steps) {
+  public void withdraw(List<SeriesStep> steps) {
     for (SeriesStep step : steps) {
       outbox.withdrawRest(step.causeId());
       changes.withdraw(step.causeId());
@@ -122,7 +122,7 @@ class StepCauses {
   }
 
   /** What keeps a step from leaving, in sentences. */
-  List<String> blockers(long cause) {
+  public List<String> blockers(long cause) {
     Cause of = open.anybodys(cause);
     MailWording words = wordings.of(of);
     List<String> blockers = new ArrayList<>();

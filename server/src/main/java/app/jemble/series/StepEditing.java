@@ -13,18 +13,19 @@ import app.jemble.problem.Problem;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The steps of a series: put in, changed, put in another order, taken away, also while it runs. */
 @Service
-class StepEditing {
+public class StepEditing {
 
   private static final int MOST_STEPS = 100;
   private static final int MOST_CHARACTERS = 1_000_000;
 
   private final SeriesMapper mapper;
-  private final EntryMapper entries;
+  private final SeriesEntries entries;
   private final OpenSeries open;
   private final StepCauses causes;
   private final AudienceParts parts;
@@ -33,7 +34,7 @@ class StepEditing {
 
   StepEditing(
       SeriesMapper mapper,
-      EntryMapper entries,
+      SeriesEntries entries,
       OpenSeries open,
       StepCauses causes,
       AudienceParts parts,
@@ -55,7 +56,7 @@ class StepEditing {
    * @param finishedToo at the end: also for those who had finished
    */
   @Transactional
-  long add(long seriesId, StepBody body, Long before, boolean finishedToo) {
+  public long add(long seriesId, StepBody body, Long before, boolean finishedToo) {
     Series series = changeable(seriesId);
     List<SeriesStep> now = mapper.steps(seriesId);
     if (now.stream().filter(s -> s.goneAt() == null).count() >= MOST_STEPS) {
@@ -68,7 +69,8 @@ class StepEditing {
     SeriesStep added = step(0, seriesId, now.size() + 1, cause, body);
     mustBeReady(series, cause);
     long id = mapper.addStep(added);
-    Steps order = steps(now).with(new Step(id, 0, added.waits(), false, 0), before);
+    Steps order =
+        steps(now, entries.had(seriesId)).with(new Step(id, 0, added.waits(), false, 0), before);
     order.all().forEach(step -> mapper.place(step.id(), step.place()));
     Instant at = clock.instant();
     if (before == null && finishedToo) {
@@ -80,9 +82,9 @@ class StepEditing {
 
   /** Changes text and wait for all who have not had it. */
   @Transactional
-  void write(long seriesId, long stepId, StepBody body) {
+  public void write(long seriesId, long stepId, StepBody body) {
     Series series = changeable(seriesId);
-    SeriesStep before = live(mapper.stepsUncounted(seriesId), stepId);
+    SeriesStep before = live(mapper.steps(seriesId), stepId);
     mapper.writeStep(step(stepId, seriesId, before.place(), before.causeId(), body));
     causes.write(before.causeId(), wording(body));
     mustBeReady(series, before.causeId());
@@ -91,10 +93,10 @@ class StepEditing {
 
   /** Takes a step away: it is past for all. One that nobody had is forgotten. */
   @Transactional
-  void takeAway(long seriesId, long stepId) {
+  public void takeAway(long seriesId, long stepId) {
     changeable(seriesId);
     SeriesStep step = live(mapper.steps(seriesId), stepId);
-    if (step.had() == 0) {
+    if (entries.had(seriesId).getOrDefault(stepId, 0L) == 0) {
       mapper.removeStep(stepId);
       causes.forget(step.causeId());
     } else {
@@ -105,10 +107,10 @@ class StepEditing {
 
   /** Puts steps that nobody has had in another order. */
   @Transactional
-  void order(long seriesId, List<Long> wanted) {
+  public void order(long seriesId, List<Long> wanted) {
     changeable(seriesId);
     try {
-      Steps order = steps(mapper.steps(seriesId)).inOrder(wanted);
+      Steps order = steps(mapper.steps(seriesId), entries.had(seriesId)).inOrder(wanted);
       order.all().forEach(step -> mapper.place(step.id(), step.place()));
     } catch (SeriesException wrong) {
       throw Problem.wrong("order", wrong.getMessage());
@@ -146,8 +148,8 @@ class StepEditing {
         .orElseThrow(() -> Problem.notFound("There is no such step any more."));
   }
 
-  private static Steps steps(List<SeriesStep> steps) {
-    return new Steps(steps.stream().map(SeriesStep::inOrder).toList());
+  private static Steps steps(List<SeriesStep> steps, Map<Long, Long> had) {
+    return new Steps(steps.stream().map(s -> s.inOrder(had.getOrDefault(s.id(), 0L))).toList());
   }
 
   private SeriesStep step(long id, long seriesId, int place, long cause, StepBody body) {
@@ -165,8 +167,7 @@ class StepEditing {
         body.waitAt(),
         body.inThread(),
         parts.write(body.meant() == null ? List.of() : body.meant()),
-        null,
-        0);
+        null);
   }
 
   private static MailWording wording(StepBody body) {

@@ -1,7 +1,7 @@
 /**
- * Messages in steps: series and their steps, who is in them, and what leaves when. Whether a step
- * is due and leaves is decided in core. Read {@link app.jemble.series.SeriesRun} first.
+ * Messages in steps: what series are, their steps, and what their steps say; they are changed,
+ * activated, paused and ended here. Read {@link app.jemble.series.StepEditing} first.
  *
- * <p>Tables: series, series_step, series_entry, series_pass, series_skip.
+ * <p>Tables: series, series_step.
  */
 package app.jemble.series;

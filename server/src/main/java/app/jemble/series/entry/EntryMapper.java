@@ -1,9 +1,11 @@
-package app.jemble.series;
+package app.jemble.series.entry;
 
 import app.jemble.core.message.MessageId;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ResponseKind;
-import app.jemble.core.series.EntryState;
+import app.jemble.series.entry.PeopleOfSeries.Somebody;
+import app.jemble.series.entry.SeriesTally.Counts;
+import app.jemble.series.entry.SeriesTally.StepCounts;
 import java.time.Instant;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -42,8 +44,8 @@ interface EntryMapper {
   @Select(
       """
       select s.id
-      from series s
-      where s.state = 'active'
+      from offered.series s
+      where s.is_active
         and exists (select from series_entry e
                     where e.series_id = s.id and e.state = 'in' and e.look_at <= #{now})
       order by s.id
@@ -198,12 +200,13 @@ interface EntryMapper {
   /**
    * Lets people in who are not in, nor were, or whose last entry ended by an instant.
    *
+   * @param lookAt when they are looked at first
    * @param endedBy null when nobody comes in again
    */
   @Insert(
       """
       insert into series_entry (series_id, person_id, turn, came_by, entered_at, passed_at, look_at)
-      select #{series}, p.id, coalesce(l.turn + 1, 0), #{cameBy}, #{at}, #{at}, #{at}
+      select #{series}, p.id, coalesce(l.turn + 1, 0), #{cameBy}, #{at}, #{at}, #{lookAt}
       from unnest(#{people}::bigint[]) as p (id)
       left join lateral (
         select e.turn, e.state, e.ended_at
@@ -220,6 +223,7 @@ interface EntryMapper {
       @Param("people") PersonId[] people,
       @Param("cameBy") String cameBy,
       @Param("at") Instant at,
+      @Param("lookAt") Instant lookAt,
       @Param("endedBy") Instant endedBy);
 
   /** Everyone who is in it is looked at soon: what was reckoned for them may have changed. */
@@ -307,7 +311,7 @@ interface EntryMapper {
       insert into series_skip (entry_id, step_id)
       select e.id, s.id
       from series_entry e
-      join series_step s on s.series_id = e.series_id
+      join offered.series_step s on s.series_id = e.series_id
       where e.series_id = #{series} and e.person_id = #{person} and e.state = 'in'
         and s.id = #{step}
         and not exists (select from series_pass p where p.entry_id = e.id and p.step_id = s.id)
@@ -316,32 +320,30 @@ interface EntryMapper {
   int skip(
       @Param("series") long series, @Param("person") PersonId person, @Param("step") long step);
 
-  /** How many are where. */
-  record Counts(long seriesId, long in, long finished, long ended) {}
-
   @Select(
       """
-      select series_id, count(*) filter (where state = 'in') as in,
+      select count(*) filter (where state = 'in') as in,
              count(*) filter (where state = 'finished') as finished,
              count(*) filter (where state = 'ended') as ended
       from series_entry
-      where series_id = any(#{series})
-      group by series_id
+      where series_id = #{series}
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Counts> counts(@Param("series") Long[] series);
+  Counts counts(long series);
 
-  /** What became of a step: how many it left to, and were passed over by it. */
-  record StepCounts(
-      long stepId,
-      long sent,
-      long waiting,
-      long without,
-      long opened,
-      long clicked,
-      long replied,
-      long returned,
-      long leftList) {}
+  /** How many are past a step. */
+  record StepHad(long stepId, long people) {}
+
+  @Select(
+      """
+      select p.step_id, count(*) as people
+      from series_pass p
+      join offered.series_step s on s.id = p.step_id
+      where s.series_id = #{series}
+      group by p.step_id
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<StepHad> had(long series);
 
   @Select(
       """
@@ -354,32 +356,13 @@ interface EntryMapper {
              count(*) filter (where m.returned) as returned,
              count(*) filter (where m.has_left) as left_list
       from series_pass p
-      join series_step s on s.id = p.step_id
+      join offered.series_step s on s.id = p.step_id
       left join offered.message m on m.id = p.message_id
       where s.series_id = #{series}
       group by p.step_id
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<StepCounts> stepCounts(long series);
-
-  /**
-   * Somebody of a series.
-   *
-   * @param had how many steps they had or were passed over by
-   */
-  record Somebody(
-      long entryId,
-      PersonId personId,
-      String name,
-      EntryState state,
-      String cameBy,
-      Instant enteredAt,
-      Long passedStepId,
-      Instant passedAt,
-      Instant heldUntil,
-      Instant endedAt,
-      String endedWhy,
-      long had) {}
 
   @Select(
       """
@@ -388,8 +371,10 @@ interface EntryMapper {
              (select count(*) from series_pass a where a.entry_id = e.id) as had
       from series_entry e
       join offered.person p on p.id = e.person_id
-      where e.series_id = #{series} and e.id > #{after}
-      order by e.id
+      where e.series_id = #{series}
+        and (#{after} = 0 or (e.person_id, e.turn)
+                           > (select a.person_id, a.turn from series_entry a where a.id = #{after}))
+      order by e.person_id, e.turn
       limit #{most}
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)

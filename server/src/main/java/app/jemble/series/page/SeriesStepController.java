@@ -1,7 +1,9 @@
-package app.jemble.series;
+package app.jemble.series.page;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.series.StepBody;
+import app.jemble.series.StepEditing;
 import java.util.List;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;

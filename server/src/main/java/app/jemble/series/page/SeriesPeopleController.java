@@ -1,10 +1,12 @@
-package app.jemble.series;
+package app.jemble.series.page;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.PersonId;
 import app.jemble.filter.FilterBody;
-import app.jemble.series.EntryMapper.Somebody;
+import app.jemble.series.entry.Entering;
+import app.jemble.series.entry.PeopleOfSeries;
+import app.jemble.series.entry.PeopleOfSeries.Somebody;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
@@ -23,8 +25,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/series/{id}/people")
 class SeriesPeopleController {
-
-  private static final int PAGE = 200;
 
   /**
    * Who comes in.
@@ -53,13 +53,11 @@ class SeriesPeopleController {
   record Hold(@Schema(nullable = true) Instant until) {}
 
   private final Entering entering;
-  private final EntryMapper entries;
-  private final OpenSeries open;
+  private final PeopleOfSeries people;
 
-  SeriesPeopleController(Entering entering, EntryMapper entries, OpenSeries open) {
+  SeriesPeopleController(Entering entering, PeopleOfSeries people) {
     this.entering = entering;
-    this.entries = entries;
-    this.open = open;
+    this.people = people;
   }
 
   /**
@@ -68,8 +66,7 @@ class SeriesPeopleController {
   @Needs(Right.SEE)
   @GetMapping
   List<Somebody> all(@PathVariable long id, @RequestParam(defaultValue = "0") long after) {
-    open.find(id);
-    return entries.people(id, after, PAGE);
+    return people.after(id, after);
   }
 
   @Needs(Right.WRITE)

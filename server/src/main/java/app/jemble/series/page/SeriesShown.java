@@ -1,11 +1,18 @@
-package app.jemble.series;
+package app.jemble.series.page;
 
 import app.jemble.audience.AudienceParts;
 import app.jemble.core.message.MailWording;
 import app.jemble.sending.HoursSpan;
-import app.jemble.series.EntryMapper.Counts;
-import app.jemble.series.EntryMapper.StepCounts;
-import app.jemble.series.SeriesView.StepView;
+import app.jemble.series.OpenSeries;
+import app.jemble.series.Series;
+import app.jemble.series.SeriesMoves;
+import app.jemble.series.SeriesStep;
+import app.jemble.series.StepCauses;
+import app.jemble.series.entry.SeriesTally;
+import app.jemble.series.entry.SeriesTally.Counts;
+import app.jemble.series.entry.SeriesTally.StepCounts;
+import app.jemble.series.entry.SeriesTally.Tally;
+import app.jemble.series.page.SeriesView.StepView;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -19,8 +26,7 @@ import tools.jackson.databind.ObjectMapper;
 @Component
 class SeriesShown {
 
-  private final SeriesMapper mapper;
-  private final EntryMapper entries;
+  private final SeriesTally tallies;
   private final OpenSeries open;
   private final SeriesMoves moves;
   private final StepCauses causes;
@@ -28,15 +34,13 @@ class SeriesShown {
   private final ObjectMapper json;
 
   SeriesShown(
-      SeriesMapper mapper,
-      EntryMapper entries,
+      SeriesTally tallies,
       OpenSeries open,
       SeriesMoves moves,
       StepCauses causes,
       AudienceParts parts,
       ObjectMapper json) {
-    this.mapper = mapper;
-    this.entries = entries;
+    this.tallies = tallies;
     this.open = open;
     this.moves = moves;
     this.causes = causes;
@@ -46,8 +50,8 @@ class SeriesShown {
 
   SeriesView one(long id) {
     Series series = open.find(id);
-    Counts counts =
-        entries.counts(new Long[] {id}).stream().findFirst().orElse(new Counts(id, 0, 0, 0));
+    Tally tally = tallies.of(id);
+    Counts counts = tally.counts();
     return new SeriesView(
         id,
         series.name(),
@@ -65,19 +69,19 @@ class SeriesShown {
         parts.read(series.endsParts()),
         series.pausedAt(),
         series.version(),
-        steps(id),
+        steps(id, tally.steps()),
         moves.blockers(id),
         counts.in(),
         counts.finished(),
-        counts.ended());
+        counts.ended(),
+        tally.countedAt());
   }
 
-  private List<StepView> steps(long id) {
+  private List<StepView> steps(long id, List<StepCounts> counted) {
     Map<Long, StepCounts> counts =
-        entries.stepCounts(id).stream()
-            .collect(Collectors.toMap(StepCounts::stepId, Function.identity()));
+        counted.stream().collect(Collectors.toMap(StepCounts::stepId, Function.identity()));
     List<StepView> steps = new ArrayList<>();
-    for (SeriesStep step : mapper.stepsUncounted(id)) {
+    for (SeriesStep step : open.steps(id)) {
       if (step.goneAt() == null) {
         StepCounts none = new StepCounts(step.id(), 0, 0, 0, 0, 0, 0, 0, 0);
         steps.add(step(step, steps.size() + 1, counts.getOrDefault(step.id(), none)));

@@ -1,4 +1,4 @@
-package app.jemble.series;
+package app.jemble.series.entry;
 
 import app.jemble.audience.AudienceService;
 import app.jemble.audience.AudienceService.Reader;
@@ -17,8 +17,10 @@ import app.jemble.message.MessageMaker;
 import app.jemble.outbox.NewMessage;
 import app.jemble.outbox.OutboxService;
 import app.jemble.outbox.OutboxService.ThreadEnd;
-import app.jemble.series.EntryMapper.Entry;
-import app.jemble.series.EntryMapper.Got;
+import app.jemble.series.Series;
+import app.jemble.series.SeriesStep;
+import app.jemble.series.entry.EntryMapper.Entry;
+import app.jemble.series.entry.EntryMapper.Got;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Instant;
 import java.util.ArrayList;

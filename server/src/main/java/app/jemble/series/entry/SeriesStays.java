@@ -1,14 +1,17 @@
-package app.jemble.series;
+package app.jemble.series.entry;
 
 import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.series.SeriesState;
 import app.jemble.core.series.StepJudge;
 import app.jemble.outbox.LastLook;
-import app.jemble.series.EntryMapper.Leaving;
+import app.jemble.series.OpenSeries;
+import app.jemble.series.Series;
+import app.jemble.series.entry.EntryMapper.Leaving;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 
@@ -18,24 +21,24 @@ import org.springframework.stereotype.Component;
 @Component
 class SeriesStays implements LastLook {
 
-  private final SeriesMapper mapper;
+  private final OpenSeries open;
   private final EntryMapper entries;
   private final StepPeople matching;
 
-  SeriesStays(SeriesMapper mapper, EntryMapper entries, StepPeople matching) {
-    this.mapper = mapper;
+  SeriesStays(OpenSeries open, EntryMapper entries, StepPeople matching) {
+    this.open = open;
     this.entries = entries;
     this.matching = matching;
   }
 
   @Override
   public Map<PersonId, String> notTo(long causeId, List<PersonId> people) {
-    SeriesMapper.StepOf step = mapper.ofCause(causeId);
+    Optional<Series> of = open.ofCause(causeId);
     Map<PersonId, String> not = new HashMap<>();
-    if (step == null) {
+    if (of.isEmpty()) {
       return not;
     }
-    Series series = mapper.find(step.seriesId());
+    Series series = of.get();
     if (series.state() == SeriesState.ENDED) {
       people.forEach(person -> not.put(person, "the series was ended"));
       return not;

@@ -1,4 +1,4 @@
-package app.jemble.series;
+package app.jemble.series.entry;
 
 import app.jemble.account.AccountService;
 import app.jemble.core.record.PersonId;
@@ -7,6 +7,9 @@ import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
 import app.jemble.people.PeopleService;
 import app.jemble.problem.Problem;
+import app.jemble.series.OpenSeries;
+import app.jemble.series.Series;
+import app.jemble.series.SeriesClocks;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -15,7 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** People come into a series, and are taken out. */
 @Service
-class Entering {
+public class Entering {
 
   private static final int LOT = 50_000;
 
@@ -51,7 +54,7 @@ class Entering {
    * @return how many came in; others are in already, or were and do not come in again
    */
   @Transactional
-  int letIn(long seriesId, FilterBody filter, List<PersonId> picks, String cameBy) {
+  public int letIn(long seriesId, FilterBody filter, List<PersonId> picks, String cameBy) {
     accounts.currentWriter();
     Series series = open.lock(seriesId);
     if (series.state() == SeriesState.ENDED) {
@@ -63,18 +66,19 @@ class Entering {
     }
     Instant now = clock.instant();
     Instant endedBy = series.reEntry().endedBy(now, clocks.house()).orElse(null);
+    Instant lookAt = clocks.firstLook(series, open.steps(seriesId), now);
     int in = 0;
     for (int from = 0; from < whom.size(); from += LOT) {
       PersonId[] lot =
           whom.subList(from, Math.min(whom.size(), from + LOT)).toArray(PersonId[]::new);
-      in += entries.letIn(seriesId, lot, cameBy, now, endedBy);
+      in += entries.letIn(seriesId, lot, cameBy, now, lookAt, endedBy);
     }
     return in;
   }
 
   /** Takes people out; what has not left to them does not. */
   @Transactional
-  int takeOut(long seriesId, List<PersonId> whom) {
+  public int takeOut(long seriesId, List<PersonId> whom) {
     String by = accounts.currentWriter().name();
     open.lock(seriesId);
     return entries.takeOut(
@@ -83,7 +87,7 @@ class Entering {
 
   /** Nothing leaves to somebody before an instant; null lifts that. */
   @Transactional
-  void hold(long seriesId, PersonId person, Instant until) {
+  public void hold(long seriesId, PersonId person, Instant until) {
     accounts.currentWriter();
     open.lock(seriesId);
     if (entries.hold(seriesId, person, until, clock.instant()) == 0) {
@@ -93,7 +97,7 @@ class Entering {
 
   /** Somebody does not get a step that they have not had. */
   @Transactional
-  void skip(long seriesId, PersonId person, long stepId) {
+  public void skip(long seriesId, PersonId person, long stepId) {
     accounts.currentWriter();
     open.lock(seriesId);
     if (entries.skip(seriesId, person, stepId) == 0) {

@@ -1,14 +1,15 @@
-package app.jemble.series;
+package app.jemble.series.page;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
 import app.jemble.core.series.SeriesState;
-import app.jemble.series.EntryMapper.Counts;
+import app.jemble.series.SeriesBody;
+import app.jemble.series.SeriesMoves;
+import app.jemble.series.SeriesService;
+import app.jemble.series.entry.SeriesTally;
+import app.jemble.series.entry.SeriesTally.Counts;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import java.util.Map;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -39,27 +40,23 @@ class SeriesController {
   private final SeriesService series;
   private final SeriesMoves moves;
   private final SeriesShown shown;
-  private final EntryMapper entries;
+  private final SeriesTally tallies;
 
   SeriesController(
-      SeriesService series, SeriesMoves moves, SeriesShown shown, EntryMapper entries) {
+      SeriesService series, SeriesMoves moves, SeriesShown shown, SeriesTally tallies) {
     this.series = series;
     this.moves = moves;
     this.shown = shown;
-    this.entries = entries;
+    this.tallies = tallies;
   }
 
   @Needs(Right.SEE)
   @GetMapping
   List<Line> all() {
-    List<Series> all = series.all();
-    Map<Long, Counts> counts =
-        entries.counts(all.stream().map(Series::id).toArray(Long[]::new)).stream()
-            .collect(Collectors.toMap(Counts::seriesId, Function.identity()));
-    return all.stream()
+    return series.all().stream()
         .map(
             s -> {
-              Counts of = counts.getOrDefault(s.id(), new Counts(s.id(), 0, 0, 0));
+              Counts of = tallies.of(s.id()).counts();
               return new Line(s.id(), s.name(), s.state(), of.in(), of.finished(), of.ended());
             })
         .toList();

@@ -1,4 +1,4 @@
-package app.jemble.series;
+package app.jemble.series.entry;
 
 import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceParts;
@@ -9,8 +9,10 @@ import app.jemble.core.series.StepJudge.Facts;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
 import app.jemble.people.PeopleService;
-import app.jemble.series.EntryMapper.Entry;
-import app.jemble.series.EntryMapper.Skipped;
+import app.jemble.series.Series;
+import app.jemble.series.SeriesStep;
+import app.jemble.series.entry.EntryMapper.Entry;
+import app.jemble.series.entry.EntryMapper.Skipped;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;

@@ -1,4 +1,4 @@
-package app.jemble.series;
+package app.jemble.series.entry;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
@@ -9,8 +9,13 @@ import app.jemble.core.series.EntryLook;
 import app.jemble.core.series.SeriesClock;
 import app.jemble.core.series.SeriesState;
 import app.jemble.core.series.Steps;
-import app.jemble.series.EntryMapper.Entry;
-import app.jemble.series.EntryMapper.LastMessage;
+import app.jemble.series.OpenSeries;
+import app.jemble.series.Series;
+import app.jemble.series.SeriesClocks;
+import app.jemble.series.SeriesStep;
+import app.jemble.series.entry.EntryMapper.Entry;
+import app.jemble.series.entry.EntryMapper.LastMessage;
+import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -19,8 +24,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -34,23 +43,28 @@ public class SeriesRun {
 
   private static final int LOT = 1000;
 
-  private final SeriesMapper mapper;
+  /** At one series at once. */
+  private static final int HANDS = Runtime.getRuntime().availableProcessors();
+
+  private final OpenSeries open;
   private final EntryMapper entries;
   private final SeriesClocks clocks;
   private final StepWriter writer;
   private final AccountService accounts;
   private final TransactionTemplate transaction;
   private final Clock clock;
+  private final ExecutorService hands =
+      Executors.newFixedThreadPool(HANDS, work -> new Thread(work, "series-hand"));
 
   SeriesRun(
-      SeriesMapper mapper,
+      OpenSeries open,
       EntryMapper entries,
       SeriesClocks clocks,
       StepWriter writer,
       AccountService accounts,
       TransactionTemplate transaction,
       Clock clock) {
-    this.mapper = mapper;
+    this.open = open;
     this.entries = entries;
     this.clocks = clocks;
     this.writer = writer;
@@ -64,17 +78,31 @@ public class SeriesRun {
     return entries.toLookAt(clock.instant());
   }
 
-  /** Looks at everyone of a series who is to be looked at now. */
+  /** Looks at everyone of a series who is to be looked at now; more than a lot with all hands. */
   public void lookAt(long seriesId) {
+    if (mayBeMore(seriesId)) {
+      CompletableFuture.allOf(
+              Stream.generate(() -> CompletableFuture.runAsync(() -> lots(seriesId), hands))
+                  .limit(HANDS)
+                  .toArray(CompletableFuture<?>[]::new))
+          .join();
+    }
+  }
+
+  private void lots(long seriesId) {
     boolean more = true;
     while (more && !Thread.currentThread().isInterrupted()) {
-      more = Boolean.TRUE.equals(transaction.execute(tx -> lot(seriesId)));
+      more = mayBeMore(seriesId);
     }
+  }
+
+  private boolean mayBeMore(long seriesId) {
+    return Boolean.TRUE.equals(transaction.execute(tx -> lot(seriesId)));
   }
 
   /** Whether there may be more. */
   private boolean lot(long seriesId) {
-    Series series = mapper.findShared(seriesId);
+    Series series = open.held(seriesId);
     if (series == null || series.state() != SeriesState.ACTIVE) {
       return false;
     }
@@ -85,7 +113,7 @@ public class SeriesRun {
       return false;
     }
     Map<Long, SeriesStep> steps = new LinkedHashMap<>();
-    mapper.stepsUncounted(seriesId).forEach(step -> steps.put(step.id(), step));
+    open.steps(seriesId).forEach(step -> steps.put(step.id(), step));
     sort(series, steps, looked(series, lot), now);
     return lot.size() == LOT;
   }
@@ -132,11 +160,15 @@ public class SeriesRun {
   }
 
   private Map<Entry, EntryLook.Entry> looked(Series series, List<Entry> lot) {
-    Long[] ids = lot.stream().map(Entry::id).toArray(Long[]::new);
+    // Who is past no step had no message, and nothing came back from them.
+    Long[] ids =
+        lot.stream().filter(e -> e.passedStepId() != null).map(Entry::id).toArray(Long[]::new);
     Map<Long, LastMessage> last =
-        entries.lastMessages(ids).stream()
-            .collect(Collectors.toMap(LastMessage::entryId, Function.identity()));
-    Map<Long, Set<ResponseKind>> came = entries.kinds(ids);
+        ids.length == 0
+            ? Map.of()
+            : entries.lastMessages(ids).stream()
+                .collect(Collectors.toMap(LastMessage::entryId, Function.identity()));
+    Map<Long, Set<ResponseKind>> came = ids.length == 0 ? Map.of() : entries.kinds(ids);
     Map<PersonId, ZoneId> zones = clocks.zones(series, lot.stream().map(Entry::personId).toList());
     ZoneId house = clocks.house();
     Map<Entry, EntryLook.Entry> looked = new LinkedHashMap<>();
@@ -161,5 +193,10 @@ public class SeriesRun {
     }
     Instant passed = last == null || last.sentAt() == null ? entry.passedAt() : last.sentAt();
     return passed.plusMillis(Math.round(1000 * entry.stoodStill()));
+  }
+
+  @PreDestroy
+  void stop() {
+    hands.shutdownNow();
   }
 }

@@ -1,4 +1,4 @@
-package app.jemble.series;
+package app.jemble.series.entry;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package app.jemble.series;
+package app.jemble.series.entry;
 
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
@@ -18,6 +18,12 @@ class SeriesJobs {
   RecurringTask<Void> lookAtSeries(SeriesRun run) {
     return Tasks.recurring("series", FixedDelay.ofSeconds(2))
         .execute((instance, context) -> run.toLookAt().forEach(series -> each(series, run)));
+  }
+
+  @Bean
+  RecurringTask<Void> countLargeSeries(SeriesTally tallies) {
+    return Tasks.recurring("series-tally", FixedDelay.ofSeconds(5))
+        .execute((instance, context) -> tallies.refresh());
   }
 
   /** A series that cannot be looked at does not keep the others from it. */

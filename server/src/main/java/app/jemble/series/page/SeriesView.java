@@ -1,4 +1,4 @@
-package app.jemble.series;
+package app.jemble.series.page;
 
 import app.jemble.audience.AudienceParts;
 import app.jemble.core.series.SeriesState;
@@ -18,6 +18,7 @@ import java.util.List;
  * @param in how many people wait for a step
  * @param finished how many are past the last step
  * @param ended for how many it ended before
+ * @param countedAt when its numbers were counted; null when they are those of this moment
  */
 @Schema(name = "SeriesView")
 record SeriesView(
@@ -39,7 +40,8 @@ record SeriesView(
     List<String> blockers,
     long in,
     long finished,
-    long ended) {
+    long ended,
+    @Schema(nullable = true) Instant countedAt) {
 
   /**
    * A step with what became of it.

@@ -1,4 +1,4 @@
-package app.jemble.series;
+package app.jemble.series.entry;
 
 import app.jemble.storage.HangsOnPerson;
 import app.jemble.storage.Sql;
