@@ -39,14 +39,15 @@ interface SeriesMapper {
       affectData = true,
       value =
           """
-          insert into series (name, topic_id, sender_id, created_at, created_by)
-          values (#{name}, #{topicId}, #{by}, #{at}, #{by})
+          insert into series (name, topic_id, own_clock, sender_id, created_at, created_by)
+          values (#{name}, #{topicId}, #{ownClock}, #{by}, #{at}, #{by})
           returning id
           """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long create(
       @Param("name") String name,
       @Param("topicId") long topicId,
+      @Param("ownClock") boolean ownClock,
       @Param("by") long by,
       @Param("at") Instant at);
 

@@ -53,9 +53,9 @@ public class SeriesService {
 
   /** Begins one, without steps; answers its id. */
   @Transactional
-  public long create(String name, long topicId) {
+  public long create(String name, long topicId, boolean ownClock) {
     Account by = accounts.currentWriter();
-    return mapper.create(sound(name), topic(topicId), by.id(), clock.instant());
+    return mapper.create(sound(name), topic(topicId), ownClock, by.id(), clock.instant());
   }
 
   /** All that the colleague may see, by name. */

@@ -12,6 +12,7 @@ import app.jemble.core.series.Wait;
 import app.jemble.problem.Problem;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
@@ -89,6 +90,27 @@ public class StepEditing {
     causes.write(before.causeId(), wording(body));
     mustBeReady(series, before.causeId());
     entries.lookAtAll(seriesId, clock.instant());
+  }
+
+  /** By step, what those that are left say, in order. */
+  public Map<Long, MailWording> wordings(long seriesId) {
+    Map<Long, MailWording> wordings = new LinkedHashMap<>();
+    mapper.steps(seriesId).stream()
+        .filter(step -> step.goneAt() == null)
+        .forEach(step -> wordings.put(step.id(), causes.wording(step.causeId())));
+    return wordings;
+  }
+
+  /** Changes what a step says, and nothing else of it. */
+  @Transactional
+  public void say(long seriesId, long stepId, String subject, String body) {
+    Series series = changeable(seriesId);
+    SeriesStep step = live(mapper.steps(seriesId), stepId);
+    MailWording before = causes.wording(step.causeId());
+    causes.write(
+        step.causeId(),
+        MailWording.by(subject, SafeHtml.clean(body), before.letterheadId(), before.promotional()));
+    mustBeReady(series, step.causeId());
   }
 
   /** Takes a step away: it is past for all. One that nobody had is forgotten. */

@@ -8,6 +8,7 @@ import app.jemble.series.SeriesMoves;
 import app.jemble.series.SeriesService;
 import app.jemble.series.entry.SeriesTally;
 import app.jemble.series.entry.SeriesTally.Counts;
+import app.jemble.series.starter.Starters;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,9 +28,13 @@ class SeriesController {
   @Schema(name = "SeriesLine")
   record Line(long id, String name, SeriesState state, long in, long finished, long ended) {}
 
-  /** What a series begins with. */
+  /**
+   * What a series begins with.
+   *
+   * @param starter the one it begins from; null for an empty one
+   */
   @Schema(name = "SeriesBegun")
-  record Begun(String name, long topicId) {}
+  record Begun(String name, long topicId, @Schema(nullable = true) String starter) {}
 
   /**
    * @param waitsStoodStill whether the time of the pause does not count as waited
@@ -38,13 +43,19 @@ class SeriesController {
   record GoesOn(boolean waitsStoodStill) {}
 
   private final SeriesService series;
+  private final Starters starters;
   private final SeriesMoves moves;
   private final SeriesShown shown;
   private final SeriesTally tallies;
 
   SeriesController(
-      SeriesService series, SeriesMoves moves, SeriesShown shown, SeriesTally tallies) {
+      SeriesService series,
+      Starters starters,
+      SeriesMoves moves,
+      SeriesShown shown,
+      SeriesTally tallies) {
     this.series = series;
+    this.starters = starters;
     this.moves = moves;
     this.shown = shown;
     this.tallies = tallies;
@@ -65,7 +76,10 @@ class SeriesController {
   @Needs(Right.WRITE)
   @PostMapping
   SeriesView begin(@RequestBody Begun begun) {
-    return shown.one(series.create(begun.name(), begun.topicId()));
+    return shown.one(
+        begun.starter() == null
+            ? series.create(begun.name(), begun.topicId(), false)
+            : starters.begin(begun.starter(), begun.name(), begun.topicId()));
   }
 
   @Needs(Right.SEE)
