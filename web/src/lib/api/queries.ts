@@ -123,3 +123,10 @@ export const seriesQuery = (id: number) => ({
   queryFn: () => answer(api.GET('/api/series/{id}', { params: { path: { id } } })),
   refetchInterval: UNTOLD
 });
+
+/** Series to begin from. */
+export const startersQuery = () => ({
+  queryKey: ['series-starters'],
+  queryFn: () => answer(api.GET('/api/series-starters')),
+  staleTime: SELDOM
+});

@@ -1,33 +1,17 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { answer, api } from '$lib/api/client';
-  import { allSeriesQuery, topicsQuery } from '$lib/api/queries';
+  import { allSeriesQuery } from '$lib/api/queries';
   import { count } from '$lib/format/numbers';
+  import BeginSeries from '$lib/series/BeginSeries.svelte';
   import { STATES } from '$lib/series/series';
   import { session } from '$lib/session/session.svelte';
-  import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
-  import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery } from '@tanstack/svelte-query';
-  import { Input, Select } from 'flowbite-svelte';
 
   const query = createQuery(allSeriesQuery);
-  const topics = createQuery(topicsQuery);
   let naming = $state(false);
-  let name = $state('');
-  let topic = $state(0);
-
-  async function begin() {
-    try {
-      const body = { name, topicId: topic || (topics.data?.[0]?.id ?? 0) };
-      const begun = await answer(api.POST('/api/series', { body }));
-      await goto(`/mailings/series/${begun.id}`);
-    } catch (error) {
-      notices.fail(error);
-    }
-  }
 </script>
 
 <PageHead title="Series" words="Messages in steps, each person on their own days.">
@@ -69,32 +53,4 @@
     </ul>
   </section>
 {/if}
-<Ask bind:open={naming} title="A new series">
-  <form
-    id="new-series"
-    class="flex flex-col gap-3"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void begin();
-    }}
-  >
-    <label class="flex flex-col gap-1">
-      Name
-      <Input bind:value={name} maxlength={200} required data-autofocus autocomplete="off" />
-    </label>
-    <label class="flex flex-col gap-1">
-      Topic, which people can leave
-      <Select
-        placeholder=""
-        items={(topics.data ?? []).map((t) => ({ value: t.id, name: t.name }))}
-        bind:value={() => topic || (topics.data?.[0]?.id ?? 0), (id) => (topic = id)}
-      />
-    </label>
-  </form>
-  {#snippet actions()}
-    <HouseButton weight="quiet" onclick={() => (naming = false)}>Not now</HouseButton>
-    <HouseButton weight="main" type="submit" form="new-series" disabled={!name.trim()}
-      >Begin</HouseButton
-    >
-  {/snippet}
-</Ask>
+<BeginSeries bind:open={naming} />

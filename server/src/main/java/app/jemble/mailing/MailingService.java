@@ -36,6 +36,15 @@ public class MailingService {
     return mustBeDraft(open.lock(id));
   }
 
+  /**
+   * What one person's message may still be worded otherwise of: a draft, or a step that goes on.
+   */
+  public Cause lockRewordable(long id) {
+    Cause cause = open.lock(id);
+    boolean goesOn = cause.kind() == Cause.Kind.STEP && cause.state() == CauseState.RELEASED;
+    return goesOn ? cause : mustBeDraft(cause);
+  }
+
   private static Cause mustBeDraft(Cause mailing) {
     if (mailing.state() != CauseState.DRAFT) {
       throw Problem.conflict(

@@ -82,7 +82,7 @@ class OwnWordings {
   @Transactional
   int put(long mailingId, PersonId personId, Written words, int seen) {
     long by = accounts.currentWriter().id();
-    MailWording shared = wordings.of(mailings.lockDraft(mailingId));
+    MailWording shared = wordings.of(mailings.lockRewordable(mailingId));
     String soundSubject = words.subject() == null ? "" : words.subject();
     String soundBody = SafeHtml.clean(words.body() == null ? "" : words.body());
     LetterText.errors(new Written(soundSubject, soundBody), workspace.fields()).stream()
@@ -112,7 +112,7 @@ class OwnWordings {
   @Transactional
   void drop(long mailingId, PersonId personId) {
     accounts.currentWriter();
-    mailings.lockDraft(mailingId);
+    mailings.lockRewordable(mailingId);
     if (personId == null) {
       mapper.dropAll(mailingId);
     } else {

@@ -7,7 +7,6 @@ import app.jemble.core.pace.NextOpen;
 import app.jemble.core.pace.WeeklyHours;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.series.SeriesClock;
-import app.jemble.core.series.Steps;
 import app.jemble.sending.HoursSpan;
 import app.jemble.sending.SendingService;
 import app.jemble.workspace.WorkspaceService;
@@ -65,7 +64,7 @@ public class SeriesClocks {
     if (series.ownClock()) {
       return cameIn;
     }
-    return new Steps(steps.stream().map(SeriesStep::inOrder).toList())
+    return SeriesStep.inOrder(steps)
         .after(null)
         .flatMap(first -> of(series).due(cameIn, first.waits(), house()))
         .orElse(cameIn);

@@ -4,6 +4,7 @@ import app.jemble.core.series.Steps;
 import app.jemble.core.series.Wait;
 import java.time.Instant;
 import java.time.LocalTime;
+import java.util.List;
 
 /**
  * A step of a series as it is stored.
@@ -45,5 +46,9 @@ public record SeriesStep(
   /** The same where nobody asks who had it. */
   public Steps.Step inOrder() {
     return inOrder(0);
+  }
+
+  public static Steps inOrder(List<SeriesStep> steps) {
+    return new Steps(steps.stream().map(SeriesStep::inOrder).toList());
   }
 }

@@ -79,6 +79,24 @@ public final class EntryLook {
     return may.isAfter(now) ? new Later(may) : new Due(step.get());
   }
 
+  /**
+   * Why a step cannot be sent to somebody without waiting for it.
+   *
+   * @return empty when it can: it is the next, and the one before has left
+   */
+  public static Optional<String> notNow(Entry of, Steps steps, long step, Ending ending) {
+    Optional<StepJudge.Ends> ended = StepJudge.endedBy(of.came(), ending);
+    if (ended.isPresent()) {
+      return Optional.of("The series is over for them: they " + ended.get().why() + ".");
+    }
+    if (steps.after(of.passed()).filter(next -> next.id() == step).isEmpty()) {
+      return Optional.of("Another step is next for them.");
+    }
+    return of.begun() == null
+        ? Optional.of("The step before has not left to them yet.")
+        : Optional.empty();
+  }
+
   /** When the next step is due to somebody; empty when no hour comes. */
   public static Optional<Instant> due(Entry of, Step step, SeriesClock clock) {
     Optional<Instant> due = clock.due(of.begun(), step.waits(), of.zone());

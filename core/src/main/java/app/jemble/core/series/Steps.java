@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The steps of a series in their order, with those that were taken away: whoever had one of them is
@@ -42,6 +43,15 @@ public record Steps(List<Step> all) {
   public Optional<Step> after(Long passed) {
     int place = passed == null ? 0 : find(passed).place();
     return live().stream().filter(s -> s.place() > place).findFirst();
+  }
+
+  /** Of those steps that somebody may be past last, null for none, after which one comes next. */
+  public List<Long> leadingTo(long id) {
+    List<Long> leading = new ArrayList<>();
+    Stream.concat(Stream.of((Long) null), all.stream().map(Step::id))
+        .filter(passed -> after(passed).filter(next -> next.id() == id).isPresent())
+        .forEach(leading::add);
+    return leading;
   }
 
   private Step find(long id) {

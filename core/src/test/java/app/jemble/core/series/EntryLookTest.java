@@ -111,4 +111,17 @@ public class EntryLookTest {
     assertThat(EntryLook.at(NOW, past(null, NOW, NOW), STEPS, ON_REPLY, never))
         .isEqualTo(new Later(NOW.plus(Duration.ofDays(1))));
   }
+
+  @Test
+  public void onlyTheNextStepIsSentWithoutWaitingAndNotAfterTheEnd() {
+    Entry had = past(1L, NOW, NOW);
+    assertThat(EntryLook.notNow(had, STEPS, 2, ON_REPLY)).isEmpty();
+    assertThat(EntryLook.notNow(had, STEPS, 1, ON_REPLY))
+        .contains("Another step is next for them.");
+    assertThat(EntryLook.notNow(past(1L, NOW, null), STEPS, 2, ON_REPLY))
+        .contains("The step before has not left to them yet.");
+    Entry replied = new Entry(1L, NOW, NOW, null, LONDON, Set.of(ResponseKind.REPLIED));
+    assertThat(EntryLook.notNow(replied, STEPS, 2, ON_REPLY))
+        .contains("The series is over for them: they replied.");
+  }
 }

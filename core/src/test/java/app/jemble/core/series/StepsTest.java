@@ -86,4 +86,18 @@ public class StepsTest {
   public void aStepThatTheSeriesNeverHadIsAnError() {
     assertThatThrownBy(() -> steps.after(99L)).hasMessage("The series never had a step 99");
   }
+
+  @Test
+  public void whoIsPastAStepThatWasTakenAwayWaitsForTheNext() {
+    Wait wait = new Wait(1, Wait.Unit.DAYS, null);
+    Steps steps =
+        new Steps(
+            List.of(
+                new Step(7, 1, wait, false, 0),
+                new Step(8, 2, wait, true, 0),
+                new Step(9, 3, wait, false, 0)));
+    assertThat(steps.leadingTo(7)).containsExactly((Long) null);
+    assertThat(steps.leadingTo(9)).containsExactly(7L, 8L);
+    assertThat(steps.leadingTo(8)).as("nobody waits for what is gone").isEmpty();
+  }
 }

@@ -23,6 +23,7 @@ public class Entering {
   private static final int LOT = 50_000;
 
   private final EntryMapper entries;
+  private final SeriesRun run;
   private final OpenSeries open;
   private final SeriesClocks clocks;
   private final PeopleService people;
@@ -32,6 +33,7 @@ public class Entering {
 
   Entering(
       EntryMapper entries,
+      SeriesRun run,
       OpenSeries open,
       SeriesClocks clocks,
       PeopleService people,
@@ -39,6 +41,7 @@ public class Entering {
       AskedNow asked,
       Clock clock) {
     this.entries = entries;
+    this.run = run;
     this.open = open;
     this.clocks = clocks;
     this.people = people;
@@ -105,5 +108,16 @@ public class Entering {
     if (entries.skip(seriesId, person, stepId) == 0) {
       throw Problem.conflict("They are not in this series, or have had this step.");
     }
+  }
+
+  /** Sends somebody the step that is next for them, without waiting for it. */
+  public void sendNow(long seriesId, PersonId person, long stepId) {
+    accounts.currentWriter();
+    open.find(seriesId);
+    run.sendNow(seriesId, person, stepId)
+        .ifPresent(
+            not -> {
+              throw Problem.conflict(not);
+            });
   }
 }

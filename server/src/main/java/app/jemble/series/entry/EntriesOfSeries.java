@@ -1,7 +1,7 @@
 package app.jemble.series.entry;
 
 import app.jemble.series.SeriesEntries;
-import app.jemble.series.entry.EntryMapper.StepHad;
+import app.jemble.series.entry.TallyMapper.StepHad;
 import java.time.Instant;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -12,14 +12,16 @@ import org.springframework.stereotype.Component;
 class EntriesOfSeries implements SeriesEntries {
 
   private final EntryMapper mapper;
+  private final TallyMapper tallies;
 
-  EntriesOfSeries(EntryMapper mapper) {
+  EntriesOfSeries(EntryMapper mapper, TallyMapper tallies) {
     this.mapper = mapper;
+    this.tallies = tallies;
   }
 
   @Override
   public Map<Long, Long> had(long seriesId) {
-    return mapper.had(seriesId).stream()
+    return tallies.had(seriesId).stream()
         .collect(Collectors.toMap(StepHad::stepId, StepHad::people));
   }
 

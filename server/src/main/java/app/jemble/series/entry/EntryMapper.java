@@ -4,8 +4,6 @@ import app.jemble.core.message.MessageId;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.series.entry.PeopleOfSeries.Somebody;
-import app.jemble.series.entry.SeriesTally.Counts;
-import app.jemble.series.entry.SeriesTally.StepCounts;
 import java.time.Instant;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -124,6 +122,59 @@ interface EntryMapper {
     }
     return kinds;
   }
+
+  /** Somebody's latest entry, however it stands; null where they never came in. */
+  @Select(
+      """
+      select id, person_id, turn, passed_step_id, passed_at,
+             extract(epoch from stood_still)::float8 as stood_still, held_until
+      from series_entry
+      where series_id = #{series} and person_id = #{person}
+      order by turn desc
+      limit 1
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  Entry latest(@Param("series") long series, @Param("person") PersonId person);
+
+  /** The same, locked until the transaction ends; nothing when they are not in it. */
+  @Select(
+      """
+      select id, person_id, turn, passed_step_id, passed_at,
+             extract(epoch from stood_still)::float8 as stood_still, held_until
+      from series_entry
+      where series_id = #{series} and person_id = #{person} and state = 'in'
+      for no key update
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  Entry lockOf(@Param("series") long series, @Param("person") PersonId person);
+
+  /**
+   * A step that an entry is past.
+   *
+   * @param messageState null where there was no message
+   */
+  record PastStep(
+      long stepId,
+      Instant at,
+      String why,
+      String messageState,
+      boolean sent,
+      boolean waits,
+      Instant sentAt,
+      String reason,
+      String standing) {}
+
+  @Select(
+      """
+      select p.step_id, p.at, p.why, m.shown_state as message_state,
+             coalesce(m.is_sent, false) as sent, coalesce(m.to_depart, false) as waits,
+             m.sent_at, m.reason, m.standing
+      from series_pass p
+      left join offered.message m on m.id = p.message_id
+      where p.entry_id = #{entry}
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<PastStep> past(long entry);
 
   /** The steps that entries are not to get. */
   record Skipped(long entryId, long stepId) {}
@@ -322,56 +373,20 @@ interface EntryMapper {
 
   @Select(
       """
-      select count(*) filter (where state = 'in') as in,
-             count(*) filter (where state = 'finished') as finished,
-             count(*) filter (where state = 'ended') as ended
-      from series_entry
-      where series_id = #{series}
-      """)
-  @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  Counts counts(long series);
-
-  /** How many are past a step. */
-  record StepHad(long stepId, long people) {}
-
-  @Select(
-      """
-      select p.step_id, count(*) as people
-      from series_pass p
-      join offered.series_step s on s.id = p.step_id
-      where s.series_id = #{series}
-      group by p.step_id
-      """)
-  @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<StepHad> had(long series);
-
-  @Select(
-      """
-      select p.step_id, count(*) filter (where m.is_sent) as sent,
-             count(*) filter (where m.to_depart) as waiting,
-             count(*) filter (where p.message_id is null) as without,
-             count(*) filter (where m.opened) as opened,
-             count(*) filter (where m.clicked) as clicked,
-             count(*) filter (where m.replied) as replied,
-             count(*) filter (where m.returned) as returned,
-             count(*) filter (where m.has_left) as left_list
-      from series_pass p
-      join offered.series_step s on s.id = p.step_id
-      left join offered.message m on m.id = p.message_id
-      where s.series_id = #{series}
-      group by p.step_id
-      """)
-  @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<StepCounts> stepCounts(long series);
-
-  @Select(
-      """
       select e.id as entry_id, e.person_id, p.name, upper(e.state) as state, e.came_by, e.entered_at,
              e.passed_step_id, e.passed_at, e.held_until, e.ended_at, e.ended_why,
-             (select count(*) from series_pass a where a.entry_id = e.id) as had
+             (select o.why from series_pass o
+              where o.entry_id = e.id and o.step_id = #{w.passedOverBy}) as passed_over_why
       from series_entry e
       join offered.person p on p.id = e.person_id
       where e.series_id = #{series}
+        and (#{w.state}::text is null or e.state = lower(#{w.state}))
+        and (#{w.past}::bigint[] is null or coalesce(e.passed_step_id, 0) = any(#{w.past}))
+        and (#{w.passedOverBy}::bigint is null
+             or exists (select from series_pass o
+                        where o.entry_id = e.id and o.step_id = #{w.passedOverBy}
+                          and o.message_id is null))
+        and (#{w.person}::bigint is null or e.person_id = #{w.person})
         and (#{after} = 0 or (e.person_id, e.turn)
                            > (select a.person_id, a.turn from series_entry a where a.id = #{after}))
       order by e.person_id, e.turn
@@ -379,5 +394,8 @@ interface EntryMapper {
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Somebody> people(
-      @Param("series") long series, @Param("after") long after, @Param("most") int most);
+      @Param("series") long series,
+      @Param("w") PeopleOfSeries.Stored which,
+      @Param("after") long after,
+      @Param("most") int most);
 }

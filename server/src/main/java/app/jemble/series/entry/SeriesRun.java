@@ -4,7 +4,6 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.PersonId;
-import app.jemble.core.response.ResponseKind;
 import app.jemble.core.series.EntryLook;
 import app.jemble.core.series.SeriesClock;
 import app.jemble.core.series.SeriesState;
@@ -14,21 +13,17 @@ import app.jemble.series.Series;
 import app.jemble.series.SeriesClocks;
 import app.jemble.series.SeriesStep;
 import app.jemble.series.entry.EntryMapper.Entry;
-import app.jemble.series.entry.EntryMapper.LastMessage;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -49,6 +44,7 @@ public class SeriesRun {
   private final OpenSeries open;
   private final EntryMapper entries;
   private final SeriesClocks clocks;
+  private final EntryFacts facts;
   private final StepWriter writer;
   private final AccountService accounts;
   private final TransactionTemplate transaction;
@@ -60,6 +56,7 @@ public class SeriesRun {
       OpenSeries open,
       EntryMapper entries,
       SeriesClocks clocks,
+      EntryFacts facts,
       StepWriter writer,
       AccountService accounts,
       TransactionTemplate transaction,
@@ -67,6 +64,7 @@ public class SeriesRun {
     this.open = open;
     this.entries = entries;
     this.clocks = clocks;
+    this.facts = facts;
     this.writer = writer;
     this.accounts = accounts;
     this.transaction = transaction;
@@ -114,14 +112,14 @@ public class SeriesRun {
     }
     Map<Long, SeriesStep> steps = new LinkedHashMap<>();
     open.steps(seriesId).forEach(step -> steps.put(step.id(), step));
-    sort(series, steps, looked(series, lot), now);
+    sort(series, steps, facts.of(series, lot), now);
     return lot.size() == LOT;
   }
 
   /** Does what is next for each, and what is due by its step. */
   private void sort(
       Series series, Map<Long, SeriesStep> steps, Map<Entry, EntryLook.Entry> looked, Instant now) {
-    Steps inOrder = new Steps(steps.values().stream().map(SeriesStep::inOrder).toList());
+    Steps inOrder = SeriesStep.inOrder(List.copyOf(steps.values()));
     SeriesClock times = clocks.of(series);
     Map<Entry, Instant> later = new LinkedHashMap<>();
     Map<Entry, String> over = new LinkedHashMap<>();
@@ -159,40 +157,46 @@ public class SeriesRun {
     }
   }
 
-  private Map<Entry, EntryLook.Entry> looked(Series series, List<Entry> lot) {
-    // Who is past no step had no message, and nothing came back from them.
-    Long[] ids =
-        lot.stream().filter(e -> e.passedStepId() != null).map(Entry::id).toArray(Long[]::new);
-    Map<Long, LastMessage> last =
-        ids.length == 0
-            ? Map.of()
-            : entries.lastMessages(ids).stream()
-                .collect(Collectors.toMap(LastMessage::entryId, Function.identity()));
-    Map<Long, Set<ResponseKind>> came = ids.length == 0 ? Map.of() : entries.kinds(ids);
-    Map<PersonId, ZoneId> zones = clocks.zones(series, lot.stream().map(Entry::personId).toList());
-    ZoneId house = clocks.house();
-    Map<Entry, EntryLook.Entry> looked = new LinkedHashMap<>();
-    for (Entry entry : lot) {
-      looked.put(
-          entry,
-          new EntryLook.Entry(
-              entry.passedStepId(),
-              entry.passedAt(),
-              begun(entry, last.get(entry.id())),
-              entry.heldUntil(),
-              zones.getOrDefault(entry.personId(), house),
-              came.getOrDefault(entry.id(), Set.of())));
-    }
-    return looked;
+  /**
+   * Sends somebody the step that is next for them, without waiting for it.
+   *
+   * @return why not; empty when it is in the outbox
+   */
+  public Optional<String> sendNow(long seriesId, PersonId person, long stepId) {
+    return transaction.execute(
+        tx -> {
+          Series series = open.held(seriesId);
+          if (series == null || series.state() != SeriesState.ACTIVE) {
+            return Optional.of("Only an active series sends anything.");
+          }
+          Entry entry = entries.lockOf(seriesId, person);
+          if (entry == null) {
+            return Optional.of("They are not in this series.");
+          }
+          List<SeriesStep> steps = open.steps(seriesId);
+          Steps inOrder = SeriesStep.inOrder(steps);
+          EntryLook.Entry of = facts.of(series, List.of(entry)).get(entry);
+          Optional<String> not = EntryLook.notNow(of, inOrder, stepId, series.ending());
+          if (not.isEmpty()) {
+            send(series, steps, inOrder, entry, of, stepId);
+          }
+          return not;
+        });
   }
 
-  /** What never left, since it was held or refused, is waited from when it would have. */
-  private static Instant begun(Entry entry, LastMessage last) {
-    if (last != null && last.sentAt() == null && last.waits()) {
-      return null;
+  private void send(
+      Series series,
+      List<SeriesStep> steps,
+      Steps inOrder,
+      Entry entry,
+      EntryLook.Entry of,
+      long stepId) {
+    Instant now = clock.instant();
+    SeriesStep step = steps.stream().filter(s -> s.id() == stepId).findFirst().orElseThrow();
+    writer.write(series, step, List.of(entry), e -> of.came(), now);
+    if (inOrder.after(stepId).isEmpty()) {
+      writer.finish(List.of(entry), now);
     }
-    Instant passed = last == null || last.sentAt() == null ? entry.passedAt() : last.sentAt();
-    return passed.plusMillis(Math.round(1000 * entry.stoodStill()));
   }
 
   @PreDestroy

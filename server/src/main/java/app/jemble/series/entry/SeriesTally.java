@@ -1,10 +1,16 @@
 package app.jemble.series.entry;
 
+import app.jemble.core.series.Steps;
+import app.jemble.series.OpenSeries;
+import app.jemble.series.SeriesStep;
 import app.jemble.series.entry.TallyMapper.Kept;
+import app.jemble.series.entry.TallyMapper.WaitAfter;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.ObjectMapper;
 
@@ -42,16 +48,18 @@ public class SeriesTally {
    * Numbers of a series.
    *
    * @param countedAt null when they are those of this moment
+   * @param waiting by step, for how many it is next
    */
-  public record Tally(Instant countedAt, Counts counts, List<StepCounts> steps) {}
+  public record Tally(
+      Instant countedAt, Counts counts, List<StepCounts> steps, Map<Long, Long> waiting) {}
 
-  private final EntryMapper entries;
+  private final OpenSeries open;
   private final TallyMapper mapper;
   private final ObjectMapper json;
   private final Clock clock;
 
-  SeriesTally(EntryMapper entries, TallyMapper mapper, ObjectMapper json, Clock clock) {
-    this.entries = entries;
+  SeriesTally(OpenSeries open, TallyMapper mapper, ObjectMapper json, Clock clock) {
+    this.open = open;
     this.mapper = mapper;
     this.json = json;
     this.clock = clock;
@@ -87,6 +95,18 @@ public class SeriesTally {
   }
 
   private Tally count(long seriesId, Instant countedAt) {
-    return new Tally(countedAt, entries.counts(seriesId), entries.stepCounts(seriesId));
+    return new Tally(
+        countedAt, mapper.counts(seriesId), mapper.stepCounts(seriesId), waiting(seriesId));
+  }
+
+  private Map<Long, Long> waiting(long seriesId) {
+    Steps steps = SeriesStep.inOrder(open.steps(seriesId));
+    Map<Long, Long> waiting = new HashMap<>();
+    for (WaitAfter after : mapper.waitAfter(seriesId)) {
+      steps
+          .after(after.passed() == 0 ? null : after.passed())
+          .ifPresent(next -> waiting.merge(next.id(), after.people(), Long::sum));
+    }
+    return waiting;
   }
 }

@@ -7,9 +7,11 @@ import app.jemble.filter.FilterBody;
 import app.jemble.series.entry.Entering;
 import app.jemble.series.entry.PeopleOfSeries;
 import app.jemble.series.entry.PeopleOfSeries.Somebody;
+import app.jemble.series.entry.WayService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -54,10 +56,12 @@ class SeriesPeopleController {
 
   private final Entering entering;
   private final PeopleOfSeries people;
+  private final WayService ways;
 
-  SeriesPeopleController(Entering entering, PeopleOfSeries people) {
+  SeriesPeopleController(Entering entering, PeopleOfSeries people, WayService ways) {
     this.entering = entering;
     this.people = people;
+    this.ways = ways;
   }
 
   /**
@@ -65,8 +69,27 @@ class SeriesPeopleController {
    */
   @Needs(Right.SEE)
   @GetMapping
-  List<Somebody> all(@PathVariable long id, @RequestParam(defaultValue = "0") long after) {
-    return people.after(id, after);
+  List<Somebody> all(
+      @PathVariable long id,
+      @ParameterObject PeopleOfSeries.Which which,
+      @RequestParam(defaultValue = "0") long after) {
+    return people.after(id, which, after);
+  }
+
+  /** What somebody had, what comes when, and why not; of who is not in it, what would be. */
+  @Needs(Right.SEE)
+  @GetMapping("/{person}")
+  WayService.Way way(@PathVariable long id, @PathVariable PersonId person) {
+    return ways.of(id, person);
+  }
+
+  /** Sends somebody the step that is next for them, without waiting for it. */
+  @Needs(Right.WRITE)
+  @PostMapping("/{person}/now/{step}")
+  WayService.Way sendNow(
+      @PathVariable long id, @PathVariable PersonId person, @PathVariable long step) {
+    entering.sendNow(id, person, step);
+    return ways.of(id, person);
   }
 
   @Needs(Right.WRITE)

@@ -47,6 +47,9 @@ record SeriesView(
    * A step with what became of it.
    *
    * @param waits in words, such as "3 days later, at 09:00"
+   * @param day on which day it leaves at the earliest to whoever comes in now, from 1 on; null when
+   *     no hour comes
+   * @param next for how many it is the next
    * @param sent how many messages have left
    * @param waiting how many are in the outbox
    * @param without how many were passed over without a message
@@ -66,6 +69,8 @@ record SeriesView(
       String body,
       @Schema(nullable = true) Long letterheadId,
       boolean promotional,
+      @Schema(nullable = true) Integer day,
+      long next,
       long sent,
       long waiting,
       long without,
@@ -73,5 +78,15 @@ record SeriesView(
       long clicked,
       long replied,
       long returned,
-      long leftList) {}
+      long leftList,
+      List<Share> shares) {}
+
+  /**
+   * A share of those whom a step reached, with the interval that it lies in by 95%.
+   *
+   * @param what such as "opened"
+   * @param low lower end, 0 to 1
+   */
+  @Schema(name = "SeriesShare")
+  record Share(String what, long count, double share, double low, double high) {}
 }
