@@ -94,3 +94,5 @@ export type SeriesPerson = Schemas['Somebody'];
 export type SeriesStep = Schemas['SeriesStepView'];
 export type SeriesStepBody = Schemas['StepBody'];
 export type SeriesView = Schemas['SeriesView'];
+export type SeriesWay = Schemas['SeriesWay'];
+export type SeriesWayStep = Schemas['SeriesWayStep'];

@@ -17,7 +17,7 @@
   const line = 'flex min-h-[26px] items-center gap-2 max-md:min-h-[44px]';
 </script>
 
-<fieldset class="panel flex flex-col gap-2.5 p-3.5" disabled={!mayChange}>
+<fieldset class="flex min-h-0 flex-col gap-2.5 overflow-y-auto p-3.5" disabled={!mayChange}>
   <label class="flex flex-col gap-1">
     <span class="text-soft">Name</span>
     <Input

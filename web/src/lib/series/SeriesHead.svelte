@@ -1,31 +1,36 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
-  import type { SeriesView } from '$lib/api/types';
+  import type { SeriesPerson, SeriesView } from '$lib/api/types';
   import { lately } from '$lib/format/dates';
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
-  import { STATES } from './series';
+  import type { SeriesActs } from './acts.svelte';
+  import { STATES, type WhichPeople } from './series';
 
   interface Props {
     series: SeriesView;
-    /** Shows what the server answers. */
-    done: (act: Promise<SeriesView>, words: string) => Promise<boolean>;
+    acts: SeriesActs;
     onletin: () => void;
+    onpeople: (which: WhichPeople) => void;
   }
 
-  let { series, done, onletin }: Props = $props();
+  let { series, acts, onletin, onpeople }: Props = $props();
   let goingOn = $state(false);
   let ending = $state(false);
 
   const params = $derived({ path: { id: series.id } });
+  const done = (act: Promise<SeriesView>, words: string) => acts.done(act, words);
   const stand = $derived(
-    series.state === 'DRAFT'
-      ? 'A draft: nothing leaves yet.'
-      : `${STATES[series.state]} · ${count(series.in)} in it, ${count(series.finished)} had all, ${count(series.ended)} out before`
+    series.state === 'DRAFT' ? 'A draft: nothing leaves yet.' : STATES[series.state]
   );
+  const numbers = $derived<[number, string, SeriesPerson['state']][]>([
+    [series.in, 'in it', 'IN'],
+    [series.finished, 'had all', 'FINISHED'],
+    [series.ended, 'out before', 'ENDED']
+  ]);
 
   const activate = () =>
     done(answer(api.POST('/api/series/{id}/activate', { params })), 'The series is active.');
@@ -68,6 +73,20 @@
     {/if}
   {/snippet}
 </PageHead>
+{#if series.in + series.finished + series.ended > 0}
+  <p class="-mt-1.5 flex flex-none flex-wrap gap-x-4 text-[0.93rem]">
+    {#each numbers as [n, words, state] (state)}
+      <button
+        type="button"
+        class="min-h-[26px] text-kelp hover:underline max-md:min-h-[44px]"
+        onclick={() => onpeople({ state })}>{count(n)} {words}</button
+      >
+    {/each}
+    {#if series.countedAt}
+      <span class="text-soft">as counted {lately(series.countedAt, session.zone)}</span>
+    {/if}
+  </p>
+{/if}
 {#if series.pausedAt}
   <p class="rounded-lg bg-ochre-pale px-3.5 py-2" role="status">
     Nothing has left since {lately(series.pausedAt, session.zone)}.

@@ -1,20 +1,21 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
-  import type { Filter, SeriesPerson, SeriesStepBody, SeriesView } from '$lib/api/types';
-  import { people } from '$lib/format/numbers';
+  import type { SeriesStepBody, SeriesView } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
+  import { SeriesActs } from './acts.svelte';
+  import Blockers from './Blockers.svelte';
   import LetInDialog from './LetInDialog.svelte';
+  import OneGetsIt from './OneGetsIt.svelte';
   import {
     blankStep,
     bodyOfStep,
-    daysOfSteps,
     gapBefore,
     mayGoUp,
-    movedUp,
-    touchedWords
+    touchedWords,
+    type WhichPeople
   } from './series';
   import SeriesChoices from './SeriesChoices.svelte';
   import SeriesHead from './SeriesHead.svelte';
@@ -30,28 +31,23 @@
 
   /** The step that is written: one that is there, or one put in before another or at the end. */
   type Written = { step: SeriesStepBody; id: number | null; before: number | null; at: number };
+  type Side = 'one' | 'people' | 'rules';
 
-  const queries = useQueryClient();
+  const acts = new SeriesActs(useQueryClient(), () => series);
   let written = $state.raw<Written | null>(null);
   let letting = $state(false);
+  let side = $state<Side>('one');
+  let step = $state<number | null>(null);
+  let person = $state<number | null>(null);
+  let which = $state.raw<WhichPeople>({});
 
   const mayChange = $derived((session.colleague?.mayWrite ?? false) && series.state !== 'ENDED');
-  const days = $derived(daysOfSteps(series.steps));
-  const params = $derived({ path: { id: series.id } });
-  const inIt = $derived(series.in + series.finished);
-
-  async function done(act: Promise<SeriesView>, words: string): Promise<boolean> {
-    try {
-      queries.setQueryData(['series', series.id], await act);
-      await queries.invalidateQueries({ queryKey: ['series'] });
-      await queries.invalidateQueries({ queryKey: ['series-people', series.id] });
-      if (words) notices.say(words);
-      return true;
-    } catch (error) {
-      notices.fail(error);
-      return false;
-    }
-  }
+  const most = $derived(Math.max(0, ...series.steps.map((s) => s.sent)));
+  const SIDES: { key: Side; name: string }[] = [
+    { key: 'one', name: 'As one gets it' },
+    { key: 'people', name: 'People' },
+    { key: 'rules', name: 'How it runs' }
+  ];
 
   async function begin(before: number | null, at: number) {
     try {
@@ -62,85 +58,49 @@
     }
   }
 
-  function save(step: SeriesStepBody, finishedToo: boolean): Promise<boolean> {
-    const at = written;
-    const path = { id: series.id, step: at?.id ?? 0 };
-    const query = { before: at?.before ?? undefined, finishedToo };
-    return done(
-      at?.id
-        ? answer(api.PUT('/api/series/{id}/steps/{step}', { params: { path }, body: step }))
-        : answer(
-            api.POST('/api/series/{id}/steps', {
-              params: { path: params.path, query },
-              body: step
-            })
-          ),
-      'The step is saved.'
-    );
+  function save(body: SeriesStepBody, finishedToo: boolean): Promise<boolean> {
+    return written?.id
+      ? acts.saveStep(written.id, body)
+      : acts.addStep(body, written?.before ?? null, finishedToo);
   }
 
-  const takeAway = (step: number) =>
-    done(
-      answer(
-        api.DELETE('/api/series/{id}/steps/{step}', { params: { path: { id: series.id, step } } })
-      ),
-      'The step is taken away; everybody is past it.'
-    );
-
-  const moveUp = (at: number) =>
-    done(
-      answer(api.PUT('/api/series/{id}/order', { params, body: movedUp(series.steps, at) })),
-      'The steps have changed places.'
-    );
-
-  async function letIn(filter: Filter): Promise<boolean> {
-    const act = answer(
-      api.POST('/api/series/{id}/people', { params, body: { filter, people: [] } })
-    );
-    const came = await act.catch((error: unknown) => (notices.fail(error), null));
-    if (!came) return false;
-    return done(
-      answer(api.GET('/api/series/{id}', { params })),
-      came.in ? `${people(came.in)} came in.` : 'Nobody came in: all of them are in it or were.'
-    );
+  function listed(wanted: WhichPeople) {
+    which = wanted;
+    side = 'people';
   }
 
-  async function takeOut(person: SeriesPerson) {
-    const body = { people: [person.personId] };
-    const act = answer(api.POST('/api/series/{id}/people/out', { params, body }));
-    const out = await act.catch((error: unknown) => (notices.fail(error), null));
-    if (out) {
-      await done(answer(api.GET('/api/series/{id}', { params })), `${person.name} is out.`);
-    }
+  function read(id: number) {
+    step = id;
+    side = 'one';
   }
 </script>
 
-<SeriesHead {series} {done} onletin={() => (letting = true)} />
+<SeriesHead {series} {acts} onletin={() => (letting = true)} onpeople={listed} />
 {#if series.state === 'DRAFT' && series.blockers.length}
-  <ul
-    class="rounded-lg bg-ochre-pale px-3.5 py-2"
-    aria-label="What stands in the way of activation"
-  >
-    {#each series.blockers as blocker (blocker)}<li>{blocker}</li>{/each}
-  </ul>
+  <Blockers {series} {mayChange} />
 {/if}
-<div class="grid grid-cols-[minmax(0,1fr)_20rem] items-start gap-3 max-lg:grid-cols-1">
-  <section aria-label="Steps" class="min-w-0">
-    {#each series.steps as step, at (step.id)}
+<div
+  class="grid min-h-96 flex-1 grid-cols-[minmax(0,1fr)_minmax(0,27rem)] grid-rows-[minmax(0,1fr)] gap-3 max-lg:grid-cols-1 max-lg:grid-rows-none"
+>
+  <section aria-label="Steps" class="min-w-0 overflow-y-auto max-lg:overflow-visible">
+    {#each series.steps as one, at (one.id)}
       <div
         class="ml-[calc(4.625rem-1px)] border-l-2 border-line"
-        style={`height: ${gapBefore(days, at)}px`}
+        style={`height: ${gapBefore(series.steps, at)}px`}
         aria-hidden="true"
       ></div>
       <StepCard
-        {step}
-        day={days[at] ?? 1}
+        step={one}
+        chosen={one.id === (step ?? series.steps[0]?.id)}
+        {most}
         {mayChange}
         mayGoUp={mayGoUp(series.steps, at)}
-        onchange={() => (written = { step: bodyOfStep(step), id: step.id, before: null, at })}
-        oninsert={() => void begin(step.id, at)}
-        onup={() => void moveUp(at)}
-        ontakeaway={() => void takeAway(step.id)}
+        onchoose={() => read(one.id)}
+        onchange={() => (written = { step: bodyOfStep(one), id: one.id, before: null, at })}
+        oninsert={() => void begin(one.id, at)}
+        onup={() => void acts.moveUp(at)}
+        ontakeaway={() => void acts.takeAway(one.id)}
+        onpeople={listed}
       />
     {/each}
     {#if mayChange}
@@ -149,26 +109,53 @@
       </div>
     {/if}
   </section>
-  <div class="flex min-w-0 flex-col gap-3">
-    <SeriesChoices
-      {series}
-      {mayChange}
-      onsave={(body) => void done(answer(api.PUT('/api/series/{id}', { params, body })), '')}
-    />
-    <SeriesPeople {series} {mayChange} ontakeout={(person) => void takeOut(person)} />
-  </div>
+  <section class="panel flex min-h-0 min-w-0 flex-col" aria-label="Beside the steps">
+    <div class="flex flex-none border-b border-line" role="group" aria-label="What is shown">
+      {#each SIDES as one (one.key)}
+        <button
+          type="button"
+          class={`min-h-[39px] flex-1 border-b-2 px-2 max-md:min-h-[44px] ${one.key === side ? 'border-kelp font-semibold' : 'border-transparent text-soft'}`}
+          aria-pressed={one.key === side}
+          onclick={() => (side = one.key)}>{one.name}</button
+        >
+      {/each}
+    </div>
+    {#if side === 'one'}
+      <OneGetsIt
+        {series}
+        {acts}
+        {mayChange}
+        {person}
+        {step}
+        onperson={(id) => (person = id)}
+        onstep={(id) => (step = id)}
+      />
+    {:else if side === 'people'}
+      <SeriesPeople
+        {series}
+        {which}
+        onwhich={(wanted) => (which = wanted)}
+        onchoose={(id) => {
+          person = id;
+          side = 'one';
+        }}
+      />
+    {:else}
+      <SeriesChoices {series} {mayChange} onsave={(body) => void acts.save(body)} />
+    {/if}
+  </section>
 </div>
 
 {#if written}
-  {@const step = series.steps.find((s) => s.id === written?.id)}
+  {@const there = series.steps.find((s) => s.id === written?.id)}
   <StepDialog
     bind:open={() => written !== null, (open) => (written = open ? written : null)}
-    title={step ? `Step ${step.place}` : 'A new step'}
+    title={there ? `Step ${there.place}` : 'A new step'}
     step={written.step}
     first={written.at === 0}
-    touches={step ? touchedWords(step, inIt) : ''}
-    mayBeForFinished={!step && written.before === null && series.finished > 0}
+    touches={there ? touchedWords(there, series.in + series.finished) : ''}
+    mayBeForFinished={!there && written.before === null && series.finished > 0}
     onsave={save}
   />
 {/if}
-<LetInDialog bind:open={letting} onletin={letIn} />
+<LetInDialog bind:open={letting} onletin={(filter) => acts.letIn(filter)} />

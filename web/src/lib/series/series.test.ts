@@ -3,11 +3,11 @@ import { describe, expect, it } from 'vitest';
 import {
   blankStep,
   bodyOfStep,
-  daysOfSteps,
+  dropWords,
   gapBefore,
-  hadWords,
   mayGoUp,
   movedUp,
+  shareWords,
   touchedWords
 } from './series';
 
@@ -25,6 +25,8 @@ const step = (over: Partial<SeriesStep>): SeriesStep => ({
   body: '<p>Hello</p>',
   letterheadId: null,
   promotional: true,
+  day: 1,
+  next: 0,
   sent: 0,
   waiting: 0,
   without: 0,
@@ -33,29 +35,23 @@ const step = (over: Partial<SeriesStep>): SeriesStep => ({
   replied: 0,
   returned: 0,
   leftList: 0,
+  shares: [],
   ...over
 });
 
 describe('the line of a series', () => {
-  it('counts the day of coming in as the first', () => {
-    const steps = [
-      step({}),
-      step({ waitCount: 3, waitUnit: 'DAYS' }),
-      step({ waitCount: 30, waitUnit: 'HOURS' }),
-      step({ waitCount: 5, waitUnit: 'WORKING_DAYS' })
-    ];
-    expect(daysOfSteps(steps)).toEqual([1, 4, 5, 12]);
-  });
   it('is longer where the wait is, and never a page', () => {
-    expect([0, 1, 2].map((at) => gapBefore([1, 4, 90], at))).toEqual([10, 28, 72]);
+    const steps = [step({ day: 1 }), step({ day: 4 }), step({ day: 90 }), step({ day: null })];
+    expect(steps.map((_, at) => gapBefore(steps, at))).toEqual([8, 23, 56, 8]);
   });
 });
 
 describe('a step', () => {
-  it('says who had it', () => {
-    expect(hadWords(step({}))).toBe('nobody has had it yet');
-    expect(hadWords(step({ sent: 40, waiting: 1, without: 2 }))).toBe(
-      '40 people got it · 1 person will in a moment · 2 people passed over'
+  it('says its shares with the interval, and what its bar shows', () => {
+    const share = { what: 'opened', count: 81, share: 81 / 263, low: 0.2553, high: 0.3662 };
+    expect(shareWords(share)).toBe('31% opened (26–37%)');
+    expect(dropWords(step({ sent: 1, opened: 1 }), 40)).toBe(
+      '1 person of 40 people got it, 1 person opened it'
     );
   });
   it('says whom a change touches', () => {

@@ -1,4 +1,10 @@
-import type { SeriesBody, SeriesStep, SeriesStepBody, SeriesView } from '$lib/api/types';
+import type {
+  SeriesBody,
+  SeriesPerson,
+  SeriesStep,
+  SeriesStepBody,
+  SeriesView
+} from '$lib/api/types';
 import { people } from '$lib/format/numbers';
 
 export const STATES: Record<SeriesView['state'], string> = {
@@ -14,14 +20,6 @@ export const UNITS: { value: SeriesStep['waitUnit']; name: string }[] = [
   { value: 'DAYS', name: 'days' },
   { value: 'WORKING_DAYS', name: 'working days' }
 ];
-
-const MINUTES_OF: Record<SeriesStep['waitUnit'], number> = {
-  MINUTES: 1,
-  HOURS: 60,
-  DAYS: 24 * 60,
-  // Five of seven days are working days.
-  WORKING_DAYS: (24 * 60 * 7) / 5
-};
 
 /** What a step begins with: three days after the one before, the first at once. */
 export function blankStep(first: boolean, body: string): SeriesStepBody {
@@ -68,29 +66,31 @@ export function bodyOfSeries(series: SeriesView): SeriesBody {
   };
 }
 
-/** On which day after coming in each step is due at the earliest; day 1 is the day of coming in. */
-export function daysOfSteps(steps: SeriesStep[]): number[] {
-  let minutes = 0;
-  return steps.map((step) => {
-    minutes += step.waitCount * MINUTES_OF[step.waitUnit];
-    return 1 + Math.floor(minutes / (24 * 60));
-  });
-}
-
 /** How high the line is before a step, in pixels: longer waits are longer, and none is a page. */
-export function gapBefore(days: number[], at: number): number {
-  const before = at === 0 ? (days[0] ?? 1) : (days[at - 1] ?? 1);
-  return Math.min(72, 10 + 6 * Math.max(0, (days[at] ?? 1) - before));
+export function gapBefore(steps: SeriesStep[], at: number): number {
+  const day = steps[at]?.day ?? 1;
+  const before = at === 0 ? day : (steps[at - 1]?.day ?? day);
+  return Math.min(56, 8 + 5 * Math.max(0, day - before));
 }
 
-/** What became of a step, such as "40 sent, 3 on their way, 2 passed over". */
-export function hadWords(step: SeriesStep): string {
-  const words = [
-    step.sent ? `${people(step.sent)} got it` : '',
-    step.waiting ? `${people(step.waiting)} will in a moment` : '',
-    step.without ? `${people(step.without)} passed over` : ''
-  ].filter(Boolean);
-  return words.length ? words.join(' · ') : 'nobody has had it yet';
+/** Which of those who came in are listed; all where nothing is said. */
+export interface WhichPeople {
+  state?: SeriesPerson['state'];
+  /** Whose next step it is. */
+  waitsFor?: number;
+  /** Whom this step passed over. */
+  passedOverBy?: number;
+}
+
+/** A share with the interval it lies in, such as "62% opened (54–70%)". */
+export function shareWords(share: SeriesStep['shares'][number]): string {
+  const percent = (part: number) => Math.round(100 * part);
+  return `${percent(share.share)}% ${share.what} (${percent(share.low)}–${percent(share.high)}%)`;
+}
+
+/** What the bar of a step shows. */
+export function dropWords(step: SeriesStep, most: number): string {
+  return `${people(step.sent)} of ${people(most)} got it, ${people(step.opened)} opened it`;
 }
 
 /** Whether a step may change places with the one before it: only among those nobody has had. */

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.JavaType;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.core.util.AnnotationsUtils;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.Iterator;
@@ -54,8 +55,16 @@ class PlainIds {
     }
     JavaType of = Json.mapper().constructType(type.getType());
     String format = of == null ? null : FORMATS.get(of.getRawClass());
-    return format == null
-        ? others.next().resolve(type, context, others)
-        : others.next().resolve(type.type(Long.class), context, others).format(format);
+    if (format == null) {
+      return others.next().resolve(type, context, others);
+    }
+    // The type itself stays as it is: by it answers are remembered, and it is no plain number.
+    AnnotatedType number =
+        new AnnotatedType(Long.class)
+            .ctxAnnotations(type.getCtxAnnotations())
+            .propertyName(type.getPropertyName())
+            .schemaProperty(type.isSchemaProperty());
+    Schema<?> described = others.next().resolve(number, context, others);
+    return AnnotationsUtils.clone(described, true).format(format);
   }
 }

@@ -246,7 +246,7 @@ public class SeriesRunTest extends SeriesTrial {
     look(series);
     Api.Answer taken = api.post(path(series) + "/people/out", Map.of("people", List.of(out)));
     assertThat(taken.json().get("out").asInt()).isEqualTo(1);
-    String until = clock.instant().plus(DAY.multipliedBy(4)).toString();
+    String until = clock.instant().plus(DAY.multipliedBy(4)).atZone(HOUSE).toLocalDate().toString();
     assertThat(api.put(path(series) + "/people/" + held + "/hold", Map.of("until", until)).status())
         .isEqualTo(204);
     long two = stepId(series, 2);

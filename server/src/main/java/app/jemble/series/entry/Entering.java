@@ -12,6 +12,7 @@ import app.jemble.series.Series;
 import app.jemble.series.SeriesClocks;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -90,11 +91,12 @@ public class Entering {
         seriesId, whom.toArray(PersonId[]::new), "taken out by " + by, clock.instant());
   }
 
-  /** Nothing leaves to somebody before an instant; null lifts that. */
+  /** Nothing leaves to somebody before a day begins at the workspace; null lifts that. */
   @Transactional
-  public void hold(long seriesId, PersonId person, Instant until) {
+  public void hold(long seriesId, PersonId person, LocalDate day) {
     accounts.currentWriter();
     open.lock(seriesId);
+    Instant until = day == null ? null : day.atStartOfDay(clocks.house()).toInstant();
     if (entries.hold(seriesId, person, until, clock.instant()) == 0) {
       throw Problem.notFound("They are not in this series.");
     }

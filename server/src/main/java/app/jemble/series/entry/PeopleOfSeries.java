@@ -39,7 +39,7 @@ public class PeopleOfSeries {
    * @param waitsFor those for whom this step is next
    * @param passedOverBy those whom this step passed over
    */
-  public record Which(EntryState state, Long waitsFor, Long passedOverBy, PersonId person) {}
+  public record Asked(EntryState state, Long waitsFor, Long passedOverBy, PersonId person) {}
 
   /**
    * The same as the table knows it.
@@ -59,7 +59,7 @@ public class PeopleOfSeries {
   /**
    * @param after the entry after which the page begins; 0 for the first
    */
-  public List<Somebody> after(long seriesId, Which which, long after) {
+  public List<Somebody> after(long seriesId, Asked which, long after) {
     open.find(seriesId);
     Stored stored =
         which.waitsFor() == null

@@ -121,7 +121,7 @@ public class WayService {
             .orElseThrow(() -> Problem.notFound("They are not on record."));
     List<SeriesStep> steps = open.steps(seriesId);
     Somebody somebody =
-        people.after(seriesId, new PeopleOfSeries.Which(null, null, null, personId), 0).stream()
+        people.after(seriesId, new PeopleOfSeries.Asked(null, null, null, personId), 0).stream()
             .reduce((earlier, later) -> later)
             .orElse(null);
     ZoneId zone = Clocks.zone(person.timeZone(), clocks.house());

@@ -9,7 +9,7 @@ import app.jemble.series.entry.PeopleOfSeries;
 import app.jemble.series.entry.PeopleOfSeries.Somebody;
 import app.jemble.series.entry.WayService;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpStatus;
@@ -49,10 +49,10 @@ class SeriesPeopleController {
   record TakenOut(int out) {}
 
   /**
-   * @param until nothing leaves before it; null lifts that
+   * @param until nothing leaves before this day begins at the workspace; null lifts that
    */
   @Schema(name = "SeriesHold")
-  record Hold(@Schema(nullable = true) Instant until) {}
+  record Hold(@Schema(nullable = true) LocalDate until) {}
 
   private final Entering entering;
   private final PeopleOfSeries people;
@@ -71,7 +71,7 @@ class SeriesPeopleController {
   @GetMapping
   List<Somebody> all(
       @PathVariable long id,
-      @ParameterObject PeopleOfSeries.Which which,
+      @ParameterObject PeopleOfSeries.Asked which,
       @RequestParam(defaultValue = "0") long after) {
     return people.after(id, which, after);
   }
@@ -107,7 +107,7 @@ class SeriesPeopleController {
     return new TakenOut(entering.takeOut(id, who.people() == null ? List.of() : who.people()));
   }
 
-  /** Nothing leaves to somebody before an instant. */
+  /** Nothing leaves to somebody before a day. */
   @Needs(Right.WRITE)
   @PutMapping("/{person}/hold")
   @ResponseStatus(HttpStatus.NO_CONTENT)
