@@ -42,7 +42,7 @@
       <th scope="col" class={head} data-gives-way>To</th>
       <th scope="col" class={`${head} max-md:hidden`} data-gives-way>Mailing</th>
       <th scope="col" class={head} data-gives-way>State</th>
-      <th scope="col" class={head}>Due</th>
+      <th scope="col" class={`${head} max-md:hidden`}>Due</th>
       <th scope="col" class={head}><span class="sr-only">What to do</span></th>
     </tr>
   </thead>
@@ -53,6 +53,9 @@
           <td class={`${cell} max-w-64 truncate`} title={`${row.name}, ${row.address}`}>
             <strong>{row.name}</strong>
             <span class="ms-1 text-[0.87rem] text-soft max-lg:hidden">{row.address}</span>
+            <span class="block truncate text-[0.87rem] text-soft md:hidden"
+              >{dayAndTime(row.dueAt, session.zone)}</span
+            >
           </td>
           <td class={`${cell} max-w-52 truncate max-md:hidden`} title={row.mailing}>
             <a class="hover:underline" href={`/mailings/${row.mailingId}`}>{row.mailing}</a>
@@ -72,7 +75,10 @@
               >
             {/if}
           </td>
-          <td class={cell} title={`${dayAndTime(row.dueAt, session.zone)} ${theirTime(row)}`}>
+          <td
+            class={`${cell} max-md:hidden`}
+            title={`${dayAndTime(row.dueAt, session.zone)} ${theirTime(row)}`}
+          >
             {dayAndTime(row.dueAt, session.zone)}
             {#if theirTime(row)}<span class="text-[0.87rem] text-soft max-md:hidden"
                 >({theirTime(row)})</span

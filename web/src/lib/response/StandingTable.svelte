@@ -62,7 +62,8 @@
           </td>
           <td class={`${cell} text-right`}>
             <a class="text-[0.93rem] text-kelp hover:underline" href={`/responses/with/${row.id}`}
-              >conversation</a
+              ><span class="max-md:hidden">conversation</span><span class="md:hidden">letters</span
+              ></a
             >
           </td>
         </tr>

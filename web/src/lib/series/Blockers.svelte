@@ -9,25 +9,22 @@
 
   let { series, mayChange }: Props = $props();
   let filling = $state(false);
-  let all = $state(false);
-  const FEW = 3;
-  const shown = $derived(all ? series.blockers : series.blockers.slice(0, FEW));
-  const blanks = $derived(series.blockers.some((blocker) => blocker.includes('Fill in [')));
+  const BLANK = ': Fill in [';
+  const blanks = $derived(series.blockers.filter((blocker) => blocker.includes(BLANK)));
+  const others = $derived(series.blockers.filter((blocker) => !blocker.includes(BLANK)));
   const act = 'min-h-[26px] font-semibold text-kelp hover:underline max-md:min-h-[44px]';
 </script>
 
 <div class="flex flex-none flex-wrap items-start gap-x-6 rounded-lg bg-ochre-pale px-3.5 py-2">
   <ul class="min-w-0 flex-1" aria-label="What stands in the way of activation">
-    {#each shown as blocker (blocker)}<li>{blocker}</li>{/each}
-    {#if series.blockers.length > FEW}
+    {#if blanks.length}
       <li>
-        <button type="button" class={act} onclick={() => (all = !all)}
-          >{all ? 'Show fewer' : `and ${series.blockers.length - FEW} more`}</button
-        >
+        {blanks.length === 1 ? blanks[0] : `${blanks.length} blanks are to be filled in.`}
       </li>
     {/if}
+    {#each others as blocker (blocker)}<li>{blocker}</li>{/each}
   </ul>
-  {#if blanks && mayChange}
+  {#if blanks.length && mayChange}
     <button type="button" class={act} onclick={() => (filling = true)}>Fill in the blanks</button>
   {/if}
 </div>

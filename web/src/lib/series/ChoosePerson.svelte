@@ -23,10 +23,10 @@
   }
 </script>
 
-<div class="flex flex-wrap items-center gap-x-3 gap-y-1">
-  <h2 class="min-w-0 flex-1 truncate text-[1rem]" title={name}>{name}</h2>
+<div class="grid grid-cols-[minmax(0,1fr)_10rem] items-center gap-x-3">
+  <h2 class="truncate text-[1rem]" title={name}>{name}</h2>
   <Input
-    class="w-40 py-1"
+    class="py-1"
     bind:value={words}
     placeholder="Somebody else"
     aria-label="Show somebody else"

@@ -17,8 +17,7 @@
   const params = $derived({ path: { id: series } });
   const blanks = createQuery(() => ({
     queryKey: ['series', series, 'blanks'],
-    queryFn: () => answer(api.GET('/api/series/{id}/blanks', { params })),
-    enabled: open
+    queryFn: () => answer(api.GET('/api/series/{id}/blanks', { params }))
   }));
   let values = $state<Record<string, string>>({});
   const typed = $derived(Object.values(values).filter((value) => value.trim()).length);

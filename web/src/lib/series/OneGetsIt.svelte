@@ -99,7 +99,10 @@
   {#if way.error}
     <Trouble error={way.error} onretry={() => way.refetch()} />
   {:else if way.data}
-    <ol class="max-h-[34%] flex-none overflow-y-auto border-b border-line" aria-label="Their steps">
+    <ol
+      class="max-h-[30%] flex-none max-lg:max-h-none overflow-y-auto border-b border-line"
+      aria-label="Their steps"
+    >
       {#each way.data.steps as one (one.stepId)}
         <li>
           <button
@@ -116,7 +119,7 @@
         </li>
       {/each}
     </ol>
-    <div class="flex min-h-72 flex-1 flex-col p-3">
+    <div class="flex min-h-0 flex-1 flex-col p-3 max-lg:min-h-96">
       {#if way.data.cannot}
         <p class="text-soft">There is nothing to read: {way.data.cannot}.</p>
       {:else if proof.error}

@@ -36,7 +36,7 @@
   }: Props = $props();
 
   const results = $derived(`/responses/${step.causeId}`);
-  const act = 'min-h-[26px] text-kelp hover:underline max-md:min-h-[44px]';
+  const act = 'inline-flex min-h-[26px] items-center text-kelp hover:underline max-md:min-h-[44px]';
   const width = (n: number) => `width: ${most ? (100 * n) / most : 0}%`;
 </script>
 
@@ -75,7 +75,7 @@
         </div>
       </div>
     {/if}
-    <p class="mt-1 flex flex-wrap gap-x-3 text-[0.9rem]">
+    <p class="mt-1 flex flex-wrap items-center gap-x-3 text-[0.9rem]">
       {#if step.next}
         <button type="button" class={act} onclick={() => onpeople({ waitsFor: step.id })}
           >next for {count(step.next)}</button

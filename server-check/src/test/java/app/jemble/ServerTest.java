@@ -25,6 +25,11 @@ public abstract class ServerTest {
   protected int port;
   private String database;
 
+  /** Whether the demo's series are there, which write by themselves when time goes on. */
+  protected boolean demoSeries() {
+    return false;
+  }
+
   /** How many people the demo has; 0 leaves the database empty. */
   protected int people() {
     return 0;
@@ -101,6 +106,7 @@ public abstract class ServerTest {
         "--jemble.outbox.poll-every=50ms",
         "--jemble.demo.enabled=" + (people() > 0),
         "--jemble.demo.people=" + Math.max(1, people()),
+        "--jemble.demo.series=" + demoSeries(),
         "--jemble.demo.password=lowen-quay");
   }
 

@@ -28,6 +28,7 @@ final class RunningApp implements AutoCloseable {
                 "--jemble.public-url=http://127.0.0.1:1",
                 "--jemble.demo.enabled=true",
                 "--jemble.demo.people=" + people,
+                "--jemble.demo.series=false",
                 "--jemble.demo.password=lowen-quay",
                 "--logging.level.app.jemble=warn"));
     all.addAll(List.of(settings));

@@ -4,10 +4,6 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.LocalTime;
-import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javax.sql.DataSource;
@@ -33,8 +29,7 @@ class DemoLoader implements ApplicationRunner {
 
   private final DemoSettings settings;
   private final DemoHouse house;
-  private final DemoMailings mailings;
-  private final DemoOpenEnds openEnds;
+  private final DemoPast past;
   private final DemoAfterwards afterwards;
   private final DemoAround around;
   private final DataSource database;
@@ -44,8 +39,7 @@ class DemoLoader implements ApplicationRunner {
   DemoLoader(
       DemoSettings settings,
       DemoHouse house,
-      DemoMailings mailings,
-      DemoOpenEnds openEnds,
+      DemoPast past,
       DemoAfterwards afterwards,
       DemoAround around,
       DataSource database,
@@ -53,8 +47,7 @@ class DemoLoader implements ApplicationRunner {
       Clock clock) {
     this.settings = settings;
     this.house = house;
-    this.mailings = mailings;
-    this.openEnds = openEnds;
+    this.past = past;
     this.afterwards = afterwards;
     this.around = around;
     this.database = database;
@@ -72,7 +65,9 @@ class DemoLoader implements ApplicationRunner {
     addPeople();
     around.add();
     addTemplates();
-    addPastMailings();
+    inOne(past::write);
+    continueIds();
+    past.enter();
     afterwards.add();
     // Their senders know of the past ones.
     sql.sql(
@@ -144,37 +139,6 @@ class DemoLoader implements ApplicationRunner {
                   text.topic()))
           .update();
     }
-  }
-
-  private void addPastMailings() throws SQLException {
-    LocalDate today = clock.instant().atZone(ZoneId.of(ZONE)).toLocalDate();
-    List<DemoMailings.Past> past = new ArrayList<>();
-    for (DemoTexts.Sent sent : DemoTexts.SENT) {
-      Instant at =
-          today
-              .minusDays(sent.daysAgo())
-              .atTime(LocalTime.of(sent.hour(), 0))
-              .atZone(ZoneId.of(ZONE))
-              .toInstant();
-      past.add(
-          new DemoMailings.Past(
-              openEnds.addMailing(sent.name(), sent.subject(), sent.body(), sent.login(), at, at),
-              at));
-    }
-    List<DemoMailings.Reader> readers =
-        sql.sql(
-                """
-                select p.id, p.name, p.first_name, m.plan, p.email
-                from person p
-                left join membership m on m.person_id = p.id
-                where p.email is not null and p.email_valid and not p.asked_not and p.id <= 1500
-                  and not exists (select from do_not_write d where d.email_key = p.email_key)
-                order by p.id
-                """)
-            .query(DemoMailings.Reader.class)
-            .list();
-    inOne(c -> mailings.write(c, past, readers, settings.seed(), clock.instant()));
-    continueIds();
   }
 
   /** The next id after those that were written by COPY. */

@@ -41,12 +41,29 @@ class DemoMailings {
   /** A past mailing. */
   record Past(long id, Instant sentFrom) {}
 
-  /** One message and what came back on it. */
-  private record Message(
-      long id, Past mailing, Reader reader, String token, Instant sentAt, OutgoingMessage mail) {}
+  /**
+   * A message of the past.
+   *
+   * @param replied whether its reader replied; null leaves all that came back to luck
+   */
+  record Sent(long cause, Reader reader, Instant at, Boolean replied) {}
+
+  /** The same as it left. */
+  private record Message(long id, Sent sent, String token, OutgoingMessage mail) {
+    Reader reader() {
+      return sent.reader();
+    }
+
+    Instant sentAt() {
+      return sent.at();
+    }
+  }
 
   /** One response. */
   private record Answer(ResponseKind kind, Duration after, String detail) {}
+
+  private static final Set<ResponseKind> ENDS =
+      EnumSet.of(ResponseKind.REPLIED, RETURNED_HARD, ResponseKind.LEFT);
 
   private final OutgoingTexts texts;
   private final MailCarrier handover;
@@ -62,26 +79,35 @@ class DemoMailings {
     this.json = json;
   }
 
-  /** Writes the messages of past mailings, each to its share of the readers, and the responses. */
-  void write(
-      Connection connection, List<Past> mailings, List<Reader> readers, long seed, Instant now)
-      throws SQLException {
+  /** The messages of past mailings, each to its share of the readers. */
+  static List<Sent> sent(List<Past> mailings, List<Reader> readers, long seed) {
     Random random = new Random(seed);
-    List<Message> messages = new ArrayList<>();
-    byte[] secret = workspace.current().secret();
+    List<Sent> sent = new ArrayList<>();
     for (Past mailing : mailings) {
       int share = 3 + random.nextInt(4);
       Instant at = mailing.sentFrom();
       for (Reader reader : readers) {
         if (random.nextInt(share) == 0) {
           at = at.plusSeconds(1 + random.nextInt(20));
-          byte[] octets = new byte[16];
-          random.nextBytes(octets);
-          String token = PublicToken.of(octets, secret);
-          OutgoingMessage mail = mail(mailing.id(), reader, at, token);
-          messages.add(new Message(messages.size() + 1L, mailing, reader, token, at, mail));
+          sent.add(new Sent(mailing.id(), reader, at, null));
         }
       }
+    }
+    return sent;
+  }
+
+  /** Writes messages that have left, and what came back on them. */
+  void write(Connection connection, List<Sent> sent, long seed, Instant now) throws SQLException {
+    Random random = new Random(seed);
+    byte[] secret = workspace.current().secret();
+    List<Message> messages = new ArrayList<>();
+    for (Sent one : sent) {
+      byte[] octets = new byte[16];
+      random.nextBytes(octets);
+      String token = PublicToken.of(octets, secret);
+      messages.add(
+          new Message(
+              messages.size() + 1L, one, token, mail(one.cause(), one.reader(), one.at(), token)));
     }
     List<List<Answer>> answers = messages.stream().map(m -> answers(m, random, now)).toList();
     writeMessages(connection, messages, answers);
@@ -134,6 +160,20 @@ class DemoMailings {
   }
 
   private static List<Answer> answers(Message message, Random random, Instant now) {
+    List<Answer> answers = byLuck(message, random, now);
+    if (message.sent().replied() != null) {
+      // What ends a series ended it just where its reader stands.
+      answers.removeIf(a -> ENDS.contains(a.kind()));
+      if (message.sent().replied()) {
+        answers.add(
+            new Answer(
+                ResponseKind.REPLIED, Duration.ofMinutes(5), any(DemoWords.REPLIES, random)));
+      }
+    }
+    return answers;
+  }
+
+  private static List<Answer> byLuck(Message message, Random random, Instant now) {
     List<Answer> answers = new ArrayList<>();
     int luck = random.nextInt(100);
     if (luck == 0) {
@@ -192,7 +232,7 @@ class DemoMailings {
         Message m = messages.get(i);
         copy.row(
             m.id(),
-            m.mailing().id(),
+            m.sent().cause(),
             m.reader().id(),
             m.reader().email(),
             m.reader().name(),
@@ -220,6 +260,7 @@ class DemoMailings {
           insert into audience (mailing_id, picks)
           select cause_id, array_agg(person_id order by person_id)
           from message
+          where cause_id in (select id from cause where kind = 'MAILING')
           group by cause_id
           on conflict do nothing
           """);
@@ -246,7 +287,7 @@ class DemoMailings {
         for (Answer answer : answers.get(i)) {
           copy.row(
               m.id(),
-              m.mailing().id(),
+              m.sent().cause(),
               m.reader().id(),
               answer.kind(),
               m.sentAt().plus(answer.after()),

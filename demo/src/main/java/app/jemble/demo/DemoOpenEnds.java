@@ -168,6 +168,7 @@ class DemoOpenEnds {
               select id, row_number() over (order by id desc) as n
               from message
               where state = 'sent' and standing = 'NOTHING'
+                and cause_id in (select id from cause where kind = 'MAILING')
               order by id desc
               limit 3
             ) last

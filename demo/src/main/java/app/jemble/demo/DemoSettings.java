@@ -7,6 +7,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param enabled whether an empty database is filled with the demo
  * @param people how many people, 1 or more
  * @param seed the same seed gives the same data
+ * @param series whether there are series, which write by themselves as time goes on
  * @param password of the demo's colleagues
  */
 @ConfigurationProperties("jemble.demo")
@@ -14,4 +15,5 @@ record DemoSettings(
     @DefaultValue("false") boolean enabled,
     @DefaultValue("1500") int people,
     @DefaultValue("2026") long seed,
+    @DefaultValue("true") boolean series,
     @DefaultValue("") String password) {}

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Eventually;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
@@ -234,5 +235,52 @@ public class ActsTest extends BrowserTest {
     assertThat(acts.count()).isLessThanOrEqualTo(9);
     assertThat(one("select count(*) from own_wording where mailing_id = ?", mailing()))
         .isEqualTo(1);
+  }
+
+  /** Filling blanks is typing texts: each value counts no act, going to the next does. */
+  @Test
+  public void aSeriesOfThreeStepsFromAStarterWithPeopleInAndActivated() {
+    Acts acts = new Acts(page, "a series of three steps from a starter, 200 people in, activated");
+    acts.click(
+        "Mailings", page.getByRole(AriaRole.LINK, named(Pattern.compile("^Mailings"))).first());
+    acts.click("Series", button("Series"));
+    acts.click("New series", button("New series"));
+    Locator dialog = page.getByRole(AriaRole.DIALOG);
+    acts.click("the starter", dialog.getByText("Welcome of new members"));
+    acts.press("Enter");
+    page.waitForURL(Pattern.compile(".*/mailings/series/\\d+"));
+    acts.click("Fill in the blanks", page.getByText("Fill in the blanks"));
+    List<String> values =
+        List.of("the boats", "the desk", "Come for tea.", "Bring a rope.", "Learn a knot.");
+    assertThat(dialog.getByLabel("what members can use")).isFocused();
+    for (int at = 0; at < values.size(); at++) {
+      acts.write(values.get(at));
+      if (at < values.size() - 1) {
+        page.keyboard().press("Tab");
+      }
+    }
+    acts.press("Enter");
+    assertThat(dialog).isHidden();
+    acts.click("Let people in", button("Let people in"));
+    acts.click("whom", page.getByLabel("Type which people you seek"));
+    acts.type("members");
+    Locator letIn = page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Let \\d+ people in$")));
+    assertThat(letIn).isEnabled();
+    acts.click("Let them in", letIn);
+    assertThat(dialog).isHidden();
+    acts.click("Activate", button("Activate"));
+    assertThat(page.getByText("active", new Page.GetByTextOptions().setExact(true))).isVisible();
+    long series = Long.parseLong(page.url().replaceAll(".*/(\\d+)$", "$1"));
+    assertThat(one("select count(*) from series_entry where series_id = ?", series))
+        .isGreaterThan(150);
+    Eventually.holds(
+        () ->
+            assertThat(
+                    one(
+                        "select count(*) from series_pass p join series_step s on s.id = p.step_id"
+                            + " where s.series_id = ?",
+                        series))
+                .isGreaterThan(150));
+    assertThat(acts.count()).isLessThanOrEqualTo(14);
   }
 }

@@ -17,6 +17,11 @@ public class Shots extends BrowserTest {
   private static final int SETTLE_MILLIS = 1800;
 
   @Override
+  protected boolean demoSeries() {
+    return true;
+  }
+
+  @Override
   protected int people() {
     return 1500;
   }

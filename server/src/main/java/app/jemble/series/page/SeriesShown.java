@@ -164,17 +164,21 @@ class SeriesShown {
         counts.replied(),
         counts.returned(),
         counts.leftList(),
-        shares(counts));
+        shares(counts, words.body().contains("href=")));
   }
 
-  private static List<Share> shares(StepCounts counts) {
+  /** Where there is no link nobody could follow one. */
+  private static List<Share> shares(StepCounts counts, boolean hasLink) {
     long reached = counts.sent() - counts.returned();
-    return reached < 1
-        ? List.of()
-        : List.of(
-            share("opened", counts.opened(), reached),
-            share("followed a link", counts.clicked(), reached),
-            share("replied", counts.replied(), reached));
+    List<Share> shares = new ArrayList<>();
+    if (reached > 0) {
+      shares.add(share("opened", counts.opened(), reached));
+      if (hasLink) {
+        shares.add(share("followed a link", counts.clicked(), reached));
+      }
+      shares.add(share("replied", counts.replied(), reached));
+    }
+    return shares;
   }
 
   private static Share share(String what, long count, long of) {

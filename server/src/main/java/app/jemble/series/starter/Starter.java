@@ -13,13 +13,13 @@ import java.util.stream.Collectors;
  * @param key names it among all
  * @param about what it is for, in a sentence
  */
-record Starter(String key, String name, String about, boolean ownClock, List<Step> steps) {
+public record Starter(String key, String name, String about, boolean ownClock, List<Step> steps) {
 
   /**
    * @param waitAt the time of day, or null
    * @param paragraphs what it says between greeting and signature, each as HTML
    */
-  record Step(
+  public record Step(
       int waitCount,
       Wait.Unit waitUnit,
       LocalTime waitAt,
@@ -27,7 +27,8 @@ record Starter(String key, String name, String about, boolean ownClock, List<Ste
       String subject,
       List<String> paragraphs) {
 
-    StepBody body() {
+    /** As a step of a series begins. */
+    public StepBody body() {
       String text = paragraphs.stream().map(p -> "<p>" + p + "</p>").collect(Collectors.joining());
       return new StepBody(
           waitCount,
@@ -39,6 +40,10 @@ record Starter(String key, String name, String about, boolean ownClock, List<Ste
           BlankLetter.BODY.replace("<p></p>", text),
           null,
           false);
+    }
+
+    public Wait waits() {
+      return new Wait(waitCount, waitUnit, waitAt);
     }
   }
 }

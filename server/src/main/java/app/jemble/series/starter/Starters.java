@@ -41,14 +41,17 @@ public class Starters {
     return all;
   }
 
+  public Starter find(String key) {
+    return all.stream()
+        .filter(s -> s.key().equals(key))
+        .findFirst()
+        .orElseThrow(() -> Problem.wrong("starter", "There is no such series to begin from."));
+  }
+
   /** Begins a series with the steps of a starter; answers its id. */
   @Transactional
   public long begin(String key, String name, long topicId) {
-    Starter starter =
-        all.stream()
-            .filter(s -> s.key().equals(key))
-            .findFirst()
-            .orElseThrow(() -> Problem.wrong("starter", "There is no such series to begin from."));
+    Starter starter = find(key);
     long id = series.create(name, topicId, starter.ownClock());
     starter.steps().forEach(step -> steps.add(id, step.body(), null, false));
     return id;
