@@ -96,3 +96,4 @@ export type SeriesStepBody = Schemas['StepBody'];
 export type SeriesView = Schemas['SeriesView'];
 export type SeriesWay = Schemas['SeriesWay'];
 export type SeriesWayStep = Schemas['SeriesWayStep'];
+export type SeriesEntryPlan = Schemas['SeriesEntryPlan'];

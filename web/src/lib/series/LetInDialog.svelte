@@ -1,5 +1,6 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
+  import type { Filter, SendPlan } from '$lib/api/types';
   import { fieldsQuery, keptFiltersQuery } from '$lib/api/queries';
   import { everyone, fromFilter, toFilter, type FilterDraft } from '$lib/filter/draft';
   import TypedBox from '$lib/filter/TypedBox.svelte';
@@ -7,21 +8,24 @@
   import { takeAll, toBody } from '$lib/list/selection';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
+  import HowTheyComeIn from './HowTheyComeIn.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { Select } from 'flowbite-svelte';
 
   interface Props {
     open: boolean;
-    /** Lets in whoever a filter picks now. */
-    onletin: (filter: ReturnType<typeof toFilter>) => Promise<boolean>;
+    series: number;
+    /** Lets in whoever a filter picks now, at once or by a plan. */
+    onletin: (filter: Filter, plan: SendPlan | null) => Promise<boolean>;
   }
 
-  let { open = $bindable(), onletin }: Props = $props();
+  let { open = $bindable(), series, onletin }: Props = $props();
 
   const fields = createQuery(fieldsQuery);
   const kept = createQuery(() => keptFiltersQuery('people'));
   let draft = $state.raw<FilterDraft>(everyone);
   let chosen = $state(0);
+  let plan = $state.raw<SendPlan | null>(null);
   let busy = $state(false);
 
   const filter = $derived(toFilter(draft, fields.data?.filter ?? [], fields.data?.related ?? []));
@@ -40,7 +44,7 @@
 
   async function letIn() {
     busy = true;
-    if (await onletin(filter)) open = false;
+    if (await onletin(filter, plan)) open = false;
     busy = false;
   }
 </script>
@@ -76,6 +80,13 @@
         Counting…
       {/if}
     </p>
+    <HowTheyComeIn
+      {series}
+      {filter}
+      known={open && says && !!tally.data?.total}
+      {plan}
+      onplan={(wanted) => (plan = wanted)}
+    />
   </div>
   {#snippet actions()}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Proof, SeriesView, SeriesWay, SeriesWayStep } from '$lib/api/types';
+  import { now } from '$lib/format/now';
   import Ask from '$lib/ui/Ask.svelte';
   import DayField from '$lib/ui/DayField.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -73,7 +74,7 @@
       >
     {/if}
     {#if isIn}
-      {#if way.entry?.heldUntil && new Date(way.entry.heldUntil) > new Date()}
+      {#if way.entry?.heldUntil && new Date(way.entry.heldUntil) > now()}
         <button type="button" class={act} onclick={() => void hold(null)}>No longer wait</button>
       {:else}
         <button type="button" class={act} onclick={() => (holding = true)}>Wait until a day</button>

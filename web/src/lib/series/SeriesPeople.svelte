@@ -2,6 +2,7 @@
   import { answer, api } from '$lib/api/client';
   import type { SeriesPerson, SeriesView } from '$lib/api/types';
   import { lately } from '$lib/format/dates';
+  import { now } from '$lib/format/now';
   import { UNTOLD } from '$lib/live/live';
   import { session } from '$lib/session/session.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
@@ -108,7 +109,8 @@
             <span class="text-[0.93rem]">{stands(person)}</span>
           </span>
           <span class="block text-[0.87rem] text-soft">
-            came in {lately(person.enteredAt, session.zone)}, {person.cameBy}
+            {new Date(person.enteredAt) > now() ? 'comes in' : 'came in'}
+            {lately(person.enteredAt, session.zone)}, {person.cameBy}
           </span>
         </button>
       </li>

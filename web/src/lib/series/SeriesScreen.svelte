@@ -158,4 +158,8 @@
     onsave={save}
   />
 {/if}
-<LetInDialog bind:open={letting} onletin={(filter) => acts.letIn(filter)} />
+<LetInDialog
+  bind:open={letting}
+  series={series.id}
+  onletin={(filter, plan) => acts.letIn(filter, plan)}
+/>

@@ -1,5 +1,5 @@
 import { answer, api } from '$lib/api/client';
-import type { Filter, SeriesBody, SeriesStepBody, SeriesView } from '$lib/api/types';
+import type { Filter, SendPlan, SeriesBody, SeriesStepBody, SeriesView } from '$lib/api/types';
 import { people } from '$lib/format/numbers';
 import { notices } from '$lib/ui/notices.svelte';
 import type { QueryClient } from '@tanstack/svelte-query';
@@ -67,14 +67,16 @@ export class SeriesActs {
     );
   }
 
-  async letIn(filter: Filter): Promise<boolean> {
-    const body = { filter, people: [] };
+  async letIn(filter: Filter, plan: SendPlan | null): Promise<boolean> {
+    const body = { filter, people: [], plan };
     const came = await answer(
       api.POST('/api/series/{id}/people', { params: this.#params, body })
     ).catch((error: unknown) => (notices.fail(error), null));
     if (!came) return false;
     return this.anew(
-      came.in ? `${people(came.in)} came in.` : 'Nobody came in: all of them are in it or were.'
+      came.in
+        ? `${people(came.in)} ${plan ? 'come in as planned.' : 'came in.'}`
+        : 'Nobody came in: all of them are in it or were.'
     );
   }
 

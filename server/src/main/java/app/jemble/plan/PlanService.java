@@ -4,6 +4,7 @@ import app.jemble.account.AccountService;
 import app.jemble.cause.Cause;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Collisions;
+import app.jemble.core.pace.DailyCap;
 import app.jemble.core.pace.Deadline;
 import app.jemble.core.pace.Pace;
 import app.jemble.core.pace.Plan;
@@ -101,6 +102,26 @@ public class PlanService {
    * @param notBefore nothing leaves before it
    */
   public PlanAsk ask(Cause mailing, SendPlan plan, Instant notBefore) {
+    WeeklyHours hours = plan.hours() == null ? sending.hours() : HoursSpan.hours(plan.hours());
+    ZoneId house = workspace.current().zoneId();
+    SendingService.Taken taken = outbox.taken(mailing.id(), mailing.senderId(), house);
+    return ask(
+        plan,
+        notBefore,
+        hours,
+        sending.caps(mailing.senderId(), accounts.find(mailing.senderId()).name(), taken));
+  }
+
+  /**
+   * What core plans from when people come in somewhere: nothing leaves by it, so that caps do not
+   * bind, nor hours but those it names.
+   */
+  public PlanAsk askOfComingIn(SendPlan plan, Instant notBefore) {
+    WeeklyHours hours = plan.hours() == null ? WeeklyHours.ANY : HoursSpan.hours(plan.hours());
+    return ask(plan, notBefore, hours, List.of());
+  }
+
+  private PlanAsk ask(SendPlan plan, Instant notBefore, WeeklyHours hours, List<DailyCap> caps) {
     sound(plan);
     ZoneId house = workspace.current().zoneId();
     Start start =
@@ -109,21 +130,17 @@ public class PlanService {
             : plan.startOwn()
                 ? new Start.OwnTime(plan.startWall())
                 : new Start.At(WallClock.at(plan.startWall(), plan.startClock(house)));
-    WeeklyHours hours = plan.hours() == null ? sending.hours() : HoursSpan.hours(plan.hours());
     Pace pace =
         plan.wavePeople() == null
             ? Pace.ALL_AT_ONCE
             : new Pace(plan.wavePeople(), plan.waveGapSeconds());
-    SendingService.Taken taken = outbox.taken(mailing.id(), mailing.senderId(), house);
-    return new PlanAsk(
-        start,
-        notBefore,
-        pace,
-        hours,
-        sending.daysOff(),
-        plan.ownClock(),
-        house,
-        sending.caps(mailing.senderId(), accounts.find(mailing.senderId()).name(), taken));
+    Set<LocalDate> daysOff = hours == WeeklyHours.ANY ? Set.of() : sending.daysOff();
+    return new PlanAsk(start, notBefore, pace, hours, daysOff, plan.ownClock(), house, caps);
+  }
+
+  /** A plan as a sentence. */
+  public String words(SendPlan plan) {
+    return sentences.of(plan);
   }
 
   /** The earliest instant at which a draft's messages may leave, were it released then. */

@@ -65,7 +65,9 @@ public final class EntryLook {
       return new Over("");
     }
     if (of.begun() == null) {
-      return new Later(now.plus(patience(of.passedAt(), now)));
+      Instant patient = now.plus(patience(of.passedAt(), now));
+      Instant soonest = again(now, step.get(), of.zone(), clock);
+      return new Later(soonest.isAfter(patient) ? soonest : patient);
     }
     Optional<Instant> due = due(of, step.get(), clock);
     if (due.isEmpty()) {
@@ -77,6 +79,16 @@ public final class EntryLook {
       may = clock.mayLeave(now, of.zone()).orElse(now.plus(NO_HOUR_COMES));
     }
     return may.isAfter(now) ? new Later(may) : new Due(step.get());
+  }
+
+  /**
+   * When somebody is looked at again whose message has not left yet: as it leaves now at the
+   * soonest, the next step is not due before.
+   */
+  public static Instant again(Instant now, Step next, ZoneId zone, SeriesClock clock) {
+    Instant due = clock.due(now, next.waits(), zone).orElse(now.plus(NO_HOUR_COMES));
+    Instant soonest = now.plus(SOONEST);
+    return due.isBefore(soonest) ? soonest : due;
   }
 
   /**

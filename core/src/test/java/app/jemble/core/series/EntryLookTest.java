@@ -48,6 +48,12 @@ public class EntryLookTest {
     return EntryLook.at(NOW, entry, STEPS, ON_REPLY, ALWAYS);
   }
 
+  /** The same where the second step leaves at once. */
+  private static Next soonAfter(Entry entry) {
+    Steps atOnce = new Steps(List.of(FIRST, new Step(2, 2, AT_ONCE, false, 0)));
+    return EntryLook.at(NOW, entry, atOnce, ON_REPLY, ALWAYS);
+  }
+
   @Test
   public void whoCameInIsDueTheFirstStep() {
     assertThat(look(past(null, NOW, NOW))).isEqualTo(new Due(FIRST));
@@ -63,11 +69,14 @@ public class EntryLookTest {
 
   @Test
   public void whatHasNotLeftIsLookedForAgainTheLaterTheOlderItIs() {
-    assertThat(look(past(1L, NOW, null))).isEqualTo(new Later(NOW.plusSeconds(5)));
-    assertThat(look(past(1L, NOW.minus(Duration.ofMinutes(8)), null)))
+    assertThat(soonAfter(past(1L, NOW, null))).isEqualTo(new Later(NOW.plusSeconds(5)));
+    assertThat(soonAfter(past(1L, NOW.minus(Duration.ofMinutes(8)), null)))
         .isEqualTo(new Later(NOW.plus(Duration.ofMinutes(2))));
-    assertThat(look(past(1L, NOW.minus(Duration.ofDays(3)), null)))
+    assertThat(soonAfter(past(1L, NOW.minus(Duration.ofDays(3)), null)))
         .isEqualTo(new Later(NOW.plus(Duration.ofMinutes(10))));
+    assertThat(look(past(1L, NOW, null)))
+        .as("if it left now, the next would be due in two days")
+        .isEqualTo(new Later(NOW.plus(Duration.ofDays(2))));
   }
 
   @Test

@@ -6,6 +6,7 @@ import app.jemble.core.series.SeriesState;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
 import app.jemble.people.PeopleService;
+import app.jemble.plan.SendPlan;
 import app.jemble.problem.Problem;
 import app.jemble.series.OpenSeries;
 import app.jemble.series.Series;
@@ -13,7 +14,9 @@ import app.jemble.series.SeriesClocks;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,6 +27,7 @@ public class Entering {
   private static final int LOT = 50_000;
 
   private final EntryMapper entries;
+  private final EntryPlanning planning;
   private final SeriesRun run;
   private final OpenSeries open;
   private final SeriesClocks clocks;
@@ -34,6 +38,7 @@ public class Entering {
 
   Entering(
       EntryMapper entries,
+      EntryPlanning planning,
       SeriesRun run,
       OpenSeries open,
       SeriesClocks clocks,
@@ -42,6 +47,7 @@ public class Entering {
       AskedNow asked,
       Clock clock) {
     this.entries = entries;
+    this.planning = planning;
     this.run = run;
     this.open = open;
     this.clocks = clocks;
@@ -52,26 +58,31 @@ public class Entering {
   }
 
   /**
-   * Lets in whoever a filter picks now, or these people.
+   * Who comes in, and when.
    *
-   * @param filter null for these people
+   * @param filter whoever it picks now; null for {@code picks}
+   * @param plan in waves; null for all at once
+   */
+  public record Coming(FilterBody filter, List<PersonId> picks, SendPlan plan) {}
+
+  /**
+   * Lets people in.
+   *
    * @return how many came in; others are in already, or were and do not come in again
    */
   @Transactional
-  public int letIn(long seriesId, FilterBody filter, List<PersonId> picks, String cameBy) {
+  public int letIn(long seriesId, Coming coming, String cameBy) {
     accounts.currentWriter();
     Series series = open.lock(seriesId);
     if (series.state() == SeriesState.ENDED) {
       throw Problem.conflict("This series was ended; nobody comes in any more.");
     }
-    // In order, so that their entries stand side by side in the indexes.
-    List<PersonId> whom =
-        (filter == null ? picks : people.ids(filter, asked.byMe())).stream().sorted().toList();
-    if (whom.isEmpty()) {
-      throw Problem.wrong("people", "Pick at least one person.");
-    }
+    List<PersonId> whom = whom(coming);
     Instant now = clock.instant();
     Instant endedBy = series.reEntry().endedBy(now, clocks.house()).orElse(null);
+    if (coming.plan() != null && !coming.plan().equals(SendPlan.AT_ONCE)) {
+      return inWaves(seriesId, whom, coming.plan(), cameBy, now, endedBy);
+    }
     Instant lookAt = clocks.firstLook(series, open.steps(seriesId), now);
     int in = 0;
     for (int from = 0; from < whom.size(); from += LOT) {
@@ -80,6 +91,53 @@ public class Entering {
       in += entries.letIn(seriesId, lot, cameBy, now, lookAt, endedBy);
     }
     return in;
+  }
+
+  private int inWaves(
+      long seriesId,
+      List<PersonId> whom,
+      SendPlan plan,
+      String cameBy,
+      Instant now,
+      Instant endedBy) {
+    List<Optional<Instant>> instants = planning.instants(whom, plan, now);
+    int in = 0;
+    for (int from = 0; from < whom.size(); from += LOT) {
+      List<PersonId> lot = new ArrayList<>();
+      List<Long> seconds = new ArrayList<>();
+      for (int at = from; at < Math.min(whom.size(), from + LOT); at++) {
+        if (instants.get(at).isPresent()) {
+          lot.add(whom.get(at));
+          seconds.add(instants.get(at).get().getEpochSecond());
+        }
+      }
+      in +=
+          entries.letInAt(
+              seriesId,
+              lot.toArray(PersonId[]::new),
+              seconds.toArray(Long[]::new),
+              cameBy,
+              endedBy);
+    }
+    return in;
+  }
+
+  /** What a plan of coming in comes to. */
+  public EntryPlan plan(long seriesId, Coming coming) {
+    SendPlan plan = coming.plan() == null ? SendPlan.AT_ONCE : coming.plan();
+    return planning.view(open.find(seriesId), whom(coming), plan);
+  }
+
+  private List<PersonId> whom(Coming coming) {
+    List<PersonId> picks = coming.picks() == null ? List.of() : coming.picks();
+    // In order, so that their entries stand side by side in the indexes.
+    List<PersonId> whom =
+        (coming.filter() == null ? picks : people.ids(coming.filter(), asked.byMe()))
+            .stream().sorted().toList();
+    if (whom.isEmpty()) {
+      throw Problem.wrong("people", "Pick at least one person.");
+    }
+    return whom;
   }
 
   /** Takes people out; what has not left to them does not. */

@@ -58,7 +58,7 @@ interface EntryMapper {
              extract(epoch from stood_still)::float8 as stood_still, held_until
       from series_entry
       where series_id = #{series} and state = 'in' and look_at <= #{now}
-      order by look_at, id
+      order by look_at
       limit #{most}
       for no key update skip locked
       """)
@@ -220,13 +220,20 @@ interface EntryMapper {
       @Param("why") List<String> why,
       @Param("at") Instant at);
 
+  /** Entries are past a step; each is looked at again at its instant. */
   @Update(
       """
-      update series_entry
-      set passed_step_id = #{step}, passed_at = #{at}, stood_still = '0', look_at = #{at}
-      where id = any(#{entries})
+      update series_entry e
+      set passed_step_id = #{step}, passed_at = #{at}, stood_still = '0',
+          look_at = greatest(#{at}, to_timestamp(n.seconds))
+      from unnest(#{entries}::bigint[], #{again}::bigint[]) as n (id, seconds)
+      where e.id = n.id
       """)
-  int goOn(@Param("step") long step, @Param("entries") Long[] entries, @Param("at") Instant at);
+  int goOn(
+      @Param("step") long step,
+      @Param("entries") Long[] entries,
+      @Param("again") Long[] again,
+      @Param("at") Instant at);
 
   /** Those of these who are still in it are past the last step. */
   @Update(
@@ -259,13 +266,12 @@ interface EntryMapper {
       insert into series_entry (series_id, person_id, turn, came_by, entered_at, passed_at, look_at)
       select #{series}, p.id, coalesce(l.turn + 1, 0), #{cameBy}, #{at}, #{at}, #{lookAt}
       from unnest(#{people}::bigint[]) as p (id)
-      left join lateral (
-        select e.turn, e.state, e.ended_at
+      left join (
+        select distinct on (e.person_id) e.person_id, e.turn, e.state, e.ended_at
         from series_entry e
-        where e.series_id = #{series} and e.person_id = p.id
-        order by e.turn desc
-        limit 1
-      ) l on true
+        where e.series_id = #{series} and e.person_id = any(#{people})
+        order by e.person_id, e.turn desc
+      ) l on l.person_id = p.id
       where l.turn is null or (l.state <> 'in' and l.ended_at <= #{endedBy})
       on conflict do nothing
       """)
@@ -275,6 +281,29 @@ interface EntryMapper {
       @Param("cameBy") String cameBy,
       @Param("at") Instant at,
       @Param("lookAt") Instant lookAt,
+      @Param("endedBy") Instant endedBy);
+
+  /** The same, each at their own instant. */
+  @Insert(
+      """
+      insert into series_entry (series_id, person_id, turn, came_by, entered_at, passed_at, look_at)
+      select #{series}, p.id, coalesce(l.turn + 1, 0), #{cameBy}, to_timestamp(p.seconds),
+             to_timestamp(p.seconds), to_timestamp(p.seconds)
+      from unnest(#{people}::bigint[], #{seconds}::bigint[]) as p (id, seconds)
+      left join (
+        select distinct on (e.person_id) e.person_id, e.turn, e.state, e.ended_at
+        from series_entry e
+        where e.series_id = #{series} and e.person_id = any(#{people})
+        order by e.person_id, e.turn desc
+      ) l on l.person_id = p.id
+      where l.turn is null or (l.state <> 'in' and l.ended_at <= #{endedBy})
+      on conflict do nothing
+      """)
+  int letInAt(
+      @Param("series") long series,
+      @Param("people") PersonId[] people,
+      @Param("seconds") Long[] seconds,
+      @Param("cameBy") String cameBy,
       @Param("endedBy") Instant endedBy);
 
   /** Everyone who is in it is looked at soon: what was reckoned for them may have changed. */

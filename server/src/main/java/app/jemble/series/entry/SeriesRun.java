@@ -139,11 +139,21 @@ public class SeriesRun {
     writer.end(over, now);
     due.forEach(
         (step, whom) -> {
-          writer.write(series, steps.get(step), whom, e -> looked.get(e).came(), now);
+          writer.write(
+              series, steps.get(step), whom, known(looked, inOrder, step, times, now), now);
           if (inOrder.after(step).isEmpty()) {
             writer.finish(whom, now);
           }
         });
+  }
+
+  private static StepWriter.Known known(
+      Map<Entry, EntryLook.Entry> looked, Steps steps, long step, SeriesClock times, Instant now) {
+    Optional<Steps.Step> next = steps.after(step);
+    return new StepWriter.Known(
+        entry -> looked.get(entry).came(),
+        entry ->
+            next.map(n -> EntryLook.again(now, n, looked.get(entry).zone(), times)).orElse(now));
   }
 
   private void lookAgain(Map<Entry, Instant> later) {
@@ -193,7 +203,8 @@ public class SeriesRun {
       long stepId) {
     Instant now = clock.instant();
     SeriesStep step = steps.stream().filter(s -> s.id() == stepId).findFirst().orElseThrow();
-    writer.write(series, step, List.of(entry), e -> of.came(), now);
+    StepWriter.Known known = known(Map.of(entry, of), inOrder, stepId, clocks.of(series), now);
+    writer.write(series, step, List.of(entry), known, now);
     if (inOrder.after(stepId).isEmpty()) {
       writer.finish(List.of(entry), now);
     }

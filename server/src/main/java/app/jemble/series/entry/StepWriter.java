@@ -24,6 +24,7 @@ import app.jemble.series.entry.EntryMapper.Got;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -77,13 +78,16 @@ class StepWriter {
     entries.finish(had.stream().map(Entry::id).toArray(Long[]::new), now);
   }
 
+  /**
+   * What is known of those to whom a step is due.
+   *
+   * @param came what came back from them
+   * @param again when they are looked at again, once their message is in the outbox
+   */
+  record Known(Function<Entry, Set<ResponseKind>> came, Function<Entry, Instant> again) {}
+
   /** Everyone of these is past the step afterwards, or out of the series. */
-  void write(
-      Series series,
-      SeriesStep step,
-      List<Entry> due,
-      Function<Entry, Set<ResponseKind>> came,
-      Instant now) {
+  void write(Series series, SeriesStep step, List<Entry> due, Known known, Instant now) {
     Cause cause = open.anybodys(step.causeId());
     Letter letter = letters.of(cause);
     StepPeople.Found found = people.find(series, step, due);
@@ -103,7 +107,8 @@ class StepWriter {
         continue;
       }
       Facts facts =
-          found.facts(entry, reader.reach(), came.apply(entry), missing(letter, reader, now));
+          found.facts(
+              entry, reader.reach(), known.came().apply(entry), missing(letter, reader, now));
       StepJudge.Verdict verdict = StepJudge.judge(facts, series.ending());
       if (verdict instanceof Past not) {
         past.put(entry, not.why());
@@ -115,18 +120,25 @@ class StepWriter {
     }
     end(over, now);
     note(step, past, now);
-    leave(step, letter, leaves, now);
+    leave(step, letter, leaves, known.again(), now);
   }
 
   private void note(SeriesStep step, Map<Entry, String> past, Instant now) {
     if (!past.isEmpty()) {
       Long[] ids = ids(past.keySet());
       entries.passed(step.id(), ids, List.copyOf(past.values()), now);
-      entries.goOn(step.id(), ids, now);
+      Long[] atOnce = new Long[ids.length];
+      Arrays.fill(atOnce, now.getEpochSecond());
+      entries.goOn(step.id(), ids, atOnce, now);
     }
   }
 
-  private void leave(SeriesStep step, Letter letter, Map<Entry, Reader> leaves, Instant now) {
+  private void leave(
+      SeriesStep step,
+      Letter letter,
+      Map<Entry, Reader> leaves,
+      Function<Entry, Instant> again,
+      Instant now) {
     if (leaves.isEmpty()) {
       return;
     }
@@ -142,7 +154,9 @@ class StepWriter {
                     .numbered(entry.turn())));
     outbox.enqueue(step.causeId(), messages);
     entries.left(step.id(), step.causeId(), ids, now);
-    entries.goOn(step.id(), ids, now);
+    Long[] seconds =
+        leaves.keySet().stream().map(again).map(Instant::getEpochSecond).toArray(Long[]::new);
+    entries.goOn(step.id(), ids, seconds, now);
   }
 
   /** By entry, the last message it got, in whose thread the next goes. */

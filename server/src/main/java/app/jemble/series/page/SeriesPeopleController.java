@@ -4,7 +4,10 @@ import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.PersonId;
 import app.jemble.filter.FilterBody;
+import app.jemble.plan.SendPlan;
 import app.jemble.series.entry.Entering;
+import app.jemble.series.entry.Entering.Coming;
+import app.jemble.series.entry.EntryPlan;
 import app.jemble.series.entry.PeopleOfSeries;
 import app.jemble.series.entry.PeopleOfSeries.Somebody;
 import app.jemble.series.entry.WayService;
@@ -29,12 +32,20 @@ import org.springframework.web.bind.annotation.RestController;
 class SeriesPeopleController {
 
   /**
-   * Who comes in.
+   * Who comes in, and when.
    *
    * @param filter whoever it picks now; null for these people
+   * @param plan in waves; null for all at once
    */
   @Schema(name = "SeriesLetIn")
-  record LetIn(@Schema(nullable = true) FilterBody filter, List<PersonId> people) {}
+  record LetIn(
+      @Schema(nullable = true) FilterBody filter,
+      List<PersonId> people,
+      @Schema(nullable = true) SendPlan plan) {
+    Coming coming() {
+      return new Coming(filter, people, plan);
+    }
+  }
 
   /** How many came in; others are in already, or were and do not come in again. */
   @Schema(name = "SeriesCameIn")
@@ -95,9 +106,15 @@ class SeriesPeopleController {
   @Needs(Right.WRITE)
   @PostMapping
   CameIn letIn(@PathVariable long id, @RequestBody LetIn who) {
-    List<PersonId> people = who.people() == null ? List.of() : who.people();
     String how = who.filter() == null ? "by hand" : "out of a filter";
-    return new CameIn(entering.letIn(id, who.filter(), people, how));
+    return new CameIn(entering.letIn(id, who.coming(), how));
+  }
+
+  /** When they would come in, and have had the last step. */
+  @Needs(Right.SEE)
+  @PostMapping("/plan")
+  EntryPlan plan(@PathVariable long id, @RequestBody LetIn who) {
+    return entering.plan(id, who.coming());
   }
 
   /** What has not left to them does not. */
