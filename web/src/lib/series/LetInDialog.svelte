@@ -1,7 +1,8 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import type { Filter, SendPlan } from '$lib/api/types';
-  import { fieldsQuery, keptFiltersQuery } from '$lib/api/queries';
+  import { fieldsQuery } from '$lib/api/queries';
+  import { partChoices } from '$lib/audience/partChoices.svelte';
   import { everyone, fromFilter, toFilter, type FilterDraft } from '$lib/filter/draft';
   import TypedBox from '$lib/filter/TypedBox.svelte';
   import { people } from '$lib/format/numbers';
@@ -22,9 +23,9 @@
   let { open = $bindable(), series, onletin }: Props = $props();
 
   const fields = createQuery(fieldsQuery);
-  const kept = createQuery(() => keptFiltersQuery('people'));
+  const choices = partChoices(() => open);
   let draft = $state.raw<FilterDraft>(everyone);
-  let chosen = $state(0);
+  let chosen = $state('');
   let plan = $state.raw<SendPlan | null>(null);
   let busy = $state(false);
 
@@ -36,9 +37,9 @@
     enabled: open && says && fields.isSuccess
   }));
 
-  function choose(id: number) {
-    chosen = id;
-    const found = kept.data?.find((k) => k.id === id);
+  function choose(name: string) {
+    chosen = name;
+    const found = choices.all.find((choice) => choice.name === name);
     draft = found ? fromFilter(found.filter) : everyone;
   }
 
@@ -52,12 +53,12 @@
 <Ask bind:open title="Let people in">
   <div class="flex flex-col gap-3">
     <label class="flex flex-col gap-1">
-      A kept filter
+      A kept filter or list
       <Select
         placeholder=""
         items={[
-          { value: 0, name: 'none: type below' },
-          ...(kept.data ?? []).map((k) => ({ value: k.id, name: k.name }))
+          { value: '', name: 'none: type below' },
+          ...choices.all.map((choice) => ({ value: choice.name, name: choice.name }))
         ]}
         bind:value={() => chosen, choose}
       />
@@ -67,7 +68,7 @@
       <TypedBox
         subject="people"
         {draft}
-        onchange={(changed) => ((draft = changed), (chosen = 0))}
+        onchange={(changed) => ((draft = changed), (chosen = ''))}
       />
     </div>
     <p role="status">

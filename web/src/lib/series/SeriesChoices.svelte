@@ -3,7 +3,9 @@
   import type { SeriesBody, SeriesView } from '$lib/api/types';
   import { createQuery } from '@tanstack/svelte-query';
   import { Input, Select } from 'flowbite-svelte';
-  import { bodyOfSeries } from './series';
+  import HoursChoice from '$lib/plan/HoursChoice.svelte';
+  import PartsChoice from './PartsChoice.svelte';
+  import { bodyOfSeries, officeHours } from './series';
 
   interface Props {
     series: SeriesView;
@@ -34,6 +36,18 @@
       bind:value={() => series.topicId, (topicId) => set({ topicId })}
     />
   </label>
+  <p class="pt-1 font-semibold">Who comes in by themselves</p>
+  <PartsChoice
+    label="Who comes in by themselves"
+    parts={series.enters}
+    none="nobody"
+    onchange={(enters) => set({ enters })}
+  />
+  {#if series.enters.length}
+    <p class="text-[0.87rem] text-soft">
+      Whoever comes to be among them comes in within minutes, while the series is active.
+    </p>
+  {/if}
   <p class="pt-1 font-semibold">It ends for somebody who</p>
   <label class={line}>
     <input
@@ -49,16 +63,39 @@
       onchange={(e) => set({ endsOnClick: e.currentTarget.checked })}
     /> follows a link
   </label>
+  <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
+    <span>or comes to be among</span>
+    <PartsChoice
+      label="It ends for who comes to be among"
+      parts={series.ends}
+      none="nobody"
+      onchange={(ends) => set({ ends })}
+    />
+  </div>
   <p class="text-[0.87rem] text-soft">
     And always for whoever leaves the topic, asks not to be written to, or whose mail comes back for
     good.
   </p>
+  <p class="pt-1 font-semibold">Its messages leave</p>
+  <label class={line}>
+    <input
+      type="checkbox"
+      checked={series.hours !== null}
+      onchange={(e) => set({ hours: e.currentTarget.checked ? officeHours() : null })}
+    />
+    only in certain hours
+  </label>
+  {#if series.hours}
+    <div class="ps-6">
+      <HoursChoice hours={series.hours} onchange={(hours) => hours.length && set({ hours })} />
+    </div>
+  {/if}
   <label class={line}>
     <input
       type="checkbox"
       checked={series.ownClock}
       onchange={(e) => set({ ownClock: e.currentTarget.checked })}
-    /> on each person’s own clock
+    /> by each person’s own clock
   </label>
   <label class={line}>
     <input
@@ -66,7 +103,7 @@
       checked={series.againDays !== null}
       onchange={(e) => set({ againDays: e.currentTarget.checked ? 365 : null })}
     />
-    may come in again
+    People may come in again
   </label>
   {#if series.againDays !== null}
     <label class={`${line} ps-6`}>

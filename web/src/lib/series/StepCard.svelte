@@ -89,8 +89,10 @@
         >
       {/if}
       {#each step.shares as share (share.what)}
-        <a class={act} href={results} title="95% of the time it lies in between"
-          >{shareWords(share)}</a
+        <a
+          class={act}
+          href={results}
+          title="With 95% confidence the share among all lies in between">{shareWords(share)}</a
         >
       {/each}
       {#if step.returned}<a class={act} href={results}>{count(step.returned)} came back</a>{/if}

@@ -7,6 +7,7 @@
   import TimeField from '$lib/ui/TimeField.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { Select } from 'flowbite-svelte';
+  import PartsChoice from './PartsChoice.svelte';
   import { UNITS } from './series';
 
   interface Props {
@@ -130,6 +131,15 @@
           <input type="checkbox" bind:checked={finishedToo} /> also for those who had all steps
         </label>
       {/if}
+    </div>
+    <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <span class="text-soft">For</span>
+      <PartsChoice
+        label="For whom"
+        parts={draft.meant}
+        none="everyone who is in the series"
+        onchange={(meant) => (draft.meant = meant)}
+      />
     </div>
     {#if touches}<p class="text-[0.93rem] text-soft">{touches}</p>{/if}
   </div>

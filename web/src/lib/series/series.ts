@@ -61,6 +61,7 @@ export function bodyOfSeries(series: SeriesView): SeriesBody {
     againDays: series.againDays,
     endsOnReply: series.endsOnReply,
     endsOnClick: series.endsOnClick,
+    enters: series.enters,
     ends: series.ends,
     version: series.version
   };
@@ -115,4 +116,10 @@ export function touchedWords(step: SeriesStep, inSeries: number): string {
   const had = step.sent + step.waiting + step.without;
   if (had === 0) return inSeries ? 'Nobody has had this step; the change is for all.' : '';
   return `${people(had)} ${had === 1 ? 'is' : 'are'} past this step and keep what they got; the change is for all others.`;
+}
+
+/** The hours a series begins with when it gets any: those of an office. */
+export function officeHours(): NonNullable<SeriesBody['hours']> {
+  const days = ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY'] as const;
+  return days.map((day) => ({ day, from: 9 * 60, to: 17 * 60 }));
 }

@@ -1,6 +1,7 @@
 package app.jemble.bench;
 
 import app.jemble.series.entry.SeriesRun;
+import app.jemble.series.entry.StandingEntries;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,6 +33,7 @@ final class SeriesBench {
       due(app, run, series);
       screen(app, "/api/series/" + series, "series.screen.ms");
       screen(app, "/api/series/" + series + "/people", "series.people.ms");
+      standing(app, series);
     }
   }
 
@@ -124,6 +126,31 @@ final class SeriesBench {
       times[i] = (System.nanoTime() - began) / 1e9;
     }
     Figures.print("series.due.100000.s", "s", times);
+  }
+
+  /** Everybody matches and is in it. */
+  private static void standing(RunningApp app, long series) {
+    app.sql
+        .sql(
+            """
+            update series
+            set enters_parts = '[{"name": "bench", "filter": {"match": "ALL", "conditions":
+              [{"field": "tags", "operator": "HAS_ANY", "values": ["bench"]}], "groups": []}}]'
+            where id = ?
+            """)
+        .param(series)
+        .update();
+    app.sql.sql("analyze series_entry").update();
+    StandingEntries standing = app.bean(StandingEntries.class);
+    double[] times = new double[SCREENS];
+    for (int i = 0; i < SCREENS; i++) {
+      long began = System.nanoTime();
+      if (standing.lookAt(series) > 0) {
+        throw new IllegalStateException("somebody was new");
+      }
+      times[i] = (System.nanoTime() - began) / 1e6;
+    }
+    Figures.print("series.standing.ms", "ms", times);
   }
 
   private static long messages(RunningApp app) {

@@ -65,7 +65,7 @@ class DemoLoader implements ApplicationRunner {
     addPeople();
     around.add();
     addTemplates();
-    inOne(past::write);
+    inOne(connection -> past.write(connection, settings));
     continueIds();
     past.enter();
     afterwards.add();

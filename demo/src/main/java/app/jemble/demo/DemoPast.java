@@ -20,7 +20,6 @@ class DemoPast {
 
   private static final ZoneId ZONE = ZoneId.of(DemoLoader.ZONE);
 
-  private final DemoSettings settings;
   private final DemoOpenEnds openEnds;
   private final DemoMailings mailings;
   private final DemoSeries series;
@@ -28,13 +27,11 @@ class DemoPast {
   private final Clock clock;
 
   DemoPast(
-      DemoSettings settings,
       DemoOpenEnds openEnds,
       DemoMailings mailings,
       DemoSeries series,
       JdbcClient sql,
       Clock clock) {
-    this.settings = settings;
     this.openEnds = openEnds;
     this.mailings = mailings;
     this.series = series;
@@ -42,7 +39,7 @@ class DemoPast {
     this.clock = clock;
   }
 
-  void write(Connection connection) throws SQLException {
+  void write(Connection connection, DemoSettings settings) throws SQLException {
     List<Reader> readers = readers();
     List<Sent> sent = new ArrayList<>(DemoMailings.sent(pastMailings(), readers, settings.seed()));
     if (settings.series()) {

@@ -9,6 +9,7 @@ import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldUse;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
+import app.jemble.storage.Sql;
 import app.jemble.workspace.WorkspaceService;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -119,6 +120,16 @@ public class ListService {
   public List<PersonId> peopleOf(Related kind, FilterBody filter, Which which, AsOf asOf) {
     ListQuery query = query(kind, filter, which, asOf);
     return mapper.people(kind == null ? ListSql.ids(query) : ListSql.peopleOf(query));
+  }
+
+  /**
+   * The people a filter picks but for some.
+   *
+   * @param some whether a person {@code p} is one of them
+   */
+  public List<PersonId> peopleBut(FilterBody filter, AsOf asOf, Sql some) {
+    return mapper.people(
+        ListSql.ids(query(null, filter, Which.ALL, asOf)).plus(" and not ").plus(some));
   }
 
   /** A filter's condition in SQL. */

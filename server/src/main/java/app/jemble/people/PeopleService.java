@@ -51,6 +51,15 @@ public class PeopleService {
     return Set.copyOf(lists.peopleOf(null, filter, ListService.Which.ALL, asOf));
   }
 
+  /**
+   * Whom a filter picks but for some.
+   *
+   * @param some whether a person {@code p} is one of them
+   */
+  public List<PersonId> idsBut(FilterBody filter, AsOf asOf, Sql some) {
+    return lists.peopleBut(filter, asOf, some);
+  }
+
   /** Of these people, those whom a filter picks. */
   public Set<PersonId> among(List<PersonId> people, FilterBody filter, AsOf asOf) {
     return Set.copyOf(lists.peopleOf(null, filter, ListService.Which.people(people), asOf));

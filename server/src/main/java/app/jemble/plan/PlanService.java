@@ -109,6 +109,7 @@ public class PlanService {
         plan,
         notBefore,
         hours,
+        sending.daysOff(),
         sending.caps(mailing.senderId(), accounts.find(mailing.senderId()).name(), taken));
   }
 
@@ -117,11 +118,17 @@ public class PlanService {
    * bind, nor hours but those it names.
    */
   public PlanAsk askOfComingIn(SendPlan plan, Instant notBefore) {
-    WeeklyHours hours = plan.hours() == null ? WeeklyHours.ANY : HoursSpan.hours(plan.hours());
-    return ask(plan, notBefore, hours, List.of());
+    return plan.hours() == null
+        ? ask(plan, notBefore, WeeklyHours.ANY, Set.of(), List.of())
+        : ask(plan, notBefore, HoursSpan.hours(plan.hours()), sending.daysOff(), List.of());
   }
 
-  private PlanAsk ask(SendPlan plan, Instant notBefore, WeeklyHours hours, List<DailyCap> caps) {
+  private PlanAsk ask(
+      SendPlan plan,
+      Instant notBefore,
+      WeeklyHours hours,
+      Set<LocalDate> daysOff,
+      List<DailyCap> caps) {
     sound(plan);
     ZoneId house = workspace.current().zoneId();
     Start start =
@@ -134,7 +141,6 @@ public class PlanService {
         plan.wavePeople() == null
             ? Pace.ALL_AT_ONCE
             : new Pace(plan.wavePeople(), plan.waveGapSeconds());
-    Set<LocalDate> daysOff = hours == WeeklyHours.ANY ? Set.of() : sending.daysOff();
     return new PlanAsk(start, notBefore, pace, hours, daysOff, plan.ownClock(), house, caps);
   }
 

@@ -45,6 +45,11 @@ public class OpenSeries {
     return mapper.findShared(id);
   }
 
+  /** Active series into which people come by themselves. */
+  public List<Long> standing() {
+    return mapper.standing();
+  }
+
   /** Its steps in order, those taken away among them. */
   public List<SeriesStep> steps(long id) {
     return mapper.steps(id);

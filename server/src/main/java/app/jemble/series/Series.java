@@ -12,6 +12,7 @@ import java.time.Instant;
  * @param ownClock whether waits and hours are those of each person's own clock
  * @param hours when its messages may leave, as JSON; null at any time
  * @param againDays so many days after their last entry somebody may come in again; null never
+ * @param entersParts whoever comes to match comes in: the parts of an audience, as JSON
  * @param endsParts whoever comes to match is out: the parts of an audience, as JSON
  * @param pausedAt since when nothing leaves, or null
  */
@@ -27,12 +28,17 @@ public record Series(
     Integer againDays,
     boolean endsOnReply,
     boolean endsOnClick,
+    String entersParts,
     String endsParts,
     Instant pausedAt,
     int version) {
 
   public Ending ending() {
     return new Ending(endsOnReply, endsOnClick, !endsParts.equals("[]"));
+  }
+
+  public boolean hasStandingEntry() {
+    return !entersParts.equals("[]");
   }
 
   public ReEntry reEntry() {

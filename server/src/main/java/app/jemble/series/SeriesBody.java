@@ -11,6 +11,7 @@ import java.util.List;
  *
  * @param hours when its messages may leave; null at any time
  * @param againDays so many days after their last entry somebody may come in again; null never
+ * @param enters whoever comes to be in any of these comes in by themselves
  * @param ends whoever comes to be in any of these is out
  */
 public record SeriesBody(
@@ -22,5 +23,6 @@ public record SeriesBody(
     @Schema(nullable = true) Integer againDays,
     boolean endsOnReply,
     boolean endsOnClick,
+    List<AudienceParts.Part> enters,
     List<AudienceParts.Part> ends,
     int version) {}

@@ -21,6 +21,7 @@ class SeriesFilters implements RenamedList.Follower {
 
   @Override
   public void follow(RenamedList list) {
+    rename(list, mapper.entersAboutLists(), mapper::writeEnters);
     rename(list, mapper.endsAboutLists(), mapper::writeEnds);
     rename(list, mapper.meantAboutLists(), mapper::writeMeant);
   }

@@ -17,7 +17,7 @@ interface SeriesMapper {
       """
       select id, name, state, topic_id, sender_id, private as is_private, own_clock,
              hours::text as hours, again_days, ends_on_reply, ends_on_click,
-             ends_parts::text as ends_parts, paused_at, version
+             enters_parts::text as enters_parts, ends_parts::text as ends_parts, paused_at, version
       from series
       """;
 
@@ -58,7 +58,7 @@ interface SeriesMapper {
       set name = #{s.name}, topic_id = #{s.topicId}, private = #{s.isPrivate},
           own_clock = #{s.ownClock}, hours = #{s.hours}::jsonb, again_days = #{s.againDays},
           ends_on_reply = #{s.endsOnReply}, ends_on_click = #{s.endsOnClick},
-          ends_parts = #{s.endsParts}::jsonb, version = version + 1
+          enters_parts = #{s.entersParts}::jsonb, ends_parts = #{s.endsParts}::jsonb, version = version + 1
       where id = #{s.id} and version = #{s.version}
       """)
   int write(@Param("s") Series series);
@@ -128,6 +128,25 @@ interface SeriesMapper {
       for update
       """)
   List<StoredParts> endsAboutLists();
+
+  @Select(
+      """
+      select id, enters_parts::text as parts
+      from series
+      where jsonb_path_exists(enters_parts, '$.**.field ? (@ == "list")')
+      order by id
+      for update
+      """)
+  List<StoredParts> entersAboutLists();
+
+  @Update(
+      "update series set enters_parts = #{parts}::jsonb, version = version + 1 where id = #{id}")
+  int writeEnters(@Param("id") long id, @Param("parts") String parts);
+
+  /** Active series into which people come by themselves. */
+  @Select("select id from series where state = 'active' and enters_parts <> '[]' order by id")
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<Long> standing();
 
   @Select(
       """

@@ -84,6 +84,7 @@ public class SeriesService {
             again(body.againDays()),
             body.endsOnReply(),
             body.endsOnClick(),
+            parts.write(body.enters() == null ? List.of() : body.enters()),
             parts.write(body.ends() == null ? List.of() : body.ends()),
             before.pausedAt(),
             body.version());

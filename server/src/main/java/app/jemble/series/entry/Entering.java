@@ -83,12 +83,17 @@ public class Entering {
     if (coming.plan() != null && !coming.plan().equals(SendPlan.AT_ONCE)) {
       return inWaves(seriesId, whom, coming.plan(), cameBy, now, endedBy);
     }
-    Instant lookAt = clocks.firstLook(series, open.steps(seriesId), now);
+    return atOnce(series, whom, cameBy, now, endedBy);
+  }
+
+  /** These come in now, as far as they are not in and may. */
+  int atOnce(Series series, List<PersonId> whom, String cameBy, Instant now, Instant endedBy) {
+    Instant lookAt = clocks.firstLook(series, open.steps(series.id()), now);
     int in = 0;
     for (int from = 0; from < whom.size(); from += LOT) {
       PersonId[] lot =
           whom.subList(from, Math.min(whom.size(), from + LOT)).toArray(PersonId[]::new);
-      in += entries.letIn(seriesId, lot, cameBy, now, lookAt, endedBy);
+      in += entries.letIn(series.id(), lot, cameBy, now, lookAt, endedBy);
     }
     return in;
   }

@@ -21,6 +21,12 @@ class SeriesJobs {
   }
 
   @Bean
+  RecurringTask<Void> lookAtStandingEntries(StandingEntries standing) {
+    return Tasks.recurring("series-standing", FixedDelay.ofSeconds(60))
+        .execute((instance, context) -> standing.lookAtAll());
+  }
+
+  @Bean
   RecurringTask<Void> countLargeSeries(SeriesTally tallies) {
     return Tasks.recurring("series-tally", FixedDelay.ofSeconds(5))
         .execute((instance, context) -> tallies.refresh());

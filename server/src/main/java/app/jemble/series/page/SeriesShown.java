@@ -84,6 +84,7 @@ class SeriesShown {
         series.againDays(),
         series.endsOnReply(),
         series.endsOnClick(),
+        parts.read(series.entersParts()),
         parts.read(series.endsParts()),
         series.pausedAt(),
         series.version(),

@@ -33,6 +33,7 @@ record SeriesView(
     @Schema(nullable = true) Integer againDays,
     boolean endsOnReply,
     boolean endsOnClick,
+    List<AudienceParts.Part> enters,
     List<AudienceParts.Part> ends,
     @Schema(nullable = true) Instant pausedAt,
     int version,
