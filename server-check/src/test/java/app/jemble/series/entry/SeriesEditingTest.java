@@ -154,6 +154,7 @@ public class SeriesEditingTest extends SeriesTrial {
     body.put("endsOnReply", true);
     body.put("endsOnClick", true);
     body.put("ends", List.of());
+    body.put("enters", List.of());
     body.put("version", version);
     return body;
   }

@@ -121,6 +121,7 @@ public class SeriesRunTest extends SeriesTrial {
     body.put("endsOnReply", true);
     body.put("endsOnClick", false);
     body.put("ends", List.of());
+    body.put("enters", List.of());
     body.put("version", is.get("version").asInt());
     return body;
   }

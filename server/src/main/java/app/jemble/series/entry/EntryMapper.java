@@ -255,6 +255,19 @@ interface EntryMapper {
   int end(
       @Param("entries") Long[] entries, @Param("why") List<String> why, @Param("at") Instant at);
 
+  /** Of people {@code p}, with their last entry, those who are not in and may come in. */
+  String WHO_MAY =
+      """
+      left join (
+        select distinct on (e.person_id) e.person_id, e.turn, e.state, e.ended_at
+        from series_entry e
+        where e.series_id = #{series} and e.person_id = any(#{people})
+        order by e.person_id, e.turn desc
+      ) l on l.person_id = p.id
+      where l.turn is null or (l.state <> 'in' and l.ended_at <= #{endedBy})
+      on conflict do nothing
+      """;
+
   /**
    * Lets people in who are not in, nor were, or whose last entry ended by an instant.
    *
@@ -266,15 +279,8 @@ interface EntryMapper {
       insert into series_entry (series_id, person_id, turn, came_by, entered_at, passed_at, look_at)
       select #{series}, p.id, coalesce(l.turn + 1, 0), #{cameBy}, #{at}, #{at}, #{lookAt}
       from unnest(#{people}::bigint[]) as p (id)
-      left join (
-        select distinct on (e.person_id) e.person_id, e.turn, e.state, e.ended_at
-        from series_entry e
-        where e.series_id = #{series} and e.person_id = any(#{people})
-        order by e.person_id, e.turn desc
-      ) l on l.person_id = p.id
-      where l.turn is null or (l.state <> 'in' and l.ended_at <= #{endedBy})
-      on conflict do nothing
-      """)
+      """
+          + WHO_MAY)
   int letIn(
       @Param("series") long series,
       @Param("people") PersonId[] people,
@@ -290,15 +296,8 @@ interface EntryMapper {
       select #{series}, p.id, coalesce(l.turn + 1, 0), #{cameBy}, to_timestamp(p.seconds),
              to_timestamp(p.seconds), to_timestamp(p.seconds)
       from unnest(#{people}::bigint[], #{seconds}::bigint[]) as p (id, seconds)
-      left join (
-        select distinct on (e.person_id) e.person_id, e.turn, e.state, e.ended_at
-        from series_entry e
-        where e.series_id = #{series} and e.person_id = any(#{people})
-        order by e.person_id, e.turn desc
-      ) l on l.person_id = p.id
-      where l.turn is null or (l.state <> 'in' and l.ended_at <= #{endedBy})
-      on conflict do nothing
-      """)
+      """
+          + WHO_MAY)
   int letInAt(
       @Param("series") long series,
       @Param("people") PersonId[] people,
