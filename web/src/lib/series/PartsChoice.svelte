@@ -38,16 +38,19 @@
   {:else}
     <span class="text-soft">{none}</span>
   {/each}
-  {#if others.length}
-    <Select
-      class="h-8 w-52 py-0"
-      placeholder=""
-      aria-label={`${label}: add a kept filter or a list`}
-      items={[
-        { value: '', name: 'a kept filter or list …' },
-        ...others.map((choice) => ({ value: choice.name, name: choice.name }))
-      ]}
-      bind:value={() => '', add}
-    />
-  {/if}
+  <!-- Begun anew with each part: what was chosen is no longer among its options. -->
+  {#key parts.length}
+    {#if others.length}
+      <Select
+        class="h-8 w-52 py-0"
+        placeholder=""
+        aria-label={`${label}: add a kept filter or a list`}
+        items={[
+          { value: '', name: 'a kept filter or list …' },
+          ...others.map((choice) => ({ value: choice.name, name: choice.name }))
+        ]}
+        bind:value={() => '', add}
+      />
+    {/if}
+  {/key}
 </div>

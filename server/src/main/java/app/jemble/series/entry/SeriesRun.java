@@ -1,6 +1,5 @@
 package app.jemble.series.entry;
 
-import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.PersonId;
@@ -101,12 +100,11 @@ public class SeriesRun {
   /** Whether there may be more. */
   private boolean lot(long seriesId) {
     Series series = open.held(seriesId);
-    if (series == null || series.state() != SeriesState.ACTIVE) {
+    if (!sends(series)) {
       return false;
     }
-    Account sender = accounts.find(series.senderId());
     Instant now = clock.instant();
-    List<Entry> lot = sender.may(Right.WRITE) ? entries.claim(seriesId, now, LOT) : List.of();
+    List<Entry> lot = entries.claim(seriesId, now, LOT);
     if (lot.isEmpty()) {
       return false;
     }
@@ -114,6 +112,12 @@ public class SeriesRun {
     open.steps(seriesId).forEach(step -> steps.put(step.id(), step));
     sort(series, steps, facts.of(series, lot), now);
     return lot.size() == LOT;
+  }
+
+  private boolean sends(Series series) {
+    return series != null
+        && series.state() == SeriesState.ACTIVE
+        && accounts.find(series.senderId()).may(Right.WRITE);
   }
 
   /** Does what is next for each, and what is due by its step. */
@@ -176,8 +180,9 @@ public class SeriesRun {
     return transaction.execute(
         tx -> {
           Series series = open.held(seriesId);
-          if (series == null || series.state() != SeriesState.ACTIVE) {
-            return Optional.of("Only an active series sends anything.");
+          if (!sends(series)) {
+            return Optional.of(
+                "Only an active series sends anything, and only while its sender may.");
           }
           Entry entry = entries.lockOf(seriesId, person);
           if (entry == null) {
