@@ -44,7 +44,12 @@ function pickOn(search: ListSearch, rows: ListRow[], step: number) {
   search.selection = withRows(search.selection, ids, true);
 }
 
-/** The keys of every list: arrows move, Space picks, Shift with an arrow picks on. */
+/**
+ * The keys of every list: arrows move, Space picks, Shift with an arrow picks on.
+ *
+ * @param rows those of the list that is asked for; none while it is on its way, so that no key
+ *   touches a row of the list before
+ */
 export function listKeys(search: ListSearch, rows: () => ListRow[]): Record<string, () => void> {
   return {
     ArrowDown: () => move(search, rows(), 1),

@@ -88,6 +88,10 @@ export function usePeople() {
     get rows() {
       return list.data?.pages.flat() ?? [];
     },
+    /** Whether the rows that are shown are still those of the list before. */
+    get stale() {
+      return list.isPlaceholderData;
+    },
     /** Whether what is shown is what is asked, and nothing is on its way. */
     get settled() {
       return tally.isSuccess && !tally.isFetching && !tally.isPlaceholderData;

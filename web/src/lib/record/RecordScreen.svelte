@@ -107,7 +107,7 @@
 
   onMount(() =>
     keys.use({
-      ...listKeys(search, () => rows),
+      ...listKeys(search, () => (list.isPlaceholderData ? [] : rows)),
       'Ctrl+a': takeOrLetGo,
       w: write,
       Enter: open
@@ -162,6 +162,7 @@
   tabindex="0"
   role="region"
   aria-label={title}
+  aria-busy={list.isPlaceholderData}
   bind:this={listed}
 >
   {#if list.error}

@@ -78,7 +78,7 @@
     const asked = Number(page.url.searchParams.get('person'));
     if (asked) lookAt(asked);
     return keys.use({
-      ...listKeys(search, () => people.rows),
+      ...listKeys(search, () => (people.stale ? [] : people.rows)),
       'Ctrl+a': takeOrLetGo,
       w: () => write(null),
       Enter: open
@@ -135,6 +135,7 @@
     tabindex="0"
     role="region"
     aria-label="People"
+    aria-busy={people.stale}
     bind:this={listed}
   >
     {#if people.list.error}

@@ -139,7 +139,7 @@ abstract class BrowserTest extends ServerTest {
     page.keyboard().press("Tab");
     page.keyboard().type("lowen-quay");
     page.keyboard().press("Enter");
-    page.waitForURL("**/desk");
+    page.waitForURL(home + "/desk");
   }
 
   protected void press(String... keys) {
@@ -156,7 +156,20 @@ abstract class BrowserTest extends ServerTest {
     PlaywrightAssertions.assertThat(box).isFocused();
     page.keyboard().type(words);
     press("Enter");
-    PlaywrightAssertions.assertThat(page.getByRole(AriaRole.REGION, named("People"))).isFocused();
+    Locator list = page.getByRole(AriaRole.REGION, named("People"));
+    PlaywrightAssertions.assertThat(list).isFocused();
+    // Until what was asked for has come, keys touch no row of the list before.
+    PlaywrightAssertions.assertThat(list).hasAttribute("aria-busy", "false");
+  }
+
+  /** Where a session is over: signs in on the spot, and goes on. */
+  protected void signInOnTheSpot() {
+    Locator dialog = page.getByRole(AriaRole.DIALOG, named("Sign in and go on"));
+    PlaywrightAssertions.assertThat(dialog).isVisible();
+    PlaywrightAssertions.assertThat(dialog.getByLabel("Password")).isFocused();
+    page.keyboard().type("lowen-quay");
+    press("Enter");
+    PlaywrightAssertions.assertThat(dialog).isHidden();
   }
 
   protected Locator button(String name) {
