@@ -117,6 +117,13 @@ export const allSeriesQuery = () => ({
   refetchInterval: UNTOLD
 });
 
+/** Sign-up pages, with what came of them. */
+export const signUpPagesQuery = () => ({
+  queryKey: ['sign-up-pages'],
+  queryFn: () => answer(api.GET('/api/sign-up-pages')),
+  refetchInterval: UNTOLD
+});
+
 /** A series with its steps and how it stands. */
 export const seriesQuery = (id: number) => ({
   queryKey: ['series', id],

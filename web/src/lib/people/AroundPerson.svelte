@@ -8,6 +8,7 @@
   import Panel from '$lib/ui/Panel.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
+  import AgreedPanel from '$lib/signup/AgreedPanel.svelte';
   import OfficePanel from './OfficePanel.svelte';
 
   interface Props {
@@ -94,4 +95,5 @@
     </ul>
   </Panel>
 {/if}
+<AgreedPanel personId={person.id} />
 <OfficePanel {person} {mayChange} />

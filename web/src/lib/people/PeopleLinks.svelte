@@ -42,6 +42,7 @@
   <a class={`${entry} lg:hidden`} href="/quotes">Quotes</a>
   <a class={`${entry} lg:hidden`} href="/events">Events</a>
   <a class={`${entry} lg:hidden`} href="/lists">Lists</a>
+  <a class={entry} href="/people/sign-ups">Sign-up pages</a>
   <button type="button" class={entry} onclick={showArchived}>
     {search.archived ? 'Show those on record' : 'Show the archived'}
   </button>

@@ -23,6 +23,7 @@ class DemoPast {
   private final DemoOpenEnds openEnds;
   private final DemoMailings mailings;
   private final DemoSeries series;
+  private final DemoSignUps signUps;
   private final JdbcClient sql;
   private final Clock clock;
 
@@ -30,11 +31,13 @@ class DemoPast {
       DemoOpenEnds openEnds,
       DemoMailings mailings,
       DemoSeries series,
+      DemoSignUps signUps,
       JdbcClient sql,
       Clock clock) {
     this.openEnds = openEnds;
     this.mailings = mailings;
     this.series = series;
+    this.signUps = signUps;
     this.sql = sql;
     this.clock = clock;
   }
@@ -44,6 +47,7 @@ class DemoPast {
     List<Sent> sent = new ArrayList<>(DemoMailings.sent(pastMailings(), readers, settings.seed()));
     if (settings.series()) {
       sent.addAll(series.add(readers, settings.seed()));
+      signUps.add(settings.seed());
     }
     mailings.write(connection, sent, settings.seed(), clock.instant());
   }

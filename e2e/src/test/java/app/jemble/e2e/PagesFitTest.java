@@ -93,6 +93,8 @@ public class PagesFitTest extends BrowserTest {
             "people",
             "people/1",
             "people/import",
+            "people/sign-ups",
+            "people/sign-ups/new",
             "quotes",
             "events",
             "tasks",

@@ -55,7 +55,9 @@ class SecurityConfig {
                                 isLoopback(asked.getRequest().getRemoteAddr())))
                     .anyRequest()
                     .permitAll())
-        .csrf(csrf -> csrf.csrfTokenRepository(tokens).ignoringRequestMatchers("/leave/*"))
+        .csrf(
+            csrf ->
+                csrf.csrfTokenRepository(tokens).ignoringRequestMatchers("/leave/*", "/join/**"))
         .securityContext(context -> context.securityContextRepository(contexts))
         .exceptionHandling(
             e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))

@@ -2,10 +2,12 @@ package app.jemble.leaving;
 
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.PublicToken;
+import app.jemble.core.signup.ReaderLanguage;
 import app.jemble.mark.MarkController;
 import app.jemble.response.ResponseService;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.Hidden;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import org.springframework.http.CacheControl;
@@ -14,6 +16,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -42,11 +45,13 @@ public class LeavingController {
 
   /** Looking at the page changes nothing (RFC 8058 section 3.1); its buttons do. */
   @GetMapping
-  ResponseEntity<String> look(@PathVariable String token) {
+  ResponseEntity<String> look(
+      @PathVariable String token,
+      @RequestHeader(value = "Accept-Language", required = false) String accepted) {
     if (token.equals(MessageComposer.SAMPLE)) {
-      return page(page.sample());
+      return page(page.sample(ofBrowser(accepted)));
     }
-    return isGenuine(token) ? show(token, LeavingPage.ASKING) : MarkController.unknown();
+    return isGenuine(token) ? show(token, LeavingPage.Title.ASKING) : MarkController.unknown();
   }
 
   /**
@@ -57,9 +62,10 @@ public class LeavingController {
   ResponseEntity<String> leave(
       @PathVariable String token,
       @RequestParam(required = false) String choice,
-      @RequestParam(required = false) List<Long> get) {
+      @RequestParam(required = false) List<Long> get,
+      @RequestHeader(value = "Accept-Language", required = false) String accepted) {
     if (token.equals(MessageComposer.SAMPLE)) {
-      return page(page.sample());
+      return page(page.sample(ofBrowser(accepted)));
     }
     if (!isGenuine(token)) {
       return MarkController.unknown();
@@ -67,14 +73,14 @@ public class LeavingController {
     if ("topics".equals(choice)) {
       Set<Long> wanted = get == null ? Set.of() : Set.copyOf(get);
       leaving.choose(token, wanted);
-      return show(token, wanted.isEmpty() ? LeavingPage.LEFT : LeavingPage.CHOSEN);
+      return show(token, wanted.isEmpty() ? LeavingPage.Title.LEFT : LeavingPage.Title.CHOSEN);
     }
     if ("nothing".equals(choice)) {
       leaving.nothingAtAll(token);
     } else {
       responses.left(token);
     }
-    return show(token, LeavingPage.LEFT);
+    return show(token, LeavingPage.Title.LEFT);
   }
 
   private ResponseEntity<String> show(String token, LeavingPage.Title title) {
@@ -89,6 +95,11 @@ public class LeavingController {
         .contentType(MediaType.TEXT_HTML)
         .cacheControl(CacheControl.noStore())
         .body(html);
+  }
+
+  private static ReaderLanguage ofBrowser(String accepted) {
+    return ReaderLanguage.best(accepted, EnumSet.allOf(ReaderLanguage.class))
+        .orElse(ReaderLanguage.EN);
   }
 
   private boolean isGenuine(String token) {

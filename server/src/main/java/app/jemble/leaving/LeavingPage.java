@@ -1,37 +1,33 @@
 package app.jemble.leaving;
 
+import app.jemble.core.signup.ReaderLanguage;
 import app.jemble.leaving.LeavingService.Choices;
+import app.jemble.page.PageWords;
 import app.jemble.page.PublicPages;
+import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 
-/** The leaving page, in the house's look; it needs no script. */
+/** The leaving page, in the house's look and the reader's language; it needs no script. */
 @Component
 public class LeavingPage {
 
-  /** What stands above, and a line that explains it. */
-  public record Title(String words, String line) {}
+  /** What stands above; a line beneath explains it. */
+  public enum Title {
+    ASKING("leaveAsk"),
+    CHOSEN("leaveChosen"),
+    LEFT("leaveLeft");
 
-  static final Title ASKING =
-      new Title(
-          "What would you like to hear about?",
-          "Take the tick away from what you do not want any more, and save.");
-  static final Title CHOSEN =
-      new Title("Your choice is saved", "You can change it here at any time.");
-  static final Title LEFT =
-      new Title(
-          "You have left the list",
-          "We will not write to you about this again. Should you change your mind, only you can"
-              + " come back: here.");
+    private final String words;
 
-  static final Title SAMPLE =
-      new Title(
-          "This is a sample",
-          "You came here from a proof or a copy of a message. In the message itself this link leads"
-              + " each reader to their own page, where they choose what they get, or leave."
-              + " Nothing was changed.");
+    Title(String words) {
+      this.words = words;
+    }
+  }
 
   /** What the page shows. */
-  public record Shown(Title title, Choices choices) {}
+  public record Shown(
+      String language, String title, String line, Map<String, String> words, Choices choices) {}
 
   private final PublicPages pages;
 
@@ -40,11 +36,28 @@ public class LeavingPage {
   }
 
   String html(Title title, Choices choices) {
-    return pages.html("leaving.ftlh", new Shown(title, choices));
+    ReaderLanguage language = ReaderLanguage.of(choices.language()).orElse(ReaderLanguage.EN);
+    Map<String, String> words = PageWords.of(language);
+    return pages.html(
+        "leaving.ftlh",
+        new Shown(
+            language.tag(),
+            words.get(title.words),
+            words.get(title.words + "Line"),
+            words,
+            choices));
   }
 
   /** Where the link of a proof or a copy leads: nobody leaves by it. */
-  String sample() {
-    return pages.html("sample.ftlh", SAMPLE);
+  String sample(ReaderLanguage language) {
+    Map<String, String> words = PageWords.of(language);
+    return pages.html(
+        "sample.ftlh",
+        new Shown(
+            language.tag(),
+            words.get("leaveSample"),
+            words.get("leaveSampleLine"),
+            words,
+            new Choices(List.of(), false, language.tag())));
   }
 }

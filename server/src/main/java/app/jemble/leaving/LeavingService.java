@@ -27,8 +27,9 @@ public class LeavingService {
    * What a reader has chosen.
    *
    * @param nothing no mail at all, whatever the topic
+   * @param language the reader's, a tag such as {@code de-CH}
    */
-  public record Choices(List<Choice> topics, boolean nothing) {}
+  public record Choices(List<Choice> topics, boolean nothing, String language) {}
 
   private final ResponseService responses;
   private final PeopleService people;
@@ -61,7 +62,10 @@ public class LeavingService {
             .map(t -> new Choice(t.id(), t.name(), !left.contains(t.id())))
             .toList();
     PersonRecord record = people.record(person);
-    return new Choices(topics, record != null && record.askedNot());
+    return new Choices(
+        topics,
+        record != null && record.askedNot(),
+        record == null ? workspace.current().language() : record.language());
   }
 
   /** The reader gets mail about these topics, and about no others. */

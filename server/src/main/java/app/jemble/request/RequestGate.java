@@ -120,6 +120,7 @@ class RequestGate extends HttpFilter {
     return path.startsWith("/o/")
         || path.startsWith("/l/")
         || path.startsWith("/leave/")
+        || path.startsWith("/join/")
         || path.startsWith("/pictures/")
         || path.startsWith("/calendar/");
   }

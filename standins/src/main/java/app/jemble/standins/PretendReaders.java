@@ -47,6 +47,12 @@ final class PretendReaders implements AutoCloseable {
     if (profile.scanned()) {
       later(SCAN, () -> web.scan(mail));
     }
+    if (mail.asksForOnePress()) {
+      if (profile.confirms()) {
+        later(QUICKEST_PERSON, () -> web.press(mail));
+      }
+      return;
+    }
     if (profile.away()) {
       later(QUICKEST_PERSON, () -> answers.away(mail));
     }

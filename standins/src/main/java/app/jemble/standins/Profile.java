@@ -14,6 +14,7 @@ import java.util.Random;
  * @param replies whether the reader writes back
  * @param away whether an out-of-office reply goes out
  * @param leaves whether the reader leaves by one click
+ * @param confirms whether the reader presses the button of a mail they asked for themselves
  * @param openAfter share of a day until the reader opens it, 0 to 1
  */
 record Profile(
@@ -24,6 +25,7 @@ record Profile(
     boolean replies,
     boolean away,
     boolean leaves,
+    boolean confirms,
     double openAfter) {
 
   /** Whether mail arrives. */
@@ -47,14 +49,8 @@ record Profile(
     boolean clicks = opens && day.nextInt(3) == 0;
     boolean replies = opens && day.nextInt(4) == 0;
     boolean leaves = opens && !replies && day.nextInt(60) == 0;
+    double openAfter = Math.min(1, -Math.log(1 - day.nextDouble()) / 3);
     return new Profile(
-        mailbox,
-        scanned,
-        opens,
-        clicks,
-        replies,
-        away,
-        leaves,
-        Math.min(1, -Math.log(1 - day.nextDouble()) / 3));
+        mailbox, scanned, opens, clicks, replies, away, leaves, day.nextInt(5) != 0, openAfter);
   }
 }

@@ -56,6 +56,11 @@ record ReceivedMail(
     return html.select("a[href^=http]").eachAttr("href");
   }
 
+  /** Whether it is about one thing alone: a single link, and no way to leave. */
+  boolean asksForOnePress() {
+    return leaveBy.isEmpty() && links().stream().distinct().count() == 1;
+  }
+
   private static String first(MimeMessage source, String name) throws MessagingException {
     String[] values = source.getHeader(name);
     return values == null ? "" : values[0].replaceAll("\\s+", " ");

@@ -7,6 +7,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.List;
+import org.jsoup.Jsoup;
+import org.jsoup.select.Elements;
 
 /** What readers and their software do over HTTP. */
 final class WebReader {
@@ -34,6 +36,27 @@ final class WebReader {
         get(link, agent(mail));
         return;
       }
+    }
+  }
+
+  /**
+   * Opens the link of a mail that asks for one press, and presses the button of its page. A form
+   * with anything to fill in is left alone.
+   */
+  void press(ReceivedMail mail) throws IOException, InterruptedException {
+    String link = mail.links().get(0);
+    String page =
+        http.send(request(link, agent(mail)).GET().build(), HttpResponse.BodyHandlers.ofString())
+            .body();
+    Elements forms =
+        Jsoup.parse(page).select("form[method=post]:not(:has(input, select, textarea))");
+    if (forms.size() == 1) {
+      http.send(
+          request(link, agent(mail))
+              .header("Content-Type", "application/x-www-form-urlencoded")
+              .POST(HttpRequest.BodyPublishers.noBody())
+              .build(),
+          HttpResponse.BodyHandlers.discarding());
     }
   }
 

@@ -15,7 +15,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.web.util.HtmlUtils;
 
-/** Mails by which the house tells a colleague something. */
+/** Mails by which the house itself tells somebody something. */
 @Component
 public class HouseMails {
 
@@ -40,23 +40,35 @@ public class HouseMails {
     this.clock = clock;
   }
 
+  /** A letter as it is sent. */
+  public record Letter(String html, String text) {}
+
   /**
-   * Sends a mail at once.
+   * Tells a colleague something, at once.
    *
    * @param id that no other mail has
    * @return false when it did not leave and should be tried again
    */
   public boolean send(String id, Mailbox to, String subject, Words words) {
-    HandoverResult result = handover.sendOnce(message(id, to, subject, words));
+    return send(id, to, to, subject, letter(words));
+  }
+
+  /**
+   * Sends a letter at once.
+   *
+   * @param id that no other mail has
+   * @param from whose it is where the house has no address of its own
+   * @return false when it did not leave and should be tried again
+   */
+  public boolean send(String id, Mailbox from, Mailbox to, String subject, Letter letter) {
+    HandoverResult result = handover.sendOnce(message(id, from, to, subject, letter));
     return !(result instanceof HandoverResult.Unreachable
         || result instanceof HandoverResult.NotTried
         || result instanceof HandoverResult.PutOff);
   }
 
-  private OutgoingMessage message(String id, Mailbox to, String subject, Words words) {
-    Workspace house = workspace.current();
+  private Letter letter(Words words) {
     String link = settings.publicUrl() + words.path();
-    String text = words.text() + "\n\n" + words.link() + ": " + link + "\n";
     String html =
         String.format(
             Locale.ROOT,
@@ -64,16 +76,22 @@ public class HouseMails {
             HtmlUtils.htmlEscape(words.text()),
             HtmlUtils.htmlEscape(link),
             words.link());
+    return new Letter(html, words.text() + "\n\n" + words.link() + ": " + link + "\n");
+  }
+
+  private OutgoingMessage message(
+      String id, Mailbox from, Mailbox to, String subject, Letter letter) {
+    Workspace house = workspace.current();
     String token = PublicToken.named(id, workspace.secret());
     return new OutgoingMessage(
         "<" + token + "@" + house.returnDomain() + ">",
         clock.instant(),
-        house.houseEmail() == null ? to : new Mailbox(house.name(), house.houseEmail()),
+        house.houseEmail() == null ? from : new Mailbox(house.name(), house.houseEmail()),
         Optional.empty(),
         to,
         subject,
-        html,
-        text,
+        letter.html(),
+        letter.text(),
         List.of(),
         List.of(),
         ThreadPlace.NEW,

@@ -98,6 +98,22 @@ public class Entering {
     return in;
   }
 
+  /**
+   * These come in by something they did; into a series that was ended nobody comes.
+   *
+   * @param whom of them those who are in already, or do not come in again, are passed over
+   */
+  @Transactional
+  public int comeInThemselves(long seriesId, List<PersonId> whom, String cameBy) {
+    Series series = open.held(seriesId);
+    if (series == null || series.state() == SeriesState.ENDED) {
+      return 0;
+    }
+    Instant now = clock.instant();
+    return atOnce(
+        series, whom, cameBy, now, series.reEntry().endedBy(now, clocks.house()).orElse(null));
+  }
+
   private int inWaves(
       long seriesId,
       List<PersonId> whom,

@@ -1,0 +1,174 @@
+package app.jemble.signup;
+
+import app.jemble.core.record.FieldValue;
+import app.jemble.core.record.PersonId;
+import app.jemble.core.signup.Confirmation;
+import app.jemble.core.signup.Confirmation.Standing;
+import app.jemble.core.signup.ReaderLanguage;
+import app.jemble.core.signup.SignUpForm;
+import app.jemble.record.FieldJson;
+import app.jemble.signup.SignUpMapper.NewSignUp;
+import app.jemble.signup.SignUpPageMapper.Counted;
+import app.jemble.workspace.WorkspaceService;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * People who ask to be written to. Until they confirm, what they typed is kept apart, and nobody is
+ * looked up: whether an address is on record changes neither page nor time.
+ */
+@Service
+public class SignUps {
+
+  private final SignUpMapper mapper;
+  private final SignUpPages pages;
+  private final SignUpRecords records;
+  private final WorkspaceService workspace;
+  private final FieldJson json;
+  private final Clock clock;
+
+  SignUps(
+      SignUpMapper mapper,
+      SignUpPages pages,
+      SignUpRecords records,
+      WorkspaceService workspace,
+      FieldJson json,
+      Clock clock) {
+    this.mapper = mapper;
+    this.pages = pages;
+    this.records = records;
+    this.workspace = workspace;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /**
+   * Keeps what somebody asked for, until they confirm it.
+   *
+   * @param topics those ticked; of others nothing is kept
+   * @param from the network address that asked
+   */
+  @Transactional
+  public void ask(
+      SignUpPage page,
+      SignUpForm.Reading reading,
+      List<Long> topics,
+      ReaderLanguage language,
+      String from) {
+    mapper.add(
+        new NewSignUp(
+            page.id(),
+            workspace.newToken(),
+            reading.address(),
+            write(reading.values()),
+            page.body().topics().stream().filter(topics::contains).toArray(Long[]::new),
+            language.tag(),
+            page.written(language).words().consent(),
+            page.consentVersion(),
+            clock.instant(),
+            from));
+    pages.count(page.id(), Counted.ASKED);
+  }
+
+  private String write(Map<String, FieldValue> values) {
+    return values.entrySet().stream()
+        .map(e -> "\"" + e.getKey() + "\":" + json.write(e.getValue()))
+        .collect(Collectors.joining(",", "{", "}"));
+  }
+
+  /** A sign-up by what stands in its link. */
+  public Optional<SignUp> find(String token) {
+    return Optional.ofNullable(mapper.byToken(token));
+  }
+
+  public Standing standing(SignUp signUp) {
+    return signUp.confirmation().at(clock.instant());
+  }
+
+  /**
+   * The reader pressed the button. Pressed again, it changes nothing.
+   *
+   * @return how it stands now; empty when there is no such link
+   */
+  @Transactional
+  public Optional<Standing> confirm(String token, String from) {
+    SignUp signUp = mapper.lockByToken(token);
+    if (signUp == null) {
+      return Optional.empty();
+    }
+    Instant now = clock.instant();
+    Standing standing = signUp.confirmation().at(now);
+    if (standing != Standing.WAITS) {
+      return Optional.of(standing);
+    }
+    mapper.lockAddress(signUp.address());
+    SignUpPage page = pages.find(signUp.pageId());
+    PersonId known = mapper.personWith(signUp.address());
+    SignUpRecords.Kept kept = records.keep(page, signUp, known);
+    mapper.confirmed(signUp.id(), now, from, kept.person(), known != null, write(kept.differs()));
+    pages.count(page.id(), Counted.CONFIRMED);
+    return Optional.of(Standing.CONFIRMED);
+  }
+
+  /**
+   * Takes the next whose confirmation mail is due, and notes first that it has left, so that nobody
+   * gets two whatever dies in between.
+   */
+  @Transactional
+  public Optional<SignUp> takeNextToMail() {
+    SignUp next = mapper.nextToMail();
+    while (next != null) {
+      mapper.lockAddress(next.address());
+      Instant now = clock.instant();
+      if (!mapper.isQuiet(next.address(), now.minus(Confirmation.QUIET))) {
+        mapper.left(next.id(), now);
+        return Optional.of(next);
+      }
+      mapper.notDue(next.id());
+      next = mapper.nextToMail();
+    }
+    return Optional.empty();
+  }
+
+  public void didNotLeave(SignUp signUp) {
+    mapper.didNotLeave(signUp.id());
+  }
+
+  /** Takes the next of whom a colleague is to be told, and notes it first. */
+  @Transactional
+  public Optional<Told> takeNextToTell() {
+    Long id = mapper.nextToTell(clock.instant());
+    if (id == null) {
+      return Optional.empty();
+    }
+    SignUpMapper.Shown shown = mapper.shown(id);
+    SignUpPage page = pages.find(shown.pageId());
+    return Optional.of(
+        new Told(
+            id,
+            page.body().tell(),
+            shown.name(),
+            shown.page(),
+            shown.personId(),
+            shown.awaitsLook()));
+  }
+
+  /** Of whom a colleague is told. */
+  public record Told(
+      long id, Long colleague, String who, String page, PersonId person, boolean awaitsLook) {}
+
+  public void notTold(long id) {
+    mapper.notTold(id);
+  }
+
+  /** Forgets what was never confirmed and cannot be any more; answers how many. */
+  public int forgetUnconfirmed() {
+    return mapper.forget(clock.instant().minus(Confirmation.GOOD_FOR.plusDays(1)));
+  }
+}

@@ -1,0 +1,156 @@
+package app.jemble.signup.reader;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.carrier.mail.HouseMails;
+import app.jemble.core.message.Mailbox;
+import app.jemble.core.signup.ReaderLanguage;
+import app.jemble.page.PageWords;
+import app.jemble.page.PublicPages;
+import app.jemble.settings.JembleSettings;
+import app.jemble.signup.SignUp;
+import app.jemble.signup.SignUpPage;
+import app.jemble.signup.SignUpPageBody;
+import app.jemble.signup.SignUpPages;
+import app.jemble.signup.SignUpWords;
+import app.jemble.signup.SignUps;
+import app.jemble.workspace.WorkspaceService;
+import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.context.annotation.Bean;
+import org.springframework.stereotype.Component;
+
+/**
+ * The one mail that leaves before its reader has confirmed, and the mail that tells a colleague of
+ * each who has.
+ */
+@Component
+class ConfirmationMails {
+
+  /** What the mail shows. */
+  public record Shown(
+      String subject, String text, String link, String linkWords, String language) {}
+
+  private final SignUps signUps;
+  private final SignUpPages pages;
+  private final PublicPages html;
+  private final HouseMails mails;
+  private final PostLimits limits;
+  private final AccountService accounts;
+  private final WorkspaceService workspace;
+  private final JembleSettings settings;
+
+  ConfirmationMails(
+      SignUps signUps,
+      SignUpPages pages,
+      PublicPages html,
+      HouseMails mails,
+      PostLimits limits,
+      AccountService accounts,
+      WorkspaceService workspace,
+      JembleSettings settings) {
+    this.signUps = signUps;
+    this.pages = pages;
+    this.html = html;
+    this.mails = mails;
+    this.limits = limits;
+    this.accounts = accounts;
+    this.workspace = workspace;
+    this.settings = settings;
+  }
+
+  @Bean
+  RecurringTask<Void> confirmSignUps() {
+    return Tasks.recurring("confirm-sign-ups", FixedDelay.ofSeconds(1))
+        .execute(
+            (instance, context) -> {
+              sendAll();
+              tellAll();
+            });
+  }
+
+  @Bean
+  RecurringTask<Void> forgetSignUps() {
+    return Tasks.recurring("forget-sign-ups", FixedDelay.ofMinutes(10))
+        .execute(
+            (instance, context) -> {
+              signUps.forgetUnconfirmed();
+              limits.forget();
+            });
+  }
+
+  /** Until none is left, or one does not leave: the next look tries that again. */
+  void sendAll() {
+    Optional<SignUp> next = signUps.takeNextToMail();
+    while (next.isPresent()) {
+      if (!send(next.get())) {
+        signUps.didNotLeave(next.get());
+        return;
+      }
+      next = signUps.takeNextToMail();
+    }
+  }
+
+  private boolean send(SignUp signUp) {
+    SignUpPage page = pages.find(signUp.pageId());
+    ReaderLanguage language = ReaderLanguage.of(signUp.language()).orElse(ReaderLanguage.EN);
+    Shown shown = shown(page, language, settings.publicUrl() + "/join/confirm/" + signUp.token());
+    String text = shown.text() + "\n\n" + shown.linkWords() + ": " + shown.link() + "\n";
+    return mails.send(
+        "confirm." + signUp.id(),
+        sender(page),
+        new Mailbox("", signUp.address()),
+        shown.subject(),
+        new HouseMails.Letter(html.html("confirmation.ftlh", shown), text));
+  }
+
+  /** The house's words where it has written some in this language, else those that ship. */
+  private Shown shown(SignUpPage page, ReaderLanguage language, String link) {
+    Map<String, String> words = PageWords.of(language);
+    SignUpPageBody.WrittenWords written = page.written(language);
+    SignUpWords own =
+        written.language() == language ? written.words() : new SignUpWords("", "", "", "", "", "");
+    String house = workspace.current().name();
+    return new Shown(
+        own.subject().isEmpty() ? words.get("subject").replace("{0}", house) : own.subject(),
+        own.mail().isEmpty() ? words.get("mail") : own.mail(),
+        link,
+        words.get("mailLink"),
+        language.tag());
+  }
+
+  /** The colleague who is told, else who looks after them; where the house has no address. */
+  private Mailbox sender(SignUpPage page) {
+    Long id = page.body().tell() == null ? page.body().owner() : page.body().tell();
+    Account colleague = id == null ? accounts.all().get(0) : accounts.find(id);
+    return new Mailbox(workspace.current().name(), colleague.email());
+  }
+
+  void tellAll() {
+    Optional<SignUps.Told> next = signUps.takeNextToTell();
+    while (next.isPresent()) {
+      if (!tell(next.get())) {
+        signUps.notTold(next.get().id());
+        return;
+      }
+      next = signUps.takeNextToTell();
+    }
+  }
+
+  private boolean tell(SignUps.Told told) {
+    Account colleague = accounts.find(told.colleague());
+    String look =
+        told.awaitsLook() ? " What they said differs from the record and awaits a look." : "";
+    return mails.send(
+        "signed-up." + told.id(),
+        new Mailbox(colleague.name(), colleague.email()),
+        told.who() + " signed up at “" + told.page() + "”",
+        new HouseMails.Words(
+            told.who() + " signed up at “" + told.page() + "”." + look,
+            "The record",
+            "/people/" + told.person().value()));
+  }
+}

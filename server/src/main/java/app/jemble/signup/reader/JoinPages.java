@@ -1,0 +1,240 @@
+package app.jemble.signup.reader;
+
+import app.jemble.core.signup.FormSeal;
+import app.jemble.core.signup.ReaderLanguage;
+import app.jemble.core.signup.SignUpForm.Fault;
+import app.jemble.page.PageWords;
+import app.jemble.page.PublicPages;
+import app.jemble.settings.JembleSettings;
+import app.jemble.signup.SignUpPage;
+import app.jemble.signup.SignUpPageBody;
+import app.jemble.signup.SignUpPages;
+import app.jemble.signup.SignUpWords;
+import app.jemble.workspace.WorkspaceService;
+import java.time.Clock;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/** The pages of signing up, as HTML, and the form for other sites. */
+@Component
+public class JoinPages {
+
+  /**
+   * The page with the form.
+   *
+   * @param language of what ships; {@code written} that of what the house says
+   */
+  public record Join(
+      String key,
+      String language,
+      String written,
+      String title,
+      String intro,
+      String consent,
+      String notice,
+      String noticeLine,
+      String seal,
+      String button,
+      List<Question> questions,
+      List<Topic> topics,
+      List<Language> languages,
+      Map<String, String> words) {}
+
+  /** A topic that can be ticked. */
+  public record Topic(long id, String name, boolean ticked) {}
+
+  /** A language in which the page can be read. */
+  public record Language(String tag, String name) {}
+
+  /** What is said after a step. */
+  public record Said(
+      String language,
+      String written,
+      String title,
+      String line,
+      String address,
+      String button,
+      String link,
+      String linkWords) {}
+
+  /** The form for another site. */
+  public record Snippet(
+      String address,
+      String language,
+      List<Question> questions,
+      List<Topic> topics,
+      String consent,
+      String button) {}
+
+  /** What was typed, and what of it is wrong. */
+  record Given(Map<String, String> texts, Set<Long> topics, Map<String, Fault> faults) {
+    static final Given NOTHING = new Given(Map.of(), Set.of(), Map.of());
+  }
+
+  private static final List<Language> LANGUAGES =
+      List.of(ReaderLanguage.values()).stream()
+          .map(l -> new Language(l.tag(), l.ownName()))
+          .toList();
+
+  private final PublicPages pages;
+  private final SignUpPages signUpPages;
+  private final WorkspaceService workspace;
+  private final JembleSettings settings;
+  private final Clock clock;
+
+  JoinPages(
+      PublicPages pages,
+      SignUpPages signUpPages,
+      WorkspaceService workspace,
+      JembleSettings settings,
+      Clock clock) {
+    this.pages = pages;
+    this.signUpPages = signUpPages;
+    this.workspace = workspace;
+    this.settings = settings;
+    this.clock = clock;
+  }
+
+  /** The form, as it is first opened. */
+  String form(SignUpPage page, ReaderLanguage language) {
+    return form(page, language, Given.NOTHING, "");
+  }
+
+  /**
+   * The form with what was typed.
+   *
+   * @param notice which words stand above it: {@code faults}, {@code lookOver}, or none
+   */
+  String form(SignUpPage page, ReaderLanguage language, Given given, String notice) {
+    Map<String, String> words = PageWords.of(language);
+    SignUpPageBody.WrittenWords written = page.written(language);
+    SignUpWords own = written.words();
+    return pages.html(
+        "join.ftlh",
+        new Join(
+            page.body().key(),
+            language.tag(),
+            written.language().tag(),
+            own.title(),
+            own.intro(),
+            own.consent(),
+            words.getOrDefault(notice, ""),
+            words.getOrDefault(notice + "Line", ""),
+            FormSeal.of(clock.instant(), workspace.secret()),
+            words.get(notice.equals("lookOver") ? "sendAgain" : "send"),
+            Question.of(signUpPages.form(page), given.texts(), given.faults(), words),
+            topics(page, given.topics()),
+            LANGUAGES,
+            words));
+  }
+
+  private List<Topic> topics(SignUpPage page, Set<Long> ticked) {
+    return workspace.topics().stream()
+        .filter(t -> page.body().topics().contains(t.id()))
+        .map(t -> new Topic(t.id(), t.name(), ticked.contains(t.id())))
+        .toList();
+  }
+
+  /** How a page would look that is not saved yet. */
+  public String proof(SignUpPageBody wanted, String language) {
+    ReaderLanguage read = ReaderLanguage.of(language).orElse(ReaderLanguage.EN);
+    SignUpPageBody body = wanted.words().isEmpty() ? withEmptyWords(wanted, read) : wanted;
+    return form(new SignUpPage(0, 1, body), read);
+  }
+
+  private static SignUpPageBody withEmptyWords(SignUpPageBody b, ReaderLanguage language) {
+    SignUpWords none = new SignUpWords("", "", "", "", "", "");
+    return new SignUpPageBody(
+        b.name(),
+        b.key(),
+        b.open(),
+        b.asks(),
+        b.topics(),
+        List.of(new SignUpPageBody.WrittenWords(language, none)),
+        b.kind(),
+        b.source(),
+        b.tag(),
+        b.owner(),
+        b.series(),
+        b.tell(),
+        b.version());
+  }
+
+  /** What another site puts into a page of its own, in the page's main language. */
+  public String snippet(SignUpPage page) {
+    ReaderLanguage language = page.languages().get(0);
+    Map<String, String> words = PageWords.of(language);
+    return pages
+        .html(
+            "snippet.ftlh",
+            new Snippet(
+                settings.publicUrl() + "/join/" + page.body().key(),
+                language.tag(),
+                Question.of(signUpPages.form(page), Map.of(), Map.of(), words),
+                topics(page, Set.of()),
+                page.written(language).words().consent(),
+                words.get("send")))
+        .strip();
+  }
+
+  /** Says something of what ships: {@code asked}, {@code tooMany}, {@code closed}, … */
+  String said(String what, ReaderLanguage language) {
+    Map<String, String> words = PageWords.of(language);
+    return said(
+        language, language, words.get(what), words.get(what + "Line"), new HashMap<>(), words);
+  }
+
+  /** The page whose button confirms. */
+  String confirm(String address, ReaderLanguage language) {
+    Map<String, String> words = PageWords.of(language);
+    Map<String, String> more = new HashMap<>();
+    more.put("address", address);
+    more.put("button", words.get("confirmButton"));
+    return said(language, language, words.get("confirm"), words.get("confirmLine"), more, words);
+  }
+
+  /** The house's thanks; those that ship where it has written none. */
+  String thanks(SignUpPage page, ReaderLanguage language) {
+    Map<String, String> words = PageWords.of(language);
+    SignUpPageBody.WrittenWords written = page.written(language);
+    String own = written.words().thanks();
+    return said(
+        language,
+        own.isEmpty() ? language : written.language(),
+        words.get("thanks"),
+        own.isEmpty() ? words.get("thanksLine") : own,
+        new HashMap<>(),
+        words);
+  }
+
+  /** A link that came too late leads to the page once more. */
+  String over(SignUpPage page, ReaderLanguage language) {
+    Map<String, String> words = PageWords.of(language);
+    Map<String, String> more = new HashMap<>();
+    more.put("link", "/join/" + page.body().key() + "?lang=" + language.tag());
+    return said(language, language, words.get("over"), words.get("overLine"), more, words);
+  }
+
+  private String said(
+      ReaderLanguage language,
+      ReaderLanguage written,
+      String title,
+      String line,
+      Map<String, String> more,
+      Map<String, String> words) {
+    return pages.html(
+        "joined.ftlh",
+        new Said(
+            language.tag(),
+            written.tag(),
+            title,
+            line,
+            more.getOrDefault("address", ""),
+            more.getOrDefault("button", ""),
+            more.getOrDefault("link", ""),
+            words.get("again")));
+  }
+}
