@@ -40,7 +40,7 @@ public class SignUpTest extends BrowserTest {
     page.getByLabel("Name, for colleagues").fill("Harbour News!");
     assertThat(page.getByLabel("Its address ends with")).hasValue("harbour-news");
     page.getByLabel("Ask for one more field").selectOption("Last name");
-    page.getByLabel("Title").fill("News of the harbour");
+    page.getByRole(AriaRole.TEXTBOX, named("Title")).fill("News of the harbour");
     var proof = page.frameLocator("iframe[title='The page as its readers see it']");
     assertThat(proof.getByRole(AriaRole.HEADING).first()).hasText("News of the harbour");
     assertThat(proof.getByLabel("Last name not required")).isVisible();

@@ -1,11 +1,13 @@
 package app.jemble.audience;
 
+import app.jemble.cause.Cause;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -15,9 +17,16 @@ import org.springframework.stereotype.Component;
 class AboutRecords {
 
   private final RecordMapper mapper;
+  private final ComingTurns turns;
 
-  AboutRecords(RecordMapper mapper) {
+  AboutRecords(RecordMapper mapper, ComingTurns turns) {
     this.mapper = mapper;
+    this.turns = turns;
+  }
+
+  /** For a standing mailing, what the next day of somebody's gives; else nothing. */
+  Optional<About> coming(Cause cause, PersonId person) {
+    return turns.next(cause, person);
   }
 
   /**

@@ -139,7 +139,15 @@ public class AudienceService {
    * newest; null when there is no such person.
    */
   public Reader one(Cause mailing, UnaryOperator<Values> house, PersonId personId, long recordId) {
-    return one(audiences.of(mailing), house, personId, recordId);
+    Reader reader = one(audiences.of(mailing), house, personId, recordId);
+    return reader == null
+        ? null
+        : about
+            .coming(mailing, personId)
+            .map(
+                turn ->
+                    new Reader(reader.person(), turn, turn.over(reader.values()), reader.reach()))
+            .orElse(reader);
   }
 
   /** The same, were it for this audience. */

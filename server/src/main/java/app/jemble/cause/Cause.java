@@ -37,7 +37,14 @@ public record Cause(
     /** a colleague who answers one mail by hand */
     ANSWER,
     /** a step of a series */
-    STEP
+    STEP,
+    /** a standing mailing on days that come round */
+    OCCASION
+  }
+
+  /** Whether it goes on while its text is changed, where a mailing is one moment. */
+  public boolean goesOn() {
+    return kind == Kind.STEP || kind == Kind.OCCASION;
   }
 
   public boolean isRule() {

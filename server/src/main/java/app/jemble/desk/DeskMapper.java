@@ -13,7 +13,7 @@ interface DeskMapper {
   @Select(
       """
       select (select count(*) from offered.open_cause g
-              where g.is_draft and not g.is_rule and not g.is_step and g.open_to = #{me}) as drafts,
+              where g.is_draft and not g.is_rule and not g.goes_on and g.open_to = #{me}) as drafts,
              (select count(*) from offered.message where to_depart) as to_depart,
              (select count(*) from offered.response r
               join offered.open_cause g on g.id = r.cause_id
@@ -86,7 +86,7 @@ interface DeskMapper {
              max(s.sent_at) as last_sent
       from offered.open_cause g
       join offered.message s on s.cause_id = g.id
-      where g.is_released and not g.is_answer and not g.is_step
+      where g.is_released and not g.is_answer and not g.goes_on
         and g.open_to = #{me}
       group by g.id, g.name
       order by (count(*) filter (where s.to_depart) > 0) desc,
@@ -100,7 +100,7 @@ interface DeskMapper {
       select g.id, g.name, a.name as writer, g.created_at
       from offered.open_cause g
       join offered.account a on a.id = g.created_by
-      where g.is_draft and not g.is_rule and not g.is_step and g.open_to = #{me}
+      where g.is_draft and not g.is_rule and not g.goes_on and g.open_to = #{me}
       order by g.created_at desc
       limit 6
       """)

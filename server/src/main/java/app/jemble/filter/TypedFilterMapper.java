@@ -18,7 +18,7 @@ interface TypedFilterMapper {
       union all
       select 'mailing', name, id::text, id
       from offered.open_cause
-      where open_to = #{me} and not is_draft and not is_rule and not is_step
+      where open_to = #{me} and not is_draft and not is_rule and not goes_on
       union all
       select 'list', name, name, id
       from offered.person_list

@@ -37,11 +37,12 @@ public class MailingService {
   }
 
   /**
-   * What one person's message may still be worded otherwise of: a draft, or a step that goes on.
+   * What one person's message may still be worded otherwise of: a draft, or what goes on: a step, a
+   * standing mailing.
    */
   public Cause lockRewordable(long id) {
     Cause cause = open.lock(id);
-    boolean goesOn = cause.kind() == Cause.Kind.STEP && cause.state() == CauseState.RELEASED;
+    boolean goesOn = cause.goesOn() && cause.state() == CauseState.RELEASED;
     return goesOn ? cause : mustBeDraft(cause);
   }
 

@@ -27,7 +27,7 @@ interface HandoverMapper {
    * A message that may leave.
    *
    * @param copyPlace its place among copies kept before, 0 when there is none
-   * @param ofStep whether it is one of a series
+   * @param goesOn whether its cause goes on: it is one of a series or of a standing mailing
    */
   record Claimed(
       MessageId id,
@@ -45,7 +45,7 @@ interface HandoverMapper {
       Instant firstTryAt,
       int copyPlace,
       Instant dueAt,
-      boolean ofStep) {
+      boolean goesOn) {
 
     Address to() {
       return Address.of(channel, address);
@@ -57,7 +57,7 @@ interface HandoverMapper {
 
     /** It comes after another: whether it still may is looked at to the last instant. */
     boolean comesAfter() {
-      return followsId != null || ofStep;
+      return followsId != null || goesOn;
     }
 
     /** It was tried before, and goes again exactly as it is kept. */
@@ -86,14 +86,14 @@ interface HandoverMapper {
     @Arg(column = "first_try_at", name = "firstTryAt", javaType = Instant.class),
     @Arg(column = "copy_place", name = "copyPlace", javaType = int.class),
     @Arg(column = "due_at", name = "dueAt", javaType = Instant.class),
-    @Arg(column = "of_step", name = "ofStep", javaType = boolean.class)
+    @Arg(column = "goes_on", name = "goesOn", javaType = boolean.class)
   })
   @Select(
       """
       select s.id, s.cause_id, s.person_id, s.channel, s.address, s.recipient, s.token,
              s.frozen::text as frozen, s.follows_id, s.in_reply_to, s.reference_ids,
              s.tries, s.first_try_at, coalesce(s.copy_place, 0) as copy_place, s.due_at,
-             (select c.is_step from offered.cause c where c.id = s.cause_id) as of_step
+             (select c.goes_on from offered.cause c where c.id = s.cause_id) as goes_on
       from offered.message s
       where s.to_depart and s.channel = #{channel} and s.due_at <= #{now}
         and s.in_hands_of is null
@@ -303,7 +303,7 @@ interface HandoverMapper {
       boolean askedNot,
       boolean leftTopic,
       boolean doNotWrite,
-      boolean ofStep,
+      boolean goesOn,
       List<String> thread) {}
 
   @ConstructorArgs({
@@ -313,12 +313,12 @@ interface HandoverMapper {
     @Arg(column = "asked_not", name = "askedNot", javaType = boolean.class),
     @Arg(column = "left_topic", name = "leftTopic", javaType = boolean.class),
     @Arg(column = "do_not_write", name = "doNotWrite", javaType = boolean.class),
-    @Arg(column = "of_step", name = "ofStep", javaType = boolean.class),
+    @Arg(column = "goes_on", name = "goesOn", javaType = boolean.class),
     @Arg(column = "thread", name = "thread", javaType = List.class)
   })
   @Select(
       """
-      select s.id, s.address, g.is_answer as asked, g.is_step as of_step, p.asked_not,
+      select s.id, s.address, g.is_answer as asked, g.goes_on, p.asked_not,
              exists (select from offered.topic_left l
                      where l.person_id = s.person_id and l.topic_id = g.topic_id) as left_topic,
              exists (select from offered.do_not_write d

@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -83,6 +84,14 @@ public class OutboxService {
   /** What has not left of a cause, in the order in which it was to. */
   public List<Waiting> rest(long causeId) {
     return mapper.rest(causeId);
+  }
+
+  /** What was held back of a cause leaves now. */
+  public void leaveNow(long causeId, Instant now) {
+    List<Waiting> rest = rest(causeId);
+    Long[] seconds = new Long[rest.size()];
+    Arrays.fill(seconds, now.getEpochSecond());
+    replan(rest.stream().map(Waiting::id).toArray(MessageId[]::new), seconds);
   }
 
   /** Lets messages leave at other instants, in whole seconds of the epoch. */

@@ -69,8 +69,8 @@ class StayGuard {
                 message.doNotWrite(),
                 false,
                 false));
-    // What ends a series is chosen for each; whoever knows the series is asked.
-    return (message.ofStep() ? Optional.<String>empty() : FollowUp.stoppedBy(thread))
+    // What goes on follows nothing; whoever knows it is asked whether it stays.
+    return (message.goesOn() ? Optional.<String>empty() : FollowUp.stoppedBy(thread))
         .or(() -> reach == Reach.READY ? Optional.empty() : Optional.of(reach.words()));
   }
 }

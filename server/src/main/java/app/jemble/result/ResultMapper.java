@@ -174,7 +174,7 @@ interface ResultMapper {
         from offered.open_cause g
         join offered.cause mine on mine.id = #{mailing} and mine.topic_id = g.topic_id
         join offered.message s on s.cause_id = g.id and s.is_sent
-        where g.id <> mine.id and not g.is_answer and not g.is_rule and not g.is_step
+        where g.id <> mine.id and not g.is_answer and not g.is_rule and not g.goes_on
           and g.released_at < mine.released_at
           and g.open_to = #{who}
         group by g.id, g.name

@@ -5,15 +5,11 @@ import app.jemble.cause.CauseChanges;
 import app.jemble.cause.NewCause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.cause.Wordings;
-import app.jemble.core.merge.Blanks;
 import app.jemble.core.message.MailWording;
-import app.jemble.core.message.MessageId;
-import app.jemble.message.LetterService;
+import app.jemble.message.WordingBlockers;
 import app.jemble.outbox.OutboxService;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
@@ -25,7 +21,7 @@ public class StepCauses {
   private final CauseChanges changes;
   private final OpenCauses open;
   private final Wordings wordings;
-  private final LetterService letters;
+  private final WordingBlockers blockers;
   private final OutboxService outbox;
   private final Clock clock;
 
@@ -33,13 +29,13 @@ public class StepCauses {
       CauseChanges changes,
       OpenCauses open,
       Wordings wordings,
-      LetterService letters,
+      WordingBlockers blockers,
       OutboxService outbox,
       Clock clock) {
     this.changes = changes;
     this.open = open;
     this.wordings = wordings;
-    this.letters = letters;
+    this.blockers = blockers;
     this.outbox = outbox;
     this.clock = clock;
   }
@@ -102,14 +98,9 @@ public class StepCauses {
 
   /** What was held back leaves now. */
   public void goOn(List<SeriesStep> steps) {
-    long now = clock.instant().getEpochSecond();
     for (SeriesStep step : steps) {
       changes.resume(step.causeId());
-      List<OutboxService.Waiting> rest = outbox.rest(step.causeId());
-      Long[] seconds = new Long[rest.size()];
-      Arrays.fill(seconds, now);
-      outbox.replan(
-          rest.stream().map(OutboxService.Waiting::id).toArray(MessageId[]::new), seconds);
+      outbox.leaveNow(step.causeId(), clock.instant());
     }
   }
 
@@ -123,19 +114,6 @@ public class StepCauses {
 
   /** What keeps a step from leaving, in sentences. */
   public List<String> blockers(long cause) {
-    Cause of = open.anybodys(cause);
-    MailWording words = wordings.of(of);
-    List<String> blockers = new ArrayList<>();
-    if (words.subject().isBlank()) {
-      blockers.add("It has no subject.");
-    }
-    if (words.body().isBlank()) {
-      blockers.add("It says nothing.");
-    }
-    for (String text : List.of(words.subject(), words.body())) {
-      Blanks.in(text).forEach(blank -> blockers.add("Fill in " + blank + "."));
-    }
-    blockers.addAll(letters.of(of).errors());
-    return blockers;
+    return blockers.of(open.anybodys(cause));
   }
 }

@@ -6,6 +6,7 @@ import static app.jemble.core.record.FieldType.FLAG;
 import static app.jemble.core.record.FieldType.INSTANT;
 import static app.jemble.core.record.FieldType.INTRODUCER;
 import static app.jemble.core.record.FieldType.MONEY;
+import static app.jemble.core.record.FieldType.NUMBER;
 import static app.jemble.core.record.FieldType.PICTURE;
 import static app.jemble.core.record.FieldType.REFERENCE;
 import static app.jemble.core.record.FieldType.TAGS;
@@ -81,6 +82,7 @@ final class StandardFields {
           field("sender.phone", "Sender's phone", TEXT, MERGED_ALONE),
           field("sender.picture", "Sender's picture", PICTURE, MERGED_ALONE),
           field("picture", "Picture", PICTURE, MERGED_ALONE),
+          field("years", "Years on the day", NUMBER, MERGED_ALONE),
           field("leave_link", "Link to leave the list", TEXT, MERGED_ALONE),
           field("workspace.name", "House name", TEXT, MERGED_ALONE),
           field("workspace.address", "House address", TEXT, MERGED_ALONE));

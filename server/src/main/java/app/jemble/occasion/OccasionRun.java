@@ -1,0 +1,193 @@
+package app.jemble.occasion;
+
+import app.jemble.account.Account;
+import app.jemble.core.access.Right;
+import app.jemble.core.occasion.Occasion.Turn;
+import app.jemble.core.occasion.TurnLook;
+import app.jemble.core.pace.Clocks;
+import app.jemble.core.record.PersonId;
+import app.jemble.message.SpentWords;
+import app.jemble.occasion.OccasionMapper.TurnRow;
+import app.jemble.people.PeopleService;
+import app.jemble.people.PersonRecord;
+import app.jemble.record.ChangeService;
+import app.jemble.task.TaskService;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.springframework.stereotype.Service;
+
+/**
+ * Says what is to be said on days that come round. Who has such a day soon is noted ahead, so that
+ * a day on which nothing could leave is missed and not forgotten; a turn is taken, and what becomes
+ * of it kept with the message, in one transaction: at most one a person, occasion and year.
+ */
+@Service
+public class OccasionRun {
+
+  /** How far ahead turns are noted. */
+  static final int DAYS_AHEAD = 7;
+
+  private static final int LOT = 500;
+  private static final String AWAITS = "AWAITS";
+
+  private final OccasionMapper mapper;
+  private final ComingRound coming;
+  private final TurnWriter writer;
+  private final SpentWords spent;
+  private final PeopleService people;
+  private final TaskService tasks;
+  private final ChangeService changes;
+  private final OccasionHouse house;
+  private final Clock clock;
+
+  OccasionRun(
+      OccasionMapper mapper,
+      ComingRound coming,
+      TurnWriter writer,
+      SpentWords spent,
+      PeopleService people,
+      TaskService tasks,
+      ChangeService changes,
+      OccasionHouse house,
+      Clock clock) {
+    this.mapper = mapper;
+    this.coming = coming;
+    this.writer = writer;
+    this.spent = spent;
+    this.people = people;
+    this.tasks = tasks;
+    this.changes = changes;
+    this.house = house;
+    this.clock = clock;
+  }
+
+  /** Active standing mailings. */
+  public List<Long> active() {
+    return mapper.active();
+  }
+
+  /** Notes to whom it comes round in the next days, and whose day has changed. */
+  public void lookAhead(long id) {
+    house.inOneGo(
+        () -> {
+          StandingMailing of = mapper.held(id);
+          if (of == null || of.state() != StandingMailing.State.ACTIVE) {
+            return;
+          }
+          LocalDate today = house.today();
+          Map<PersonId, Turn> turns =
+              coming.between(of, today, today.plusDays(DAYS_AHEAD), house.asOf(of));
+          mapper.goAgain(id, today, turns.keySet().toArray(PersonId[]::new));
+          if (!turns.isEmpty()) {
+            note(of, turns);
+          }
+        });
+  }
+
+  private void note(StandingMailing of, Map<PersonId, Turn> turns) {
+    boolean waits = of.leaves() != OccasionBody.Leaves.ITSELF;
+    List<PersonId> added =
+        mapper.come(
+            of.id(),
+            turns.keySet().toArray(PersonId[]::new),
+            turns.values().stream().map(t -> t.day().toString()).toArray(String[]::new),
+            turns.values().stream().map(Turn::years).toArray(Integer[]::new),
+            turns.values().stream().map(t -> t.said().toString()).toArray(String[]::new),
+            waits ? AWAITS : "NODDED");
+    spent.of(of.causeId(), added.stream().filter(Objects::nonNull).toList());
+  }
+
+  /** Says what is due, and notes what was missed; answers how many turns it looked at. */
+  public int say(long id) {
+    int looked = 0;
+    int lot;
+    do {
+      lot = house.inOneGo(() -> sayLot(id));
+      looked += lot;
+    } while (lot == LOT);
+    return looked;
+  }
+
+  private int sayLot(long id) {
+    StandingMailing of = mapper.held(id);
+    if (of == null || of.state() == StandingMailing.State.DRAFT) {
+      return 0;
+    }
+    // Somewhere it is tomorrow already: fourteen hours ahead (Pacific/Kiritimati).
+    List<TurnRow> lot = mapper.claim(id, house.today().plusDays(1), LOT);
+    Instant now = clock.instant();
+    Map<PersonId, PersonRecord> records = new HashMap<>();
+    people
+        .records(lot.stream().map(TurnRow::personId).toList())
+        .forEach(p -> records.put(p.id(), p));
+    List<TurnRow> due = new ArrayList<>();
+    List<Long> over = new ArrayList<>();
+    for (TurnRow turn : lot) {
+      PersonRecord person = records.get(turn.personId());
+      TurnLook look = TurnLook.at(now, turn.saidOn(), of.saidAt(), zone(person));
+      if (look == TurnLook.OVER) {
+        over.add(turn.id());
+      } else if (look == TurnLook.DUE && mayLeave(of, turn)) {
+        due.add(turn);
+      }
+    }
+    if (!over.isEmpty()) {
+      mapper.turn(over.toArray(Long[]::new), "MISSED", missedWhy(of));
+    }
+    List<TurnRow> still =
+        due.stream()
+            .filter(t -> records.containsKey(t.personId()))
+            .filter(t -> coming.stillIs(of, records.get(t.personId()), t.saidOn()))
+            .toList();
+    if (!still.isEmpty()) {
+      take(of, still, now);
+    }
+    return over.size() + still.size();
+  }
+
+  private boolean mayLeave(StandingMailing of, TurnRow turn) {
+    if (of.state() != StandingMailing.State.ACTIVE || !house.sender(of).may(Right.WRITE)) {
+      return false;
+    }
+    return of.leaves() == OccasionBody.Leaves.TASK || !turn.state().equals(AWAITS);
+  }
+
+  private static String missedWhy(StandingMailing of) {
+    return of.leaves() == OccasionBody.Leaves.NOD
+        ? "nobody had nodded by the end of the day"
+        : "nothing could leave on the day";
+  }
+
+  private void take(StandingMailing of, List<TurnRow> due, Instant now) {
+    if (of.leaves() != OccasionBody.Leaves.TASK) {
+      writer.write(of, due, now);
+      return;
+    }
+    Account sender = house.sender(of);
+    long batch = changes.beginFor(sender.id(), "“" + of.name() + "” came round");
+    for (TurnRow turn : due) {
+      String years = turn.years() > 0 ? " (" + turn.years() + ")" : "";
+      TaskService.Draft task =
+          new TaskService.Draft("call", of.name() + years, turn.saidOn(), sender.login());
+      tasks.makeFor(sender.id(), batch, task, List.of(turn.personId()));
+    }
+    mapper.turn(due.stream().map(TurnRow::id).toArray(Long[]::new), "TASK", "");
+  }
+
+  /** Says what was missed, now; answers how many left. */
+  int sendLate(StandingMailing of, List<TurnRow> turns) {
+    mapper.late(turns.stream().map(TurnRow::id).toArray(Long[]::new));
+    return writer.write(of, turns, clock.instant());
+  }
+
+  private ZoneId zone(PersonRecord person) {
+    return Clocks.zone(person == null ? null : person.timeZone(), house.zone());
+  }
+}
