@@ -117,6 +117,20 @@ export const allSeriesQuery = () => ({
   refetchInterval: UNTOLD
 });
 
+/** Standing mailings on days that come round. */
+export const occasionsQuery = () => ({
+  queryKey: ['occasions'],
+  queryFn: () => answer(api.GET('/api/occasions')),
+  refetchInterval: UNTOLD
+});
+
+/** Today's and this week's days, and those that were missed. */
+export const daysQuery = () => ({
+  queryKey: ['occasion-turns'],
+  queryFn: () => answer(api.GET('/api/occasions/turns')),
+  refetchInterval: UNTOLD
+});
+
 /** Sign-up pages, with what came of them. */
 export const signUpPagesQuery = () => ({
   queryKey: ['sign-up-pages'],

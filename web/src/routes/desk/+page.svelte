@@ -2,6 +2,8 @@
   import { UNTOLD } from '$lib/live/live';
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
+  import { daysQuery } from '$lib/api/queries';
+  import DayTurns from '$lib/occasion/DayTurns.svelte';
   import { headline, wanted } from '$lib/desk/decisions';
   import DueList from '$lib/desk/DueList.svelte';
   import { isLate } from '$lib/desk/due';
@@ -23,6 +25,7 @@
     queryFn: () => answer(api.GET('/api/desk')),
     refetchInterval: UNTOLD
   }));
+  const days = createQuery(daysQuery);
   const desk = $derived(query.data);
   const day = $derived(new Intl.DateTimeFormat('en-CA', { timeZone: session.zone }).format(now()));
 
@@ -87,7 +90,7 @@
           : 'nothing'}{/snippet}
       <UnderWayList list={desk.underWay} />
     </Panel>
-    <JustNow class="row-span-2" />
+    <JustNow class={days.data?.turns.length ? '' : 'row-span-2'} />
     <Panel title="Due today" scrolls>
       {#snippet aside()}
         <a class="hover:underline" href="/tasks">{dueAside(desk.due)}</a>
@@ -116,5 +119,11 @@
         {/each}
       </ul>
     </Panel>
+    {#if days.data?.turns.length}
+      <Panel title="Days to remember" scrolls>
+        {#snippet aside()}<a class="hover:underline" href="/mailings/days">all</a>{/snippet}
+        <DayTurns />
+      </Panel>
+    {/if}
   </div>
 {/if}

@@ -32,6 +32,7 @@
 <PageHead title="Mailings" words="Drafts first, then what has been released, newest first.">
   {#snippet actions()}
     <HouseButton onclick={() => goto('/mailings/series')}>Series</HouseButton>
+    <HouseButton onclick={() => goto('/mailings/days')}>Days to remember</HouseButton>
     <HouseButton onclick={() => goto('/people')} shortcut="2">Find people to write to</HouseButton>
     {#if session.colleague?.mayWrite}
       <HouseButton weight="main" onclick={() => (beginning = true)}>New mailing</HouseButton>

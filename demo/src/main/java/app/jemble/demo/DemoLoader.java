@@ -67,7 +67,7 @@ class DemoLoader implements ApplicationRunner {
     addTemplates();
     inOne(connection -> past.write(connection, settings));
     continueIds();
-    past.enter();
+    past.enter(settings);
     afterwards.add();
     // Their senders know of the past ones.
     sql.sql(

@@ -24,6 +24,7 @@ class DemoPast {
   private final DemoMailings mailings;
   private final DemoSeries series;
   private final DemoSignUps signUps;
+  private final DemoDays days;
   private final JdbcClient sql;
   private final Clock clock;
 
@@ -32,12 +33,14 @@ class DemoPast {
       DemoMailings mailings,
       DemoSeries series,
       DemoSignUps signUps,
+      DemoDays days,
       JdbcClient sql,
       Clock clock) {
     this.openEnds = openEnds;
     this.mailings = mailings;
     this.series = series;
     this.signUps = signUps;
+    this.days = days;
     this.sql = sql;
     this.clock = clock;
   }
@@ -53,8 +56,11 @@ class DemoPast {
   }
 
   /** Notes who is where in the series, once their messages are there. */
-  void enter() {
+  void enter(DemoSettings settings) {
     series.enter();
+    if (settings.series()) {
+      days.add();
+    }
   }
 
   private List<DemoMailings.Past> pastMailings() {

@@ -106,6 +106,7 @@ public class PagesFitTest extends BrowserTest {
             "letterheads/1",
             "mailings",
             "mailings/series",
+            "mailings/days",
             "mailings/DRAFT",
             "mailings/SENT",
             "outbox",

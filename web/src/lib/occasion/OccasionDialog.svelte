@@ -1,0 +1,164 @@
+<script lang="ts">
+  import { answer, api } from '$lib/api/client';
+  import { fieldsQuery, letterheadsQuery, topicsQuery } from '$lib/api/queries';
+  import type { OccasionBody } from '$lib/api/types';
+  import LateEditor from '$lib/editor/LateEditor.svelte';
+  import PartsChoice from '$lib/series/PartsChoice.svelte';
+  import Ask from '$lib/ui/Ask.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
+  import TimeField from '$lib/ui/TimeField.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { Input, Select } from 'flowbite-svelte';
+  import { LEAVES, roundsOf } from './occasion';
+
+  interface Props {
+    open: boolean;
+    title: string;
+    /** As it was; what is typed goes its own way until it is saved. */
+    occasion: OccasionBody;
+    onsave: (occasion: OccasionBody) => Promise<boolean>;
+  }
+
+  let { open = $bindable(), title, occasion, onsave }: Props = $props();
+
+  const fields = createQuery(fieldsQuery);
+  const letterheads = createQuery(letterheadsQuery);
+  const topics = createQuery(topicsQuery);
+  const days = createQuery(() => ({
+    queryKey: ['day-fields'],
+    queryFn: () => answer(api.GET('/api/occasions/day-fields'))
+  }));
+  // A dialog begins with what was there and then goes its own way.
+  // svelte-ignore state_referenced_locally
+  let draft = $state<OccasionBody>({ ...occasion });
+  // svelte-ignore state_referenced_locally
+  let rounds = $state(occasion.rounds.join(', '));
+  let busy = $state(false);
+  const years = $derived(roundsOf(rounds));
+
+  async function save() {
+    busy = true;
+    if (await onsave({ ...$state.snapshot(draft), rounds: years ?? [] })) open = false;
+    busy = false;
+  }
+</script>
+
+<Ask bind:open {title} wide>
+  <div class="flex flex-col gap-3">
+    <div class="grid grid-cols-2 gap-x-5 gap-y-2.5 max-md:grid-cols-1">
+      <label class="flex flex-col gap-1">
+        Name <Input bind:value={draft.name} maxlength={200} data-autofocus />
+      </label>
+      <label class="flex flex-col gap-1">
+        Topic, which people can leave
+        <Select
+          placeholder=""
+          items={(topics.data ?? []).map((t) => ({ value: t.id, name: t.name }))}
+          bind:value={draft.topicId}
+        />
+      </label>
+      <label class="flex flex-col gap-1">
+        The day
+        <Select
+          placeholder=""
+          items={(days.data ?? []).map((d) => ({ value: d.name, name: d.label }))}
+          bind:value={draft.field}
+        />
+      </label>
+      <label class="flex flex-col gap-1">
+        It comes
+        <Select
+          placeholder=""
+          items={[
+            { value: 'YEARLY', name: 'every year after the first' },
+            { value: 'DATED', name: 'once, as it stands' }
+          ]}
+          bind:value={draft.kind}
+        />
+      </label>
+      <div class="flex flex-wrap items-end gap-x-3 gap-y-1">
+        <label class="flex flex-col gap-1">
+          Days from it (−7: a week before)
+          <input
+            type="number"
+            class="h-9 w-24 rounded-lg border-line bg-card px-2 py-0"
+            min={-60}
+            max={60}
+            bind:value={draft.offset}
+          />
+        </label>
+        <div class="flex min-h-9 items-center gap-2">
+          at
+          <TimeField
+            label="Time of day"
+            value={draft.at.slice(0, 5)}
+            onchange={(at) => (draft.at = at)}
+          />
+        </div>
+      </div>
+      {#if draft.kind === 'YEARLY'}
+        <label class="flex flex-col gap-1">
+          Only when it is so many years
+          <Input bind:value={rounds} placeholder="every year" />
+          {#if years === undefined}
+            <span class="text-[0.87rem] text-brick" role="alert">Years such as 10, 25, 50.</span>
+          {/if}
+        </label>
+      {/if}
+      <label class="flex flex-col gap-1">
+        It leaves <Select placeholder="" items={LEAVES} bind:value={draft.leaves} />
+      </label>
+      <div class="flex flex-col gap-1">
+        <span>For</span>
+        <PartsChoice
+          label="For whom"
+          parts={draft.whom}
+          none="everyone with such a day"
+          onchange={(whom) => (draft.whom = whom)}
+        />
+      </div>
+    </div>
+    {#if fields.data && draft.leaves !== 'TASK'}
+      <div class="flex items-baseline gap-2 border-b border-line pb-1">
+        <span class="text-soft">Subject</span>
+        <div class="min-w-0 flex-1 font-semibold">
+          <LateEditor
+            value={draft.subject}
+            fields={fields.data.merge}
+            label="Subject"
+            singleLine
+            onchange={(subject) => (draft.subject = subject)}
+          />
+        </div>
+      </div>
+      <div class="flex h-64 flex-col rounded-lg border border-line">
+        <LateEditor
+          value={draft.body}
+          fields={fields.data.merge}
+          label="Message"
+          onchange={(body) => (draft.body = body)}
+        />
+      </div>
+      <label class="flex items-center gap-2">
+        <span class="text-soft">Letterhead</span>
+        <Select
+          class="h-8 w-48 py-0"
+          placeholder=""
+          items={[
+            { value: 0, name: 'none' },
+            ...(letterheads.data ?? []).map((l) => ({ value: l.id, name: l.name }))
+          ]}
+          bind:value={() => draft.letterheadId ?? 0, (id) => (draft.letterheadId = id || null)}
+        />
+      </label>
+    {/if}
+  </div>
+  {#snippet actions()}
+    <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
+    <HouseButton
+      weight="main"
+      disabled={busy || years === undefined || !draft.name.trim()}
+      onclick={() => void save()}>Save</HouseButton
+    >
+  {/snippet}
+</Ask>
