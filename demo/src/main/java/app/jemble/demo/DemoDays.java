@@ -59,44 +59,49 @@ class DemoDays {
     }
     long joining =
         standing(
-            "Joining day",
-            "joined_on",
-            "{1,5,10,15,20}",
-            "[]",
-            "NOD",
-            "{{years}} years at the quay",
-            "<p>Dear {{first_name or \"friend\"}},</p><p>It is {{years}} years today that you"
-                + " joined us. There is a coffee for you in the boathouse.</p>"
-                + "<p>{{sender.name}}</p>");
+            new Standing(
+                "Joining day",
+                "joined_on",
+                "{1,5,10,15,20}",
+                "[]",
+                "NOD",
+                "{{years}} years at the quay",
+                "<p>Dear {{first_name or \"friend\"}},</p><p>It is {{years}} years today that you"
+                    + " joined us. There is a coffee for you in the boathouse.</p>"
+                    + "<p>{{sender.name}}</p>"));
     long birthday =
         standing(
-            "Birthday",
-            "birthday",
-            "{}",
-            MEMBERS,
-            "ITSELF",
-            "Happy birthday, {{first_name or \"sailor\"}}",
-            "<p>Dear {{first_name or \"friend\"}},</p><p>Fair winds for the year that begins"
-                + " today. Your next trial of any boat of ours is free.</p><p>{{sender.name}}</p>");
+            new Standing(
+                "Birthday",
+                "birthday",
+                "{}",
+                MEMBERS,
+                "ITSELF",
+                "Happy birthday, {{first_name or \"sailor\"}}",
+                "<p>Dear {{first_name or \"friend\"}},</p><p>Fair winds for the year that begins"
+                    + " today. Your next trial of any boat of ours is free.</p><p>{{sender.name}}</p>"));
     run.lookAhead(joining);
     run.lookAhead(birthday);
   }
 
-  private long standing(
+  /** A standing mailing, as its table has it. */
+  private record Standing(
       String name,
       String field,
       String rounds,
       String whom,
       String leaves,
       String subject,
-      String body) {
+      String body) {}
+
+  private long standing(Standing of) {
     Instant at = clock.instant().minus(Duration.ofDays(60));
     long orla = sql.sql("select id from account where login = 'orla'").query(Long.class).single();
     long topic = sql.sql("select max(id) from topic").query(Long.class).single();
     long cause =
         causes.create(
-            new NewCause(Cause.Kind.OCCASION, name, topic, orla, false, null),
-            MailWording.by(subject, body, null, false));
+            new NewCause(Cause.Kind.OCCASION, of.name(), topic, orla, false, null),
+            MailWording.by(of.subject(), of.body(), null, false));
     causes.release(cause, at, at, at);
     return sql.sql(
             """
@@ -105,7 +110,8 @@ class DemoDays {
             values (?, ?, ?, 'YEARLY', ?::int[], ?::jsonb, '09:00', ?, 'active', ?)
             returning id
             """)
-        .params(cause, name, field, rounds, whom, leaves, Timestamp.from(at))
+        .params(
+            cause, of.name(), of.field(), of.rounds(), of.whom(), of.leaves(), Timestamp.from(at))
         .query(Long.class)
         .single();
   }

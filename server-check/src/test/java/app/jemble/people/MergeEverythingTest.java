@@ -90,6 +90,12 @@ public class MergeEverythingTest extends ServerTest {
         "series_entry.person_id",
         "with s as (insert into series (name, topic_id, sender_id, created_at, created_by) values ('Merge', 1, 1, now(), 1) returning id) insert into series_entry (series_id, person_id, came_by, entered_at, passed_at, look_at) select id, ?, 'hand', now(), now(), now() from s");
     row(
+        "sign_up.person_id",
+        "with g as (insert into sign_up_page (key, name, words, languages, created_at, created_by) values ('merge', 'Merge', '{}', '{en}', now(), 1) returning id) insert into sign_up (page_id, token, address, said, topics, language, consent, consent_version, asked_at, asked_from, confirmed_at, person_id) select id, 'merge', 'm@merge.example', '{}', '{}', 'en', 'Yes', 1, now(), '::1', now(), ? from g");
+    row(
+        "occasion_turn.person_id",
+        "with o as (insert into occasion (cause_id, name, field, kind, said_at, leaves, created_at) select min(id), 'Merge', 'birthday', 'YEARLY', '09:00', 'NOD', now() from cause returning id) insert into occasion_turn (occasion_id, person_id, day, years, said_on, state) select id, ?, '2026-11-27', 36, '2026-11-27', 'MISSED' from o");
+    row(
         "mailing_release.person_ids",
         "insert into mailing_release (mailing_id, person_ids, record_ids, due_seconds) values (1, array[7, ?], array[0, 0], array[0, 0])");
   }

@@ -3,6 +3,7 @@ package app.jemble.core.signup;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.core.signup.Confirmation.Standing;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumSet;
@@ -14,7 +15,8 @@ import org.testng.annotations.Test;
 /** What keeps software and strangers from signing up others, and the reader's language. */
 public class SignUpRulesTest {
 
-  private static final byte[] KEY = "a secret of thirty-two octets ok".getBytes();
+  private static final byte[] KEY =
+      "a secret of thirty-two octets ok".getBytes(StandardCharsets.UTF_8);
   private static final Instant NOW = Instant.parse("2026-11-27T10:00:00Z");
 
   @Test
@@ -31,7 +33,7 @@ public class SignUpRulesTest {
   @Test
   public void noSealIsMadeByAnybodyElse() {
     String seal = FormSeal.of(NOW, KEY);
-    byte[] other = "another secret of thirty-two oct".getBytes();
+    byte[] other = "another secret of thirty-two oct".getBytes(StandardCharsets.UTF_8);
     Instant later = NOW.plusSeconds(60);
     assertThat(FormSeal.isTaken(FormSeal.of(NOW, other), later, KEY)).isFalse();
     assertThat(FormSeal.isTaken(null, later, KEY)).isFalse();
