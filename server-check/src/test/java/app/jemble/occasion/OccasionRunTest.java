@@ -12,6 +12,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
@@ -80,7 +81,7 @@ public class OccasionRunTest extends ServerTest {
   }
 
   private long born(String name, LocalDate day) {
-    long person = addPerson(name, "Daye", name.toLowerCase() + named + "@days.example");
+    long person = addPerson(name, "Daye", name.toLowerCase(Locale.ROOT) + named + "@days.example");
     sql.sql("update person set birthday = ? where id = ?").params(day, person).update();
     return person;
   }

@@ -89,6 +89,11 @@ public class MergeEverythingTest extends ServerTest {
     row(
         "series_entry.person_id",
         "with s as (insert into series (name, topic_id, sender_id, created_at, created_by) values ('Merge', 1, 1, now(), 1) returning id) insert into series_entry (series_id, person_id, came_by, entered_at, passed_at, look_at) select id, ?, 'hand', now(), now(), now() from s");
+    whatGoesOn();
+  }
+
+  /** Of series, sign-ups and days, and what is still being written. */
+  private void whatGoesOn() {
     row(
         "sign_up.person_id",
         "with g as (insert into sign_up_page (key, name, words, languages, created_at, created_by) values ('merge', 'Merge', '{}', '{en}', now(), 1) returning id) insert into sign_up (page_id, token, address, said, topics, language, consent, consent_version, asked_at, asked_from, confirmed_at, person_id) select id, 'merge', 'm@merge.example', '{}', '{}', 'en', 'Yes', 1, now(), '::1', now(), ? from g");

@@ -101,6 +101,7 @@ public class SignUpAbuseTest extends SignUpTrial {
     double between = Math.abs(median(known) - median(unknown));
     double spread = sorted(unknown)[TRIES * 3 / 4] - sorted(unknown)[TRIES / 4];
     System.out.printf(
+        java.util.Locale.ROOT,
         "Sign-up, %d tries each: on record %.2f ms, not %.2f ms; quartiles %.2f ms apart,"
             + " halves of the same %.2f ms apart.%n",
         TRIES,
