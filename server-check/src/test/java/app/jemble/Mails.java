@@ -63,6 +63,30 @@ public final class Mails {
     }
   }
 
+  /** The HTML of a mail, however deep in its parts. */
+  public static String html(MimeMessage mail) {
+    try {
+      return html(mail.getContent());
+    } catch (MessagingException | IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static String html(Object content) throws MessagingException, IOException {
+    if (!(content instanceof Multipart parts)) {
+      return "";
+    }
+    for (int i = 0; i < parts.getCount(); i++) {
+      BodyPart part = parts.getBodyPart(i);
+      String found =
+          part.isMimeType("text/html") ? (String) part.getContent() : html(part.getContent());
+      if (!found.isEmpty()) {
+        return found;
+      }
+    }
+    return "";
+  }
+
   /** The whole mail as it travels. */
   public static String whole(MimeMessage mail) {
     try {

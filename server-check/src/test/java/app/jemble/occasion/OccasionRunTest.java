@@ -64,6 +64,7 @@ public class OccasionRunTest extends ServerTest {
     body.put("whom", List.of());
     body.put("at", "09:00");
     body.put("leaves", leaves);
+    body.put("card", null);
     body.put("subject", "{{years}} today");
     body.put("body", "<p>Dear {{first_name}}, you are {{years}}.</p>");
     body.put("letterheadId", null);

@@ -31,7 +31,9 @@ public class MergeEverythingTest extends ServerTest {
           "audience.record_ids",
           "handover.message_ids",
           "mailing_release.record_ids",
-          "mailing_release.due_seconds");
+          "mailing_release.due_seconds",
+          "sign_up.topics",
+          "sign_up_page.topics");
 
   private final Map<String, String> rows = new TreeMap<>();
 

@@ -4,6 +4,8 @@ import app.jemble.cause.Cause;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
+import app.jemble.core.record.Values;
+import app.jemble.people.PersonRecord;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,8 +27,8 @@ class AboutRecords {
   }
 
   /** For a standing mailing, what the next day of somebody's gives; else nothing. */
-  Optional<About> coming(Cause cause, PersonId person) {
-    return turns.next(cause, person);
+  Optional<About> coming(Cause cause, PersonRecord person, Values values) {
+    return turns.next(cause, person, values);
   }
 
   /**

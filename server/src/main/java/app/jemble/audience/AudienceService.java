@@ -143,7 +143,7 @@ public class AudienceService {
     return reader == null
         ? null
         : about
-            .coming(mailing, personId)
+            .coming(mailing, reader.person(), reader.values())
             .map(
                 turn ->
                     new Reader(reader.person(), turn, turn.over(reader.values()), reader.reach()))

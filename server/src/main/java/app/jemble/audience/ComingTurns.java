@@ -1,7 +1,8 @@
 package app.jemble.audience;
 
 import app.jemble.cause.Cause;
-import app.jemble.core.record.PersonId;
+import app.jemble.core.record.Values;
+import app.jemble.people.PersonRecord;
 import java.util.Optional;
 
 /**
@@ -10,6 +11,10 @@ import java.util.Optional;
  */
 public interface ComingTurns {
 
-  /** The next time for somebody; empty when the cause is of no such kind, or it never comes. */
-  Optional<About> next(Cause cause, PersonId person);
+  /**
+   * The next time for somebody; empty when the cause is of no such kind, or it never comes.
+   *
+   * @param values what is known of the person, the sender and the house
+   */
+  Optional<About> next(Cause cause, PersonRecord person, Values values);
 }

@@ -56,11 +56,8 @@ class ComingRound {
   }
 
   /** The next time for somebody, on a day or after it. */
-  Optional<Turn> next(StandingMailing of, PersonId person, LocalDate from) {
-    PersonRecord record = people.record(person);
-    return record == null
-        ? Optional.empty()
-        : day(of, record, workspace.fields()).flatMap(first -> of.occasion().next(first, from));
+  Optional<Turn> next(StandingMailing of, PersonRecord person, LocalDate from) {
+    return day(of, person, workspace.fields()).flatMap(first -> of.occasion().next(first, from));
   }
 
   /** Whether it is still said to somebody on that day, now that it is to be said. */

@@ -1,6 +1,7 @@
 package app.jemble.occasion;
 
 import app.jemble.audience.AudienceParts;
+import app.jemble.card.CardBody;
 import app.jemble.core.occasion.Occasion;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalTime;
@@ -14,8 +15,9 @@ import java.util.List;
  * @param rounds only when it is so many years; none: every year
  * @param whom for whom; none: for everyone with such a day
  * @param at the time of day on each person's own clock
+ * @param card a picture with words above the letter, drawn for each; null for none
  * @param subject template text
- * @param body template text, HTML
+ * @param body template text, HTML, without the card
  */
 public record OccasionBody(
     String name,
@@ -27,6 +29,7 @@ public record OccasionBody(
     List<AudienceParts.Part> whom,
     @Schema(type = "string", example = "09:00") LocalTime at,
     Leaves leaves,
+    @Schema(nullable = true) CardBody card,
     String subject,
     String body,
     @Schema(nullable = true) Long letterheadId,

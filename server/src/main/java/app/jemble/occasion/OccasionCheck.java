@@ -2,6 +2,7 @@ package app.jemble.occasion;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.card.Cards;
 import app.jemble.core.occasion.Occasion;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
@@ -18,12 +19,17 @@ class OccasionCheck {
 
   private final WorkspaceService workspace;
   private final LetterheadService letterheads;
+  private final Cards cards;
   private final AccountService accounts;
 
   OccasionCheck(
-      WorkspaceService workspace, LetterheadService letterheads, AccountService accounts) {
+      WorkspaceService workspace,
+      LetterheadService letterheads,
+      Cards cards,
+      AccountService accounts) {
     this.workspace = workspace;
     this.letterheads = letterheads;
+    this.cards = cards;
     this.accounts = accounts;
   }
 
@@ -53,6 +59,9 @@ class OccasionCheck {
     }
     if (wanted.letterheadId() != null && letterheads.of(wanted.letterheadId()).isEmpty()) {
       throw Problem.wrong("letterheadId", "This letterhead is not there any more.");
+    }
+    if (wanted.card() != null) {
+      cards.check(wanted.card());
     }
     try {
       new Occasion(wanted.kind(), wanted.offset(), wanted.rounds());

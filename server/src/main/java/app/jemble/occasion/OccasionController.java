@@ -27,6 +27,7 @@ class OccasionController {
    *
    * @param turns how many turns stand in which state: AWAITS, NODDED, SENT, TASK, MISSED, LET_GO
    * @param blockers what keeps it from leaving, in sentences
+   * @param wholeBody the letter with its card, as it leaves
    */
   record OccasionView(
       long id,
@@ -34,6 +35,7 @@ class OccasionController {
       StandingMailing.State state,
       Map<String, Long> turns,
       List<String> blockers,
+      String wholeBody,
       OccasionBody occasion) {}
 
   /** A field that is a day. */
@@ -71,22 +73,28 @@ class OccasionController {
   record TurnsChanged(int turns) {}
 
   private final Occasions occasions;
+  private final OccasionWords words;
   private final Remembering remembering;
   private final OccasionRun run;
   private final OccasionCheck check;
   private final OccasionMapper mapper;
+  private final CardProofs proofs;
 
   OccasionController(
       Occasions occasions,
+      OccasionWords words,
       Remembering remembering,
       OccasionRun run,
       OccasionCheck check,
-      OccasionMapper mapper) {
+      OccasionMapper mapper,
+      CardProofs proofs) {
     this.occasions = occasions;
+    this.words = words;
     this.remembering = remembering;
     this.run = run;
     this.check = check;
     this.mapper = mapper;
+    this.proofs = proofs;
   }
 
   @Needs(Right.SEE)
@@ -108,7 +116,13 @@ class OccasionController {
             .collect(
                 Collectors.toMap(OccasionMapper.Counted::state, OccasionMapper.Counted::turns));
     return new OccasionView(
-        of.id(), of.causeId(), of.state(), turns, occasions.blockers(of), occasions.body(of));
+        of.id(),
+        of.causeId(),
+        of.state(),
+        turns,
+        words.blockers(of),
+        words.of(of).body(),
+        occasions.body(of));
   }
 
   /** Fields whose days may come round. */
@@ -148,6 +162,13 @@ class OccasionController {
   private OccasionView seenAhead(StandingMailing of) {
     run.lookAhead(of.id());
     return view(occasions.find(of.id()));
+  }
+
+  /** How a card looks to those with the longest and the shortest name, before it is saved. */
+  @Needs(Right.SEE)
+  @PostMapping("/card-proof")
+  List<CardProofs.CardProof> cardProof(@RequestBody OccasionBody wanted) {
+    return proofs.of(wanted);
   }
 
   /** Today's and this week's days, and what was missed. */

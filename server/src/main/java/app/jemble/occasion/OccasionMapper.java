@@ -17,7 +17,8 @@ interface OccasionMapper {
   String SELECT =
       """
       select id, cause_id, name, field, kind, offset_days, to_json(rounds)::text as rounds,
-             whom::text as whom, said_at, leaves, upper(state) as state, version
+             whom::text as whom, said_at, leaves, card::text as card,
+             upper(state) as state, version
       from occasion
       """;
 
@@ -48,11 +49,12 @@ interface OccasionMapper {
       value =
           """
           insert into occasion
-            (cause_id, name, field, kind, offset_days, rounds, whom, said_at, leaves, created_at)
+            (cause_id, name, field, kind, offset_days, rounds, whom, said_at, leaves, card,
+             created_at)
           values
             (#{m.causeId}, #{m.name}, #{m.field}, #{m.kind}, #{m.offsetDays},
              array(select json_array_elements_text(#{m.rounds}::json)::int), #{m.whom}::jsonb,
-             #{m.saidAt}, #{m.leaves}, #{at})
+             #{m.saidAt}, #{m.leaves}, #{m.card}::jsonb, #{at})
           returning id
           """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
@@ -64,7 +66,8 @@ interface OccasionMapper {
       update occasion
       set name = #{name}, field = #{field}, kind = #{kind}, offset_days = #{offsetDays},
           rounds = array(select json_array_elements_text(#{rounds}::json)::int),
-          whom = #{whom}::jsonb, said_at = #{saidAt}, leaves = #{leaves}, version = version + 1
+          whom = #{whom}::jsonb, said_at = #{saidAt}, leaves = #{leaves},
+          card = #{card}::jsonb, version = version + 1
       where id = #{id} and version = #{version}
       """)
   int save(StandingMailing mailing);

@@ -6,12 +6,15 @@ import app.jemble.cause.Cause;
 import app.jemble.core.occasion.TurnLook;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.record.PersonId;
+import app.jemble.core.record.Values;
 import app.jemble.occasion.OccasionMapper.TurnRow;
 import app.jemble.outbox.LastLook;
 import app.jemble.people.PeopleService;
+import app.jemble.people.PersonRecord;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -22,6 +25,7 @@ class OccasionTurns implements ComingTurns, LastLook {
 
   private final OccasionMapper mapper;
   private final ComingRound coming;
+  private final TurnValues values;
   private final PeopleService people;
   private final OccasionHouse house;
   private final Clock clock;
@@ -29,25 +33,35 @@ class OccasionTurns implements ComingTurns, LastLook {
   OccasionTurns(
       OccasionMapper mapper,
       ComingRound coming,
+      TurnValues values,
       PeopleService people,
       OccasionHouse house,
       Clock clock) {
     this.mapper = mapper;
     this.coming = coming;
+    this.values = values;
     this.people = people;
     this.house = house;
     this.clock = clock;
   }
 
   @Override
-  public Optional<About> next(Cause cause, PersonId person) {
+  public Optional<About> next(Cause cause, PersonRecord person, Values known) {
     if (cause.kind() != Cause.Kind.OCCASION) {
       return Optional.empty();
     }
     StandingMailing of = mapper.ofCause(cause.id());
     return coming
         .next(of, person, house.today())
-        .map(turn -> TurnWriter.about(person, turn.day().getYear(), turn.years()));
+        .map(
+            turn ->
+                values.about(
+                    of,
+                    person.id(),
+                    turn.day().getYear(),
+                    turn.years(),
+                    known,
+                    Locale.forLanguageTag(person.language())));
   }
 
   /** A word on somebody's day does not leave on another, unless a colleague sends it late. */

@@ -5,11 +5,8 @@ import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
 import app.jemble.cause.NewCause;
 import app.jemble.cause.OpenCauses;
-import app.jemble.cause.Wordings;
 import app.jemble.core.message.MailWording;
-import app.jemble.core.message.SafeHtml;
 import app.jemble.core.occasion.Occasion;
-import app.jemble.message.WordingBlockers;
 import app.jemble.outbox.OutboxService;
 import app.jemble.problem.Problem;
 import java.time.Clock;
@@ -22,36 +19,34 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Occasions {
 
-  private static final int MOST_CHARACTERS = 1_000_000;
-
   private final OccasionMapper mapper;
   private final CauseChanges causes;
   private final OpenCauses open;
-  private final Wordings wordings;
-  private final WordingBlockers blockers;
+  private final OccasionWords words;
   private final OutboxService outbox;
   private final AudienceParts parts;
   private final OccasionCheck check;
+  private final TurnValues values;
   private final Clock clock;
 
   Occasions(
       OccasionMapper mapper,
       CauseChanges causes,
       OpenCauses open,
-      Wordings wordings,
-      WordingBlockers blockers,
+      OccasionWords words,
       OutboxService outbox,
       AudienceParts parts,
       OccasionCheck check,
+      TurnValues values,
       Clock clock) {
     this.mapper = mapper;
     this.causes = causes;
     this.open = open;
-    this.wordings = wordings;
-    this.blockers = blockers;
+    this.words = words;
     this.outbox = outbox;
     this.parts = parts;
     this.check = check;
+    this.values = values;
     this.clock = clock;
   }
 
@@ -74,7 +69,7 @@ public class Occasions {
   /** As it would be saved. */
   public OccasionBody body(StandingMailing of) {
     Cause cause = open.anybodys(of.causeId());
-    MailWording words = wordings.of(cause);
+    MailWording says = words.of(of);
     return new OccasionBody(
         of.name(),
         cause.topicId(),
@@ -85,9 +80,10 @@ public class Occasions {
         parts.read(of.whom()),
         of.saidAt(),
         of.leaves(),
-        words.subject(),
-        words.body(),
-        words.letterheadId(),
+        values.card(of),
+        says.subject(),
+        OccasionWords.withoutCard(says.body()),
+        says.letterheadId(),
         of.version());
   }
 
@@ -95,7 +91,7 @@ public class Occasions {
   public StandingMailing create(OccasionBody wanted) {
     long me = check.writer().id();
     check.check(wanted);
-    long cause = causes.create(sentAs(wanted, me), wording(wanted));
+    long cause = causes.create(sentAs(wanted, me), OccasionWords.wording(wanted));
     return find(mapper.create(row(0, cause, wanted), clock.instant()));
   }
 
@@ -109,7 +105,7 @@ public class Occasions {
           "Somebody else has changed this meanwhile. Look at theirs, then save again.");
     }
     Cause cause = open.lockAnybodys(before.causeId());
-    wordings.write(cause, wording(wanted));
+    words.write(cause, OccasionWords.wording(wanted));
     causes.become(cause.id(), sentAs(wanted, cause.senderId()));
     causes.touch(List.of(cause.id()));
     if (before.state() == StandingMailing.State.ACTIVE) {
@@ -149,31 +145,15 @@ public class Occasions {
   }
 
   private void mustBeReady(StandingMailing of) {
-    List<String> wrong = blockers(of);
+    List<String> wrong = words.blockers(of);
     if (!wrong.isEmpty()) {
       throw Problem.conflict(String.join(" ", wrong));
     }
   }
 
-  /** What keeps it from leaving, in sentences. */
-  public List<String> blockers(StandingMailing of) {
-    return of.leaves() == OccasionBody.Leaves.TASK
-        ? List.of()
-        : blockers.of(open.anybodys(of.causeId()));
-  }
-
   private static NewCause sentAs(OccasionBody wanted, long sender) {
     return new NewCause(
         Cause.Kind.OCCASION, wanted.name().strip(), wanted.topicId(), sender, false, null);
-  }
-
-  private static MailWording wording(OccasionBody wanted) {
-    String body = wanted.body() == null ? "" : wanted.body();
-    String subject = wanted.subject() == null ? "" : wanted.subject();
-    if (body.length() + subject.length() > MOST_CHARACTERS) {
-      throw Problem.wrong("body", "A message has at most 1,000,000 characters.");
-    }
-    return MailWording.by(subject, SafeHtml.clean(body), wanted.letterheadId(), false);
   }
 
   private StandingMailing row(long id, long cause, OccasionBody wanted) {
@@ -188,6 +168,7 @@ public class Occasions {
         parts.write(wanted.whom()),
         wanted.at(),
         wanted.leaves(),
+        values.write(wanted.card()),
         StandingMailing.State.DRAFT,
         wanted.version());
   }

@@ -10,6 +10,7 @@ import java.util.List;
  *
  * @param rounds the round years as JSON
  * @param whom the parts of its audience as JSON
+ * @param card as JSON; null for none
  */
 public record StandingMailing(
     long id,
@@ -22,6 +23,7 @@ public record StandingMailing(
     String whom,
     LocalTime saidAt,
     OccasionBody.Leaves leaves,
+    String card,
     State state,
     int version) {
 

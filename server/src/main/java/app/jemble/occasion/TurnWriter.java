@@ -6,8 +6,6 @@ import app.jemble.audience.AudienceService.Reader;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.reach.Reach;
-import app.jemble.core.record.FieldValue;
-import app.jemble.core.record.PersonId;
 import app.jemble.message.Letter;
 import app.jemble.message.LetterService;
 import app.jemble.message.MessageMaker;
@@ -15,7 +13,6 @@ import app.jemble.occasion.OccasionMapper.TurnRow;
 import app.jemble.outbox.NewMessage;
 import app.jemble.outbox.OutboxService;
 import app.jemble.workspace.WorkspaceService;
-import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -35,6 +32,7 @@ class TurnWriter {
   private final LetterService letters;
   private final MessageMaker maker;
   private final OutboxService outbox;
+  private final TurnValues values;
   private final WorkspaceService workspace;
 
   TurnWriter(
@@ -44,6 +42,7 @@ class TurnWriter {
       LetterService letters,
       MessageMaker maker,
       OutboxService outbox,
+      TurnValues values,
       WorkspaceService workspace) {
     this.mapper = mapper;
     this.open = open;
@@ -51,13 +50,8 @@ class TurnWriter {
     this.letters = letters;
     this.maker = maker;
     this.outbox = outbox;
+    this.values = values;
     this.workspace = workspace;
-  }
-
-  /** What a turn gives to merge fields: how many years, and the year as its number. */
-  static About about(PersonId person, int year, int years) {
-    return new About(
-        year, person, "", Map.of("years", new FieldValue.Amount(BigDecimal.valueOf(years))));
   }
 
   /**
@@ -79,7 +73,7 @@ class TurnWriter {
     String returnDomain = workspace.current().returnDomain();
     for (int i = 0; i < due.size(); i++) {
       TurnRow turn = due.get(i);
-      Reader reader = withYears(readers.get(i), turn);
+      Reader reader = saidTo(of, readers.get(i), turn);
       Optional<String> not = notTo(letter, reader, now);
       if (not.isPresent()) {
         missed.computeIfAbsent(not.get(), why -> new ArrayList<>()).add(turn.id());
@@ -96,11 +90,18 @@ class TurnWriter {
     return leave.size();
   }
 
-  private static Reader withYears(Reader reader, TurnRow turn) {
-    if (reader == null) {
-      return null;
+  private Reader saidTo(StandingMailing of, Reader reader, TurnRow turn) {
+    if (reader == null || reader.reach() != Reach.READY) {
+      return reader;
     }
-    About about = about(turn.personId(), turn.day().getYear(), turn.years());
+    About about =
+        values.about(
+            of,
+            turn.personId(),
+            turn.day().getYear(),
+            turn.years(),
+            reader.values(),
+            Locale.forLanguageTag(reader.person().language()));
     return new Reader(reader.person(), about, about.over(reader.values()), reader.reach());
   }
 

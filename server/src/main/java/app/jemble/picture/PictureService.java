@@ -3,15 +3,20 @@ package app.jemble.picture;
 import app.jemble.account.AccountService;
 import app.jemble.core.message.InlinePicture;
 import app.jemble.core.message.Pictures;
+import app.jemble.core.message.PublicToken;
 import app.jemble.picture.PictureMapper.FileRow;
 import app.jemble.problem.Problem;
+import app.jemble.workspace.WorkspaceService;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
 import java.io.InputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.Base64;
+import java.util.HexFormat;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -37,6 +42,7 @@ public class PictureService implements Pictures {
   private final PictureMapper mapper;
   private final AccountService accounts;
   private final PicturePainter painter;
+  private final WorkspaceService workspace;
   private final Clock clock;
   private final SecureRandom random = new SecureRandom();
 
@@ -44,10 +50,15 @@ public class PictureService implements Pictures {
       Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
   PictureService(
-      PictureMapper mapper, AccountService accounts, PicturePainter painter, Clock clock) {
+      PictureMapper mapper,
+      AccountService accounts,
+      PicturePainter painter,
+      WorkspaceService workspace,
+      Clock clock) {
     this.mapper = mapper;
     this.accounts = accounts;
     this.painter = painter;
+    this.workspace = workspace;
     this.clock = clock;
   }
 
@@ -91,6 +102,19 @@ public class PictureService implements Pictures {
     return picture;
   }
 
+  /**
+   * Keeps a picture that was drawn here; the same picture is kept once.
+   *
+   * @param jpeg as it is
+   * @param by the colleague whose it is
+   * @return its key, which nobody can guess
+   */
+  public String keep(String name, byte[] jpeg, int width, int height, long by) {
+    String key = PublicToken.named("drawn " + fingerprint(jpeg), workspace.secret());
+    mapper.keep(new Picture(key, name, "image/jpeg", width, height), jpeg, clock.instant(), by);
+    return key;
+  }
+
   @Override
   public Optional<InlinePicture.Stored> find(String key) {
     return Optional.ofNullable(cache.get(key, this::stored));
@@ -99,6 +123,14 @@ public class PictureService implements Pictures {
   private InlinePicture.Stored stored(String key) {
     FileRow row = mapper.file(key);
     return row == null ? null : new InlinePicture.Stored(row.type(), row.octets());
+  }
+
+  private static String fingerprint(byte[] octets) {
+    try {
+      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(octets));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("every JDK has SHA-256", e);
+    }
   }
 
   static Problem notAPicture() {

@@ -83,6 +83,8 @@ final class StandardFields {
           field("sender.picture", "Sender's picture", PICTURE, MERGED_ALONE),
           field("picture", "Picture", PICTURE, MERGED_ALONE),
           field("years", "Years on the day", NUMBER, MERGED_ALONE),
+          field("card", "Card", PICTURE, MERGED_ALONE),
+          field("card_words", "Words on the card", TEXT, MERGED_ALONE),
           field("leave_link", "Link to leave the list", TEXT, MERGED_ALONE),
           field("workspace.name", "House name", TEXT, MERGED_ALONE),
           field("workspace.address", "House address", TEXT, MERGED_ALONE));
