@@ -2,6 +2,8 @@
   import { answer, api } from '$lib/api/client';
   import { fieldsQuery, letterheadsQuery, topicsQuery } from '$lib/api/queries';
   import type { OccasionBody } from '$lib/api/types';
+  import { SHIPPED } from '$lib/card/card';
+  import CardDialog from '$lib/card/CardDialog.svelte';
   import LateEditor from '$lib/editor/LateEditor.svelte';
   import PartsChoice from '$lib/series/PartsChoice.svelte';
   import Ask from '$lib/ui/Ask.svelte';
@@ -34,6 +36,7 @@
   // svelte-ignore state_referenced_locally
   let rounds = $state(occasion.rounds.join(', '));
   let busy = $state(false);
+  let carding = $state(false);
   const years = $derived(roundsOf(rounds));
 
   async function save() {
@@ -43,7 +46,7 @@
   }
 </script>
 
-<Ask bind:open {title} wide>
+<Ask bind:open={() => open && !carding, (is) => (open = is || carding)} {title} wide>
   <div class="flex flex-col gap-3">
     <div class="grid grid-cols-2 gap-x-5 gap-y-2.5 max-md:grid-cols-1">
       <label class="flex flex-col gap-1">
@@ -139,18 +142,27 @@
           onchange={(body) => (draft.body = body)}
         />
       </div>
-      <label class="flex items-center gap-2">
-        <span class="text-soft">Letterhead</span>
-        <Select
-          class="h-8 w-48 py-0"
-          placeholder=""
-          items={[
-            { value: 0, name: 'none' },
-            ...(letterheads.data ?? []).map((l) => ({ value: l.id, name: l.name }))
-          ]}
-          bind:value={() => draft.letterheadId ?? 0, (id) => (draft.letterheadId = id || null)}
-        />
-      </label>
+      <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <span class="flex items-center gap-2">
+          <span class="text-soft">Card above it</span>
+          {draft.card ? (SHIPPED[draft.card.picture]?.name ?? 'our own picture') : 'none'}
+          <HouseButton weight="quiet" onclick={() => (carding = true)}
+            >{draft.card ? 'Change the card' : 'Put a card above'}</HouseButton
+          >
+        </span>
+        <label class="flex items-center gap-2">
+          <span class="text-soft">Letterhead</span>
+          <Select
+            class="h-8 w-48 py-0"
+            placeholder=""
+            items={[
+              { value: 0, name: 'none' },
+              ...(letterheads.data ?? []).map((l) => ({ value: l.id, name: l.name }))
+            ]}
+            bind:value={() => draft.letterheadId ?? 0, (id) => (draft.letterheadId = id || null)}
+          />
+        </label>
+      </div>
     {/if}
   </div>
   {#snippet actions()}
@@ -162,3 +174,6 @@
     >
   {/snippet}
 </Ask>
+{#if carding}
+  <CardDialog bind:open={carding} of={draft} onsave={(card) => (draft.card = card)} />
+{/if}

@@ -30,7 +30,7 @@
       )
   }));
   const occasions = createQuery(occasionsQuery);
-  const shared = $derived(occasions.data?.find((o) => o.causeId === turn.causeId)?.occasion);
+  const shared = $derived(occasions.data?.find((o) => o.causeId === turn.causeId));
   const mayReword = $derived(mayWrite && ['AWAITS', 'NODDED', 'MISSED'].includes(turn.state));
 </script>
 
@@ -59,7 +59,7 @@
     bind:open={rewording}
     cause={turn.causeId}
     person={{ id: turn.personId, name: turn.name ?? 'them' }}
-    shared={{ subject: shared.subject, body: shared.body }}
+    shared={{ subject: shared.occasion.subject, body: shared.wholeBody }}
     onsaved={() => void queries.invalidateQueries({ queryKey: ['occasion-turns'] })}
   />
 {/if}

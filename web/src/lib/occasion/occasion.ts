@@ -23,6 +23,7 @@ export const fresh = (topicId: number): OccasionBody => ({
   whom: [],
   at: '09:00',
   leaves: 'NOD',
+  card: null,
   subject: '',
   body: '',
   letterheadId: null,

@@ -11,6 +11,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -25,6 +26,13 @@ class DemoDays {
       """
       [{"name": "members", "filter": {"match": "ALL", "related": [], "groups": [],
         "conditions": [{"field": "kind", "operator": "ANY_OF", "values": ["member"]}]}}]
+      """;
+
+  private static final String CARD =
+      """
+      {"picture": "boats", "words": [
+        {"text": "{{years}} years, {{first_name or \\"friend\\"}}", "left": 0.3, "top": 0.1,
+         "width": 0.64, "height": 0.24, "size": 84, "colour": "#2f5d62", "align": "CENTRE"}]}
       """;
 
   private final CauseChanges causes;
@@ -65,8 +73,10 @@ class DemoDays {
                 "{1,5,10,15,20}",
                 "[]",
                 "NOD",
+                CARD,
                 "{{years}} years at the quay",
-                "<p>Dear {{first_name or \"friend\"}},</p><p>It is {{years}} years today that you"
+                "<p><img src=\"{{card}}\" alt=\"{{card_words}}\" width=\"600\"></p>"
+                    + "<p>Dear {{first_name or \"friend\"}},</p><p>It is {{years}} years today that you"
                     + " joined us. There is a coffee for you in the boathouse.</p>"
                     + "<p>{{sender.name}}</p>"));
     long birthday =
@@ -77,6 +87,7 @@ class DemoDays {
                 "{}",
                 MEMBERS,
                 "ITSELF",
+                null,
                 "Happy birthday, {{first_name or \"sailor\"}}",
                 "<p>Dear {{first_name or \"friend\"}},</p><p>Fair winds for the year that begins"
                     + " today. Your next trial of any boat of ours is free.</p><p>{{sender.name}}</p>"));
@@ -91,6 +102,7 @@ class DemoDays {
       String rounds,
       String whom,
       String leaves,
+      String card,
       String subject,
       String body) {}
 
@@ -105,13 +117,21 @@ class DemoDays {
     causes.release(cause, at, at, at);
     return sql.sql(
             """
-            insert into occasion (cause_id, name, field, kind, rounds, whom, said_at, leaves, state,
-                                  created_at)
-            values (?, ?, ?, 'YEARLY', ?::int[], ?::jsonb, '09:00', ?, 'active', ?)
+            insert into occasion (cause_id, name, field, kind, rounds, whom, said_at, leaves, card,
+                                  state, created_at)
+            values (?, ?, ?, 'YEARLY', ?::int[], ?::jsonb, '09:00', ?, ?::jsonb, 'active', ?)
             returning id
             """)
         .params(
-            cause, of.name(), of.field(), of.rounds(), of.whom(), of.leaves(), Timestamp.from(at))
+            Arrays.asList(
+                cause,
+                of.name(),
+                of.field(),
+                of.rounds(),
+                of.whom(),
+                of.leaves(),
+                of.card(),
+                Timestamp.from(at)))
         .query(Long.class)
         .single();
   }
