@@ -2,6 +2,7 @@
   import { fieldsQuery } from '$lib/api/queries';
   import type { FollowRuleBody, RuleAct } from '$lib/api/types';
   import ValueInput from '$lib/field/ValueInput.svelte';
+  import SeriesSelect from '$lib/series/SeriesSelect.svelte';
   import ColleagueSelect from '$lib/session/ColleagueSelect.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { Input, Select } from 'flowbite-svelte';
@@ -95,6 +96,11 @@
       required
       autocomplete="off"
     />
+  </label>
+{:else if act.kind === 'SERIES'}
+  <label class="flex flex-col gap-1">
+    Series
+    <SeriesSelect value={act.series ?? 0} onchange={(series) => set({ series: series || null })} />
   </label>
 {:else if act.kind === 'SET'}
   <div class="grid grid-cols-2 gap-3">

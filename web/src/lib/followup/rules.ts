@@ -31,6 +31,7 @@ export const ACTS: { value: RuleAct['kind']; name: string }[] = [
   { value: 'TASK', name: 'make a task' },
   { value: 'TAG', name: 'tag them' },
   { value: 'SET', name: 'set a field' },
+  { value: 'SERIES', name: 'let them into a series' },
   { value: 'TELL', name: 'tell me by mail' }
 ];
 
@@ -44,7 +45,9 @@ export function blankAct(kind: RuleAct['kind']): RuleAct {
     owner: null,
     tag: kind === 'TAG' ? '' : null,
     field: kind === 'SET' ? 'stage' : null,
-    value: kind === 'SET' ? '' : null
+    value: kind === 'SET' ? '' : null,
+    series: null,
+    seriesName: null
   };
 }
 

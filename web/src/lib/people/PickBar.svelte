@@ -9,6 +9,7 @@
   import SetDialog from './bulk/SetDialog.svelte';
   import TagDialog from './bulk/TagDialog.svelte';
   import TaskDialog from './bulk/TaskDialog.svelte';
+  import IntoSeriesDialog from '$lib/series/IntoSeriesDialog.svelte';
 
   interface Props {
     picked: number;
@@ -49,7 +50,7 @@
 
   const queries = useQueryClient();
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
-  let dialog = $state<'tag' | 'set' | 'list' | 'task' | 'export' | null>(null);
+  let dialog = $state<'tag' | 'set' | 'list' | 'task' | 'series' | 'export' | null>(null);
 
   const plain = 'min-h-8 rounded-lg px-2.5 py-1 font-medium hover:bg-white/10';
 
@@ -62,6 +63,7 @@
   const set = opens('set');
   const list = opens('list');
   const task = opens('task');
+  const series = opens('series');
   const file = opens('export');
 </script>
 
@@ -111,6 +113,7 @@
         <button type="button" class={plain} onclick={() => (dialog = 'set')}>Set a field</button>
         <button type="button" class={plain} onclick={() => (dialog = 'list')}>List</button>
         <button type="button" class={plain} onclick={() => (dialog = 'task')}>Task</button>
+        <button type="button" class={plain} onclick={() => (dialog = 'series')}>Series</button>
         <button type="button" class={plain} onclick={() => (dialog = 'export')}>Export</button>
         <button
           type="button"
@@ -144,4 +147,5 @@
 <SetDialog bind:open={set.get, set.set} {who} count={picked} {fields} />
 <ListDialog bind:open={list.get, list.set} {who} count={picked} />
 <TaskDialog bind:open={task.get, task.set} {who} count={picked} />
+<IntoSeriesDialog bind:open={series.get, series.set} {who} count={picked} />
 <ExportDialog bind:open={file.get, file.set} {who} count={picked} {layout} />

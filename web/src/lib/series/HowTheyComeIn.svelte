@@ -25,7 +25,10 @@
     queryKey: ['series-entry-plan', series, filter, plan],
     queryFn: () =>
       answer(
-        api.POST('/api/series/{id}/people/plan', { params, body: { filter, people: [], plan } })
+        api.POST('/api/series/{id}/people/plan', {
+          params,
+          body: { filter, people: [], picked: null, plan }
+        })
       ),
     enabled: known,
     placeholderData: keepPreviousData

@@ -68,7 +68,7 @@ export class SeriesActs {
   }
 
   async letIn(filter: Filter, plan: SendPlan | null): Promise<boolean> {
-    const body = { filter, people: [], plan };
+    const body = { filter, people: [], picked: null, plan };
     const came = await answer(
       api.POST('/api/series/{id}/people', { params: this.#params, body })
     ).catch((error: unknown) => (notices.fail(error), null));

@@ -7,6 +7,7 @@
   import { onlyThese, toBody } from '$lib/list/selection';
   import BeginDialog from '$lib/mailing/BeginDialog.svelte';
   import { act } from '$lib/people/bulk/doing';
+  import IntoSeriesDialog from '$lib/series/IntoSeriesDialog.svelte';
   import TaskDialog from '$lib/people/bulk/TaskDialog.svelte';
   import AroundPerson from '$lib/people/AroundPerson.svelte';
   import BetweenUs from '$lib/people/BetweenUs.svelte';
@@ -48,6 +49,7 @@
   const who = $derived(toBody(onlyThese([id]), none));
   let writing = $state(false);
   let tasking = $state(false);
+  let entering = $state(false);
   let merging = $state<number | null>(null);
 
   onMount(() => keys.use({ w: () => (writing = Boolean(ready && mayChange)) }));
@@ -63,6 +65,7 @@
             >Write</HouseButton
           >{/if}
         <HouseButton onclick={() => (tasking = true)}>Task</HouseButton>
+        <HouseButton onclick={() => (entering = true)}>Series</HouseButton>
         <HouseButton onclick={() => void act(queries, who, { kind: 'ARCHIVE' })}
           >Archive</HouseButton
         >
@@ -119,6 +122,7 @@
   </div>
   <BeginDialog bind:open={writing} count={1} filter={null} picks={[id]} leftOut={[]} />
   <TaskDialog bind:open={tasking} {who} count={1} />
+  <IntoSeriesDialog bind:open={entering} {who} count={1} />
   {#if merging !== null}
     <MergeDialog
       bind:open={() => merging !== null, (open) => !open && (merging = null)}

@@ -8,6 +8,7 @@ import app.jemble.core.record.PersonId;
 import app.jemble.people.WantedValues;
 import app.jemble.record.ChangeService;
 import app.jemble.sending.SendingService;
+import app.jemble.series.entry.Entering;
 import app.jemble.task.TaskService;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
@@ -23,6 +24,7 @@ class ActChanges {
   private final TaskService tasks;
   private final ChangeService changes;
   private final WantedValues wanted;
+  private final Entering entering;
   private final SendingService sending;
   private final WorkspaceService workspace;
   private final Clock clock;
@@ -31,12 +33,14 @@ class ActChanges {
       TaskService tasks,
       ChangeService changes,
       WantedValues wanted,
+      Entering entering,
       SendingService sending,
       WorkspaceService workspace,
       Clock clock) {
     this.tasks = tasks;
     this.changes = changes;
     this.wanted = wanted;
+    this.entering = entering;
     this.sending = sending;
     this.workspace = workspace;
     this.clock = clock;
@@ -48,6 +52,10 @@ class ActChanges {
    * @param words what the history calls it
    */
   void doFor(Act act, Account by, String words, List<PersonId> people) {
+    if (act instanceof Act.EnterSeries in) {
+      entering.comeInThemselves(in.series(), people, "by a rule: " + words);
+      return;
+    }
     long batch = changes.beginFor(by.id(), words);
     if (act instanceof Act.MakeTask task) {
       tasks.makeFor(

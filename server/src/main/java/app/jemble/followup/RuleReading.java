@@ -6,6 +6,7 @@ import app.jemble.core.record.Field;
 import app.jemble.followup.FollowRules.Wanted;
 import app.jemble.people.WantedValues;
 import app.jemble.problem.Problem;
+import app.jemble.series.OpenSeries;
 import app.jemble.task.TaskService;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -19,10 +20,12 @@ class RuleReading {
 
   private final TaskService tasks;
   private final WantedValues wantedValues;
+  private final OpenSeries series;
 
-  RuleReading(TaskService tasks, WantedValues wantedValues) {
+  RuleReading(TaskService tasks, WantedValues wantedValues, OpenSeries series) {
     this.tasks = tasks;
     this.wantedValues = wantedValues;
+    this.series = series;
   }
 
   /** A problem when there are more rules than a mailing may have. */
@@ -83,6 +86,9 @@ class RuleReading {
       Field field = wantedValues.field(set.field());
       wantedValues.value(field, set.value());
       return new Act.SetField(field.name(), set.value());
+    }
+    if (act instanceof Act.EnterSeries in) {
+      return new Act.EnterSeries(in.series(), series.find(in.series()).name());
     }
     return act;
   }

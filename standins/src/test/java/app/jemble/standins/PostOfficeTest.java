@@ -60,7 +60,14 @@ public class PostOfficeTest {
     String body = new String(exchange.getRequestBody().readAllBytes(), StandardCharsets.UTF_8);
     fetched.add(
         exchange.getRequestMethod() + " " + exchange.getRequestURI() + " " + body + " " + agent);
-    exchange.sendResponseHeaders(204, -1);
+    if (exchange.getRequestURI().getPath().endsWith("/button")) {
+      byte[] page =
+          "<form method=\"post\"><button>Yes</button></form>".getBytes(StandardCharsets.UTF_8);
+      exchange.sendResponseHeaders(200, page.length);
+      exchange.getResponseBody().write(page);
+    } else {
+      exchange.sendResponseHeaders(204, -1);
+    }
     exchange.close();
   }
 
@@ -71,6 +78,38 @@ public class PostOfficeTest {
         .filter(a -> wanted.test(Profile.of(a, mailId, SEED)))
         .findFirst()
         .orElseThrow();
+  }
+
+  /** A mail about one thing alone, which asks for a press of a button. */
+  private void ask(String to, String id) throws MessagingException {
+    Properties p = new Properties();
+    p.put("mail.smtp.host", "127.0.0.1");
+    p.put("mail.smtp.port", Integer.toString(office.smtpPort()));
+    MimeMessage mail =
+        new MimeMessage(Session.getInstance(p)) {
+          @Override
+          protected void updateMessageID() throws MessagingException {
+            setHeader("Message-ID", id);
+          }
+        };
+    mail.setFrom(new InternetAddress("orla@ternquay.example"));
+    mail.setRecipient(Message.RecipientType.TO, new InternetAddress(to));
+    mail.setSubject("Please confirm");
+    String link = "http://127.0.0.1:" + web.getAddress().getPort() + "/" + to + "/button";
+    mail.setContent("<p><a href=\"" + link + "\">finish</a></p>", "text/html; charset=utf-8");
+    mail.saveChanges();
+    Transport.send(mail);
+  }
+
+  @Test
+  public void somePressTheButtonTheyAskedForAndAScannerPressesNothing() throws Exception {
+    String yes = reader("<yes@house.test>", p -> works(p) && p.confirms() && !p.scanned());
+    String no = reader("<no@house.test>", p -> works(p) && !p.confirms() && p.scanned());
+    ask(yes, "<yes@house.test>");
+    ask(no, "<no@house.test>");
+    until(() -> hasFetched("POST /" + yes + "/button"));
+    until(() -> hasFetched("GET /" + no + "/button"));
+    assertThat(hasFetched("POST /" + no)).as("fetching is no press").isFalse();
   }
 
   private void send(String to, String id) throws MessagingException {

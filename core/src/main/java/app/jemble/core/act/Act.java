@@ -97,6 +97,29 @@ public sealed interface Act {
     }
   }
 
+  /**
+   * They come into a series.
+   *
+   * @param series its id
+   * @param name what it was called when that was said
+   */
+  record EnterSeries(long series, String name) implements Act {
+    @Override
+    public String words() {
+      return "enters the series “" + name + "”";
+    }
+
+    @Override
+    public String done() {
+      return "let into the series “" + name + "”";
+    }
+
+    @Override
+    public boolean isChange() {
+      return true;
+    }
+  }
+
   /** A mail to whoever sent what it comes after. */
   record Tell() implements Act {
     @Override

@@ -3,9 +3,8 @@ package app.jemble.series.entry;
 import app.jemble.account.AccountService;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.series.SeriesState;
-import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
-import app.jemble.people.PeopleService;
+import app.jemble.filter.Selection;
 import app.jemble.plan.SendPlan;
 import app.jemble.problem.Problem;
 import app.jemble.series.OpenSeries;
@@ -31,9 +30,8 @@ public class Entering {
   private final SeriesRun run;
   private final OpenSeries open;
   private final SeriesClocks clocks;
-  private final PeopleService people;
+  private final WhoComesIn who;
   private final AccountService accounts;
-  private final AskedNow asked;
   private final Clock clock;
 
   Entering(
@@ -42,18 +40,16 @@ public class Entering {
       SeriesRun run,
       OpenSeries open,
       SeriesClocks clocks,
-      PeopleService people,
+      WhoComesIn who,
       AccountService accounts,
-      AskedNow asked,
       Clock clock) {
     this.entries = entries;
     this.planning = planning;
     this.run = run;
     this.open = open;
     this.clocks = clocks;
-    this.people = people;
+    this.who = who;
     this.accounts = accounts;
-    this.asked = asked;
     this.clock = clock;
   }
 
@@ -61,9 +57,10 @@ public class Entering {
    * Who comes in, and when.
    *
    * @param filter whoever it picks now; null for {@code picks}
+   * @param picked those that are picked on a screen, instead of both; null for none
    * @param plan in waves; null for all at once
    */
-  public record Coming(FilterBody filter, List<PersonId> picks, SendPlan plan) {}
+  public record Coming(FilterBody filter, List<PersonId> picks, Selection picked, SendPlan plan) {}
 
   /**
    * Lets people in.
@@ -77,7 +74,7 @@ public class Entering {
     if (series.state() == SeriesState.ENDED) {
       throw Problem.conflict("This series was ended; nobody comes in any more.");
     }
-    List<PersonId> whom = whom(coming);
+    List<PersonId> whom = who.comes(coming);
     Instant now = clock.instant();
     Instant endedBy = series.reEntry().endedBy(now, clocks.house()).orElse(null);
     if (coming.plan() != null && !coming.plan().equals(SendPlan.AT_ONCE)) {
@@ -146,19 +143,7 @@ public class Entering {
   /** What a plan of coming in comes to. */
   public EntryPlan plan(long seriesId, Coming coming) {
     SendPlan plan = coming.plan() == null ? SendPlan.AT_ONCE : coming.plan();
-    return planning.view(open.find(seriesId), whom(coming), plan);
-  }
-
-  private List<PersonId> whom(Coming coming) {
-    List<PersonId> picks = coming.picks() == null ? List.of() : coming.picks();
-    // In order, so that their entries stand side by side in the indexes.
-    List<PersonId> whom =
-        (coming.filter() == null ? picks : people.ids(coming.filter(), asked.byMe()))
-            .stream().sorted().toList();
-    if (whom.isEmpty()) {
-      throw Problem.wrong("people", "Pick at least one person.");
-    }
-    return whom;
+    return planning.view(open.find(seriesId), who.comes(coming), plan);
   }
 
   /** Takes people out; what has not left to them does not. */

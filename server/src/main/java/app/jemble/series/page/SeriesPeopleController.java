@@ -4,6 +4,7 @@ import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.PersonId;
 import app.jemble.filter.FilterBody;
+import app.jemble.filter.Selection;
 import app.jemble.plan.SendPlan;
 import app.jemble.series.entry.Entering;
 import app.jemble.series.entry.Entering.Coming;
@@ -35,15 +36,17 @@ class SeriesPeopleController {
    * Who comes in, and when.
    *
    * @param filter whoever it picks now; null for these people
+   * @param picked those that are picked on a screen, instead of both; null for none
    * @param plan in waves; null for all at once
    */
   @Schema(name = "SeriesLetIn")
   record LetIn(
       @Schema(nullable = true) FilterBody filter,
       List<PersonId> people,
+      @Schema(nullable = true) Selection picked,
       @Schema(nullable = true) SendPlan plan) {
     Coming coming() {
-      return new Coming(filter, people, plan);
+      return new Coming(filter, people, picked, plan);
     }
   }
 
@@ -106,7 +109,7 @@ class SeriesPeopleController {
   @Needs(Right.WRITE)
   @PostMapping
   CameIn letIn(@PathVariable long id, @RequestBody LetIn who) {
-    String how = who.filter() == null ? "by hand" : "out of a filter";
+    String how = who.filter() == null || who.picked() != null ? "by hand" : "out of a filter";
     return new CameIn(entering.letIn(id, who.coming(), how));
   }
 
