@@ -58,6 +58,7 @@ export type NameMend = Schemas['NameMend'];
 export type OutboxMessage = Schemas['OutboxMessage'];
 export type CardBody = Schemas['CardBody'];
 export type PlacedWords = Schemas['PlacedWords'];
+export type DayAhead = Schemas['DayAhead'];
 export type OccasionBody = Schemas['OccasionBody'];
 export type OccasionTurn = Schemas['OccasionTurn'];
 export type OccasionView = Schemas['OccasionView'];

@@ -8,6 +8,7 @@
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
   import type { SeriesActs } from './acts.svelte';
+  import LookAhead from './LookAhead.svelte';
   import { STATES, type WhichPeople } from './series';
 
   interface Props {
@@ -20,6 +21,7 @@
   let { series, acts, onletin, onpeople }: Props = $props();
   let goingOn = $state(false);
   let ending = $state(false);
+  let looking = $state(false);
 
   const params = $derived({ path: { id: series.id } });
   const done = (act: Promise<SeriesView>, words: string) => acts.done(act, words);
@@ -61,6 +63,9 @@
         <HouseButton onclick={() => (goingOn = true)}>Let it go on</HouseButton>
       {/if}
       {#if series.state !== 'ENDED'}
+        {#if series.in > 0}
+          <HouseButton onclick={() => (looking = true)}>Look ahead</HouseButton>
+        {/if}
         <HouseButton onclick={onletin}>Let people in</HouseButton>
       {/if}
       {#if series.state === 'DRAFT'}
@@ -116,3 +121,4 @@
     <HouseButton weight="main" first onclick={() => (ending = false)}>Keep it</HouseButton>
   {/snippet}
 </Ask>
+{#if looking}<LookAhead bind:open={looking} series={series.id} />{/if}

@@ -115,7 +115,7 @@ export function movedUp(steps: SeriesStep[], at: number): number[] {
 export function touchedWords(step: SeriesStep, inSeries: number): string {
   const had = step.sent + step.waiting + step.without;
   if (had === 0) return inSeries ? 'Nobody has had this step; the change is for all.' : '';
-  return `${people(had)} ${had === 1 ? 'is' : 'are'} past this step and keep what they got; the change is for all others.`;
+  return `${people(had)} ${had === 1 ? 'is past this step and keeps' : 'are past this step and keep'} what they got; the change is for all others.`;
 }
 
 /** The hours a series begins with when it gets any: those of an office. */

@@ -4,10 +4,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
-import com.microsoft.playwright.options.FilePayload;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
@@ -41,13 +38,9 @@ public class Shots extends BrowserTest {
     seek("members");
     filterPeople();
     shoot("people");
-    buildFilter();
-    shoot("filter");
     page.navigate(home + "/people/" + personWithMuch());
     shoot("person");
-    importPeople();
-    page.navigate(home + "/tasks");
-    shoot("tasks");
+    signUps();
     page.navigate(home + "/templates/1");
     shoot("template");
     page.navigate(home + "/mailings/" + id("Spring slipway reminder"));
@@ -58,10 +51,11 @@ public class Shots extends BrowserTest {
     letItRun();
     page.navigate(home + "/mailings/series/" + series("Renewals before summer"));
     shoot("series");
+    page.getByText(Pattern.compile("^[\\d,]+ in it$")).first().click();
+    shoot("series-people");
+    theCard();
     page.navigate(home + "/settings/sending");
     shoot("hours-and-caps");
-    page.navigate(home + "/letterheads/1");
-    shoot("letterhead");
     page.navigate(home + "/outbox");
     shoot("outbox");
     page.navigate(home + "/responses/" + id("Course places, autumn"));
@@ -112,22 +106,18 @@ public class Shots extends BrowserTest {
     page.keyboard().press("Space");
   }
 
-  /** This week's open quotes, while their value is being chosen. */
-  private void buildFilter() {
-    page.navigate(home + "/people");
-    page.waitForTimeout(SETTLE_MILLIS);
-    page.keyboard().press("+");
-    page.keyboard().type("have a quote");
-    page.keyboard().press("Enter");
-    page.keyboard().type("Stage");
-    page.keyboard().press("Enter");
-    page.getByLabel("open").check();
-    page.locator("[role=dialog] button[type=submit]").click();
-    page.keyboard().press("Tab");
-    page.keyboard().press("Enter");
-    page.keyboard().type("Sent");
-    page.keyboard().press("Enter");
-    page.getByLabel("How Sent is compared").selectOption("IN_LAST");
+  private void signUps() {
+    page.navigate(home + "/people/sign-ups");
+    page.getByText("Trial sail").first().click();
+    page.getByText("On a phone").click();
+    shoot("sign-up");
+  }
+
+  private void theCard() {
+    page.navigate(home + "/mailings/days");
+    page.getByText("Change", new Page.GetByTextOptions().setExact(true)).last().click();
+    page.getByText("Change the card").click();
+    shoot("card");
   }
 
   /** A field that many lack, and its mend half done. */
@@ -182,22 +172,6 @@ public class Shots extends BrowserTest {
         .single();
   }
 
-  private void importPeople() {
-    String file =
-        "Vorname;Surname;E-Mail;Tel;Join date;Plan;Town;Berth name\n"
-            + "Zoë;Sørli;zoe@sorli.example;07700 900111;25/12/2020;Sail;Umeå;Tern\n"
-            + "Ivo;Fenn;ivo at fenn;;1/2/2021;Oar;Oslo;Knot\n"
-            + "Una;Vale;una@vale.example;07700 900113;14/3/2022;Canoe;Porto;Skua\n"
-            + "Nils;Ostler;nils@ostler.example;07700 900114;30/6/2019;Family;Lagos;Dunlin\n";
-    page.navigate(home + "/people/import");
-    page.locator("input[type=file]")
-        .setInputFiles(
-            new FilePayload("harbour-club.csv", "text/csv", file.getBytes(StandardCharsets.UTF_8)));
-    page.waitForURL(Pattern.compile(".*/people/import/\\d+"));
-    page.getByLabel("Vorname goes into").selectOption("first_name");
-    shoot("import-mapping");
-  }
-
   private void dark() {
     page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
     page.navigate(home + "/desk");
@@ -209,6 +183,8 @@ public class Shots extends BrowserTest {
     page.setViewportSize(390, 844);
     page.navigate(home + "/people");
     shoot("people-phone");
+    page.navigate(home + "/join/trial-sail");
+    shoot("join-phone");
   }
 
   private long id(String mailing) {

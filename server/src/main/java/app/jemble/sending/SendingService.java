@@ -113,6 +113,11 @@ public class SendingService {
     return caps;
   }
 
+  /** Messages a day of all mailings together; null for no limit. */
+  public Integer dailyCap() {
+    return house().dailyCap();
+  }
+
   House house() {
     HouseRow row = mapper.house();
     List<HoursSpan> hours =

@@ -3,9 +3,11 @@ package app.jemble.series.page;
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
 import app.jemble.core.series.SeriesState;
+import app.jemble.sending.SendingService;
 import app.jemble.series.SeriesBody;
 import app.jemble.series.SeriesMoves;
 import app.jemble.series.SeriesService;
+import app.jemble.series.entry.SeriesOutlook;
 import app.jemble.series.entry.SeriesTally;
 import app.jemble.series.entry.SeriesTally.Counts;
 import app.jemble.series.starter.Starters;
@@ -42,23 +44,36 @@ class SeriesController {
   @Schema(name = "SeriesGoesOn")
   record GoesOn(boolean waitsStoodStill) {}
 
+  /**
+   * What a series will come to.
+   *
+   * @param dailyCap messages a day of all mailings together; null for no limit
+   */
+  record SeriesAhead(SeriesOutlook.Outlook outlook, @Schema(nullable = true) Integer dailyCap) {}
+
   private final SeriesService series;
   private final Starters starters;
   private final SeriesMoves moves;
   private final SeriesShown shown;
   private final SeriesTally tallies;
+  private final SeriesOutlook outlook;
+  private final SendingService sending;
 
   SeriesController(
       SeriesService series,
       Starters starters,
       SeriesMoves moves,
       SeriesShown shown,
-      SeriesTally tallies) {
+      SeriesTally tallies,
+      SeriesOutlook outlook,
+      SendingService sending) {
     this.series = series;
     this.starters = starters;
     this.moves = moves;
     this.shown = shown;
     this.tallies = tallies;
+    this.outlook = outlook;
+    this.sending = sending;
   }
 
   @Needs(Right.SEE)
@@ -80,6 +95,13 @@ class SeriesController {
         begun.starter() == null
             ? series.create(begun.name(), begun.topicId(), false)
             : starters.begin(begun.starter(), begun.name(), begun.topicId()));
+  }
+
+  /** Messages a day for four weeks, and for whom something is amiss. */
+  @Needs(Right.SEE)
+  @GetMapping("/{id}/outlook")
+  SeriesAhead outlook(@PathVariable long id) {
+    return new SeriesAhead(outlook.of(id), sending.dailyCap());
   }
 
   @Needs(Right.SEE)
