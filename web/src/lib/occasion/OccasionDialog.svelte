@@ -1,10 +1,11 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
-  import { fieldsQuery, letterheadsQuery, topicsQuery } from '$lib/api/queries';
+  import { topicsQuery } from '$lib/api/queries';
   import type { OccasionBody } from '$lib/api/types';
   import { SHIPPED } from '$lib/card/card';
   import CardDialog from '$lib/card/CardDialog.svelte';
-  import LateEditor from '$lib/editor/LateEditor.svelte';
+  import LetterheadSelect from '$lib/wording/LetterheadSelect.svelte';
+  import WordsFields from '$lib/wording/WordsFields.svelte';
   import PartsChoice from '$lib/series/PartsChoice.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -23,8 +24,6 @@
 
   let { open = $bindable(), title, occasion, onsave }: Props = $props();
 
-  const fields = createQuery(fieldsQuery);
-  const letterheads = createQuery(letterheadsQuery);
   const topics = createQuery(topicsQuery);
   const days = createQuery(() => ({
     queryKey: ['day-fields'],
@@ -121,27 +120,13 @@
         />
       </div>
     </div>
-    {#if fields.data && draft.leaves !== 'TASK'}
-      <div class="flex items-baseline gap-2 border-b border-line pb-1">
-        <span class="text-soft">Subject</span>
-        <div class="min-w-0 flex-1 font-semibold">
-          <LateEditor
-            value={draft.subject}
-            fields={fields.data.merge}
-            label="Subject"
-            singleLine
-            onchange={(subject) => (draft.subject = subject)}
-          />
-        </div>
-      </div>
-      <div class="flex h-64 flex-col rounded-lg border border-line">
-        <LateEditor
-          value={draft.body}
-          fields={fields.data.merge}
-          label="Message"
-          onchange={(body) => (draft.body = body)}
-        />
-      </div>
+    {#if draft.leaves !== 'TASK'}
+      <WordsFields
+        subject={draft.subject}
+        body={draft.body}
+        onsubject={(subject) => (draft.subject = subject)}
+        onbody={(body) => (draft.body = body)}
+      />
       <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
         <span class="flex items-center gap-2">
           <span class="text-soft">Card above it</span>
@@ -150,18 +135,7 @@
             >{draft.card ? 'Change the card' : 'Put a card above'}</HouseButton
           >
         </span>
-        <label class="flex items-center gap-2">
-          <span class="text-soft">Letterhead</span>
-          <Select
-            class="h-8 w-48 py-0"
-            placeholder=""
-            items={[
-              { value: 0, name: 'none' },
-              ...(letterheads.data ?? []).map((l) => ({ value: l.id, name: l.name }))
-            ]}
-            bind:value={() => draft.letterheadId ?? 0, (id) => (draft.letterheadId = id || null)}
-          />
-        </label>
+        <LetterheadSelect bind:value={draft.letterheadId} />
       </div>
     {/if}
   </div>

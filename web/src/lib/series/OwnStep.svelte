@@ -1,7 +1,6 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
-  import { fieldsQuery } from '$lib/api/queries';
-  import LateEditor from '$lib/editor/LateEditor.svelte';
+  import WordsFields from '$lib/wording/WordsFields.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -24,7 +23,6 @@
 
   let { open = $bindable(), cause, person, shared, onsaved }: Props = $props();
 
-  const fields = createQuery(fieldsQuery);
   const own = createQuery(() => ({
     queryKey: ['own-words', cause, person.id],
     queryFn: async () => {
@@ -58,28 +56,14 @@
 <Ask bind:open title={`For ${person.name} only`} wide>
   {#if own.error}
     <Trouble error={own.error} onretry={() => own.refetch()} />
-  {:else if fields.data && own.isSuccess}
+  {:else if own.isSuccess}
     <div class="flex flex-col gap-3">
-      <div class="flex items-baseline gap-2 border-b border-line pb-1">
-        <span class="text-soft">Subject</span>
-        <div class="min-w-0 flex-1 font-semibold">
-          <LateEditor
-            value={words.subject}
-            fields={fields.data.merge}
-            label="Subject"
-            singleLine
-            onchange={(subject) => (typed.subject = subject)}
-          />
-        </div>
-      </div>
-      <div class="flex h-72 flex-col rounded-lg border border-line">
-        <LateEditor
-          value={words.body}
-          fields={fields.data.merge}
-          label="Message"
-          onchange={(body) => (typed.body = body)}
-        />
-      </div>
+      <WordsFields
+        subject={words.subject}
+        body={words.body}
+        onsubject={(subject) => (typed.subject = subject)}
+        onbody={(body) => (typed.body = body)}
+      />
     </div>
   {/if}
   {#snippet actions()}

@@ -1,11 +1,10 @@
 <script lang="ts">
-  import { fieldsQuery, letterheadsQuery } from '$lib/api/queries';
   import type { SeriesStepBody } from '$lib/api/types';
-  import LateEditor from '$lib/editor/LateEditor.svelte';
+  import LetterheadSelect from '$lib/wording/LetterheadSelect.svelte';
+  import WordsFields from '$lib/wording/WordsFields.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
-  import { createQuery } from '@tanstack/svelte-query';
   import { Select } from 'flowbite-svelte';
   import PartsChoice from './PartsChoice.svelte';
   import { UNITS } from './series';
@@ -33,14 +32,11 @@
     onsave
   }: Props = $props();
 
-  const fields = createQuery(fieldsQuery);
-  const letterheads = createQuery(letterheadsQuery);
   // A dialog begins with what was there and then goes its own way.
   // svelte-ignore state_referenced_locally
   let draft = $state<SeriesStepBody>({ ...step });
   let finishedToo = $state(false);
   let busy = $state(false);
-  let body = $state<LateEditor>();
 
   async function save() {
     busy = true;
@@ -84,43 +80,14 @@
         />
       {/if}
     </p>
-    {#if fields.data}
-      <div class="flex items-baseline gap-2 border-b border-line pb-1">
-        <span class="text-soft">Subject</span>
-        <div class="min-w-0 flex-1 font-semibold">
-          <LateEditor
-            value={draft.subject}
-            fields={fields.data.merge}
-            label="Subject"
-            singleLine
-            onchange={(subject) => (draft.subject = subject)}
-            onenter={() => body?.focus()}
-          />
-        </div>
-      </div>
-      <div class="flex h-72 flex-col rounded-lg border border-line">
-        <LateEditor
-          bind:this={body}
-          value={draft.body}
-          fields={fields.data.merge}
-          label="Message"
-          onchange={(html) => (draft.body = html)}
-        />
-      </div>
-    {/if}
+    <WordsFields
+      subject={draft.subject}
+      body={draft.body}
+      onsubject={(subject) => (draft.subject = subject)}
+      onbody={(html) => (draft.body = html)}
+    />
     <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
-      <label class="flex items-center gap-2">
-        <span class="text-soft">Letterhead</span>
-        <Select
-          class="h-8 w-48 py-0"
-          placeholder=""
-          items={[
-            { value: 0, name: 'none' },
-            ...(letterheads.data ?? []).map((l) => ({ value: l.id, name: l.name }))
-          ]}
-          bind:value={() => draft.letterheadId ?? 0, (id) => (draft.letterheadId = id || null)}
-        />
-      </label>
+      <LetterheadSelect bind:value={draft.letterheadId} />
       {#if !first}
         <label class="flex min-h-[26px] items-center gap-2">
           <input type="checkbox" bind:checked={draft.inThread} /> in the thread of the step before
