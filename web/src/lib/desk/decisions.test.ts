@@ -24,6 +24,13 @@ describe('the desk', () => {
       path: '/responses/9?part=RETURNED'
     });
   });
+  it('leads to who signed up with other answers', () => {
+    expect(wanted({ ...decision, kind: 'signed_up', mailing: 'News' })).toMatchObject({
+      about: '2 people',
+      words: 'signed up at “News” with other answers than on record',
+      path: '/people/sign-ups/9?people'
+    });
+  });
   it('leads to mails that want a place, and to what is held back', () => {
     expect(wanted({ ...decision, kind: 'unplaced', mailing: '' })).toMatchObject({
       about: '2 mails',

@@ -49,6 +49,16 @@ export function wanted(decision: Decision): Wanted {
         act: 'Place',
         path: '/responses/unplaced'
       };
+    case 'signed_up':
+      return {
+        about: many ? `${count(decision.people)} people` : decision.about,
+        words: many
+          ? `signed up at “${decision.mailing}” with other answers than on record`
+          : `: signed up at “${decision.mailing}” with other answers than on record`,
+        detail: '',
+        act: 'Look',
+        path: `/people/sign-ups/${decision.mailingId}?people`
+      };
     default:
       return {
         about: many ? `${count(decision.people)} people` : decision.about,

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import { page as address } from '$app/state';
   import { ApiProblem, answer, api } from '$lib/api/client';
   import type { ReaderLanguage, SignUpPageView } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
@@ -31,7 +32,7 @@
   let ownKey = $state(shown !== null);
   // svelte-ignore state_referenced_locally
   let language = $state<ReaderLanguage>(page.words[0]?.language ?? 'EN');
-  let part = $state<'page' | 'people'>('page');
+  let part = $state<'page' | 'people'>(address.url.searchParams.has('people') ? 'people' : 'page');
   let wrong = $state('');
   let busy = $state(false);
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);

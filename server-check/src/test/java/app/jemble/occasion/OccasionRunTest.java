@@ -242,6 +242,41 @@ public class OccasionRunTest extends ServerTest {
     Eventually.holds(() -> assertThat(got(ny)).hasSize(1));
   }
 
+  /** Many who wait for a nod do not stand in the way of one who has it. */
+  @Test
+  public void aThousandWhoWaitKeepNobodyWaiting() {
+    LocalDate born = today.minusYears(36);
+    for (int i = 0; i < 600; i++) {
+      born("Many" + i, born);
+    }
+    long last = born("Last", born);
+    long id = active(body("NOD"));
+    act("nod", turnOf(last));
+    run.say(id);
+    Eventually.holds(() -> assertThat(got(last)).hasSize(1));
+    sql.sql("update person set birthday = null").update();
+    run.lookAhead(id);
+    assertThat(
+            sql.sql("select count(*) from occasion_turn where occasion_id = ? and state = 'AWAITS'")
+                .param(id)
+                .query(Long.class)
+                .single())
+        .isZero();
+  }
+
+  @Test
+  public void howItLeavesIsChangedForThoseNobodyHasDecidedOn() {
+    long pat = born("Pat", today.minusYears(31));
+    Map<String, Object> body = body("NOD");
+    long id = active(body);
+    assertThat(stateOf(pat)).isEqualTo("AWAITS");
+    body.put("leaves", "ITSELF");
+    body.put("version", api.get("/api/occasions/" + id).json().at("/occasion/version").asInt());
+    assertThat(api.put("/api/occasions/" + id, body).status()).isEqualTo(200);
+    run.say(id);
+    Eventually.holds(() -> assertThat(got(pat)).hasSize(1));
+  }
+
   @Test
   public void onlyInRoundYearsAndWeeksAhead() {
     long round = born("Lu", today.minusYears(50).plusDays(7));

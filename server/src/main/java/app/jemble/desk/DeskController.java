@@ -51,8 +51,9 @@ class DeskController {
   /**
    * Something only a person can decide.
    *
-   * @param kind in_doubt, refused, held, returned or unplaced
+   * @param kind in_doubt, refused, held, returned, unplaced or signed_up
    * @param about whom or how many
+   * @param mailingId the mailing; of signed_up the page
    */
   record Decision(
       String kind,

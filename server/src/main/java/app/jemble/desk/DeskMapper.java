@@ -62,6 +62,11 @@ interface DeskMapper {
       where placed_at is null
       having count(*) > 0
       union all
+      select 'signed_up', count(*), min(p.name), l.page_id, l.page, max(l.confirmed_at), ''
+      from offered.sign_up_to_look_at l
+      join offered.person p on p.id = l.person_id
+      group by l.page_id, l.page
+      union all
       select 'returned', count(distinct r.person_id), min(p.name), g.id, g.name, max(r.at), min(r.detail)
       from offered.response r
       join offered.person p on p.id = r.person_id

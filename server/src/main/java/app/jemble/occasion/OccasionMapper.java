@@ -131,13 +131,28 @@ interface OccasionMapper {
       TURN
           + """
             where occasion_id = #{occasion} and state in ('AWAITS', 'NODDED') and said_on <= #{by}
+              and (said_on, id) > (#{after.saidOn}, #{after.id})
             order by said_on, id
             limit #{most}
             for update skip locked
             """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<TurnRow> claim(
-      @Param("occasion") long occasion, @Param("by") LocalDate by, @Param("most") int most);
+      @Param("occasion") long occasion,
+      @Param("by") LocalDate by,
+      @Param("after") Place after,
+      @Param("most") int most);
+
+  /** Where a look at the turns has come to. */
+  record Place(LocalDate saidOn, long id) {}
+
+  /** How it leaves was changed: what no colleague has decided on follows that. */
+  @Update(
+      """
+      update occasion_turn set state = #{state}
+      where occasion_id = #{occasion} and state in ('AWAITS', 'NODDED') and decided_by is null
+      """)
+  void follow(@Param("occasion") long occasion, @Param("state") String state);
 
   @Select(TURN + "where id = any (#{ids}) order by id for update")
   @Options(flushCache = Options.FlushCachePolicy.TRUE)

@@ -7,6 +7,7 @@ import app.jemble.core.occasion.TurnLook;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.record.PersonId;
 import app.jemble.message.SpentWords;
+import app.jemble.occasion.OccasionMapper.Place;
 import app.jemble.occasion.OccasionMapper.TurnRow;
 import app.jemble.people.PeopleService;
 import app.jemble.people.PersonRecord;
@@ -36,6 +37,7 @@ public class OccasionRun {
 
   private static final int LOT = 500;
   private static final String AWAITS = "AWAITS";
+  private static final Place BEGINNING = new Place(LocalDate.EPOCH, 0);
 
   private final OccasionMapper mapper;
   private final ComingRound coming;
@@ -92,7 +94,6 @@ public class OccasionRun {
   }
 
   private void note(StandingMailing of, Map<PersonId, Turn> turns) {
-    boolean waits = of.leaves() != OccasionBody.Leaves.ITSELF;
     List<PersonId> added =
         mapper.come(
             of.id(),
@@ -100,28 +101,32 @@ public class OccasionRun {
             turns.values().stream().map(t -> t.day().toString()).toArray(String[]::new),
             turns.values().stream().map(Turn::years).toArray(Integer[]::new),
             turns.values().stream().map(t -> t.said().toString()).toArray(String[]::new),
-            waits ? AWAITS : "NODDED");
+            standsAs(of.leaves()));
     spent.of(of.causeId(), added.stream().filter(Objects::nonNull).toList());
   }
 
-  /** Says what is due, and notes what was missed; answers how many turns it looked at. */
-  public int say(long id) {
-    int looked = 0;
-    int lot;
-    do {
-      lot = house.inOneGo(() -> sayLot(id));
-      looked += lot;
-    } while (lot == LOT);
-    return looked;
+  /** How a turn stands that no colleague has decided on. */
+  static String standsAs(OccasionBody.Leaves leaves) {
+    return leaves == OccasionBody.Leaves.ITSELF ? "NODDED" : AWAITS;
   }
 
-  private int sayLot(long id) {
+  /** Says what is due, and notes what was missed. */
+  public void say(long id) {
+    Place after = BEGINNING;
+    while (after != null) {
+      Place from = after;
+      after = house.inOneGo(() -> sayLot(id, from));
+    }
+  }
+
+  /** A lot of the turns after a place; answers where it ends, or null where there are no more. */
+  private Place sayLot(long id, Place from) {
     StandingMailing of = mapper.held(id);
     if (of == null || of.state() == StandingMailing.State.DRAFT) {
-      return 0;
+      return null;
     }
     // Somewhere it is tomorrow already: fourteen hours ahead (Pacific/Kiritimati).
-    List<TurnRow> lot = mapper.claim(id, house.today().plusDays(1), LOT);
+    List<TurnRow> lot = mapper.claim(id, house.today().plusDays(1), from, LOT);
     Instant now = clock.instant();
     Map<PersonId, PersonRecord> records = new HashMap<>();
     people
@@ -149,7 +154,8 @@ public class OccasionRun {
     if (!still.isEmpty()) {
       take(of, still, now);
     }
-    return over.size() + still.size();
+    TurnRow last = lot.isEmpty() ? null : lot.get(lot.size() - 1);
+    return lot.size() < LOT ? null : new Place(last.saidOn(), last.id());
   }
 
   private boolean mayLeave(StandingMailing of, TurnRow turn) {

@@ -104,6 +104,9 @@ public class Occasions {
       throw Problem.conflict(
           "Somebody else has changed this meanwhile. Look at theirs, then save again.");
     }
+    if (before.leaves() != wanted.leaves()) {
+      mapper.follow(id, OccasionRun.standsAs(wanted.leaves()));
+    }
     Cause cause = open.lockAnybodys(before.causeId());
     words.write(cause, OccasionWords.wording(wanted));
     causes.become(cause.id(), sentAs(wanted, cause.senderId()));
