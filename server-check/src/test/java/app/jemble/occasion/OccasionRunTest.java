@@ -214,6 +214,26 @@ public class OccasionRunTest extends ServerTest {
     assertThat(got(ha)).isEmpty();
   }
 
+  /** It was in the outbox, and nothing left until the day was over. */
+  @Test
+  public void whatWaitsInTheOutboxOverMidnightIsMissedAndSentLate() {
+    long uma = born("Uma", today.minusYears(45));
+    long id = active(body("ITSELF"));
+    sql.sql("update sending_rules set daily_cap = 0").update();
+    run.say(id);
+    assertThat(stateOf(uma)).isEqualTo("SENT");
+    clock.advance(Duration.ofDays(1));
+    sql.sql("update sending_rules set daily_cap = null").update();
+    sql.sql("update message set due_at = now() - interval '1 hour' where person_id = ?")
+        .param(uma)
+        .update();
+    Eventually.holds(() -> assertThat(stateOf(uma)).isEqualTo("MISSED"));
+    assertThat(got(uma)).isEmpty();
+    act("late", turnOf(uma));
+    Eventually.holds(() -> assertThat(got(uma)).hasSize(1));
+    assertThat(Mails.subject(got(uma).get(0))).isEqualTo("45 today");
+  }
+
   @Test
   public void whoCannotBeReachedOrLacksAValueIsMissedWithTheReason() {
     long io = born("Io", today.minusYears(25));

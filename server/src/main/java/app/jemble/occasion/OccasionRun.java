@@ -173,7 +173,7 @@ public class OccasionRun {
 
   private void take(StandingMailing of, List<TurnRow> due, Instant now) {
     if (of.leaves() != OccasionBody.Leaves.TASK) {
-      writer.write(of, due, now);
+      writer.write(of, due, false, now);
       return;
     }
     Account sender = house.sender(of);
@@ -190,7 +190,7 @@ public class OccasionRun {
   /** Says what was missed, now; answers how many left. */
   int sendLate(StandingMailing of, List<TurnRow> turns) {
     mapper.late(turns.stream().map(TurnRow::id).toArray(Long[]::new));
-    return writer.write(of, turns, clock.instant());
+    return writer.write(of, turns, true, clock.instant());
   }
 
   private ZoneId zone(PersonRecord person) {

@@ -26,6 +26,9 @@ import org.springframework.stereotype.Component;
 @Component
 class TurnWriter {
 
+  /** No year is as large. */
+  private static final long LATE = 1_000_000;
+
   private final OccasionMapper mapper;
   private final OpenCauses open;
   private final AudienceService audience;
@@ -57,9 +60,11 @@ class TurnWriter {
   /**
    * Each of these has its message in the outbox afterwards, or a reason why not.
    *
+   * @param late whether a colleague sends them after their day, when a first one may have been
+   *     stopped
    * @return how many have one
    */
-  int write(StandingMailing of, List<TurnRow> due, Instant now) {
+  int write(StandingMailing of, List<TurnRow> due, boolean late, Instant now) {
     Cause cause = open.anybodys(of.causeId());
     Letter letter = letters.of(cause);
     List<Reader> readers =
@@ -78,7 +83,8 @@ class TurnWriter {
       if (not.isPresent()) {
         missed.computeIfAbsent(not.get(), why -> new ArrayList<>()).add(turn.id());
       } else {
-        messages.add(maker.make(letter, reader, null, returnDomain, now));
+        messages.add(
+            maker.make(letter, reader, null, returnDomain, now).numbered(number(turn, late)));
         leave.add(turn);
       }
     }
@@ -88,6 +94,11 @@ class TurnWriter {
       mapper.turn(leave.stream().map(TurnRow::id).toArray(Long[]::new), "SENT", "");
     }
     return leave.size();
+  }
+
+  /** One a year, and one more that is late: the database takes no other. */
+  private static long number(TurnRow turn, boolean late) {
+    return turn.day().getYear() + (late ? LATE : 0);
   }
 
   private Reader saidTo(StandingMailing of, Reader reader, TurnRow turn) {
