@@ -1,6 +1,7 @@
 <script lang="ts">
   import { listsQuery } from '$lib/api/queries';
   import type { ImportChoices } from '$lib/api/types';
+  import SeriesSelect from '$lib/series/SeriesSelect.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { Select } from 'flowbite-svelte';
 
@@ -64,6 +65,14 @@
       ]}
       value={choices.list ?? 0}
       onchange={(e) => onchange({ ...choices, list: Number(e.currentTarget.value) || null })}
+    />
+  </label>
+  <label class="flex flex-col gap-1">
+    All of them come into a series
+    <SeriesSelect
+      value={choices.series ?? 0}
+      none="no series"
+      onchange={(series) => onchange({ ...choices, series: series || null })}
     />
   </label>
 </div>

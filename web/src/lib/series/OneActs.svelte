@@ -73,6 +73,15 @@
         >Leave it out for {first}</button
       >
     {/if}
+    {#if isIn && read.stands === 'SKIPPED'}
+      <button
+        type="button"
+        class={act}
+        onclick={() =>
+          void acts.skipNot(way.personId, read.stepId, `${way.name} gets step ${read.place}.`)}
+        >Give it to {first} after all</button
+      >
+    {/if}
     {#if isIn}
       {#if way.entry?.heldUntil && new Date(way.entry.heldUntil) > now()}
         <button type="button" class={act} onclick={() => void hold(null)}>No longer wait</button>

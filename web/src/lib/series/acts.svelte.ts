@@ -105,6 +105,14 @@ export class SeriesActs {
     );
   }
 
+  async skipNot(person: number, step: number, words: string): Promise<boolean> {
+    const params = { path: { ...this.#params.path, person, step } };
+    return this.#forOne(
+      api.DELETE('/api/series/{id}/people/{person}/skip/{step}', { params }),
+      words
+    );
+  }
+
   async sendNow(person: number, step: number, words: string): Promise<boolean> {
     const params = { path: { ...this.#params.path, person, step } };
     return this.#forOne(api.POST('/api/series/{id}/people/{person}/now/{step}', { params }), words);

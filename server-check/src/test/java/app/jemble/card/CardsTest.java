@@ -16,6 +16,8 @@ import jakarta.mail.internet.MimeMessage;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -26,6 +28,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
@@ -158,35 +162,47 @@ public class CardsTest extends ServerTest {
   }
 
   @Test
-  public void aThousandAreDrawnInTwentySecondsAndReadBack() throws Exception {
+  public void aThousandAreDrawnInTwentySecondsAndReadBack() {
     List<String> scripts = PARTS.keySet().stream().sorted().toList();
-    CardBody card = card("leaves");
+    Cards.Prepared card = cards.prepare(card("leaves"));
     cards.draw(card, values("Warm", 1), Locale.UK);
-    int largest = 0;
     List<List<String>> names = scripts.stream().map(script -> names(script, 1000)).toList();
+    AtomicInteger largest = new AtomicInteger();
     long begun = System.nanoTime();
-    for (int i = 0; i < 1000; i++) {
-      String name = names.get(i % 7).get(i);
-      Cards.Drawn drawn = cards.draw(card, values(name, i % 90 + 1), Locale.UK);
-      largest = Math.max(largest, drawn.jpeg().length);
-      if (i % 250 == 0) {
-        BufferedImage read = ImageIO.read(new ByteArrayInputStream(drawn.jpeg()));
-        assertThat(read.getWidth()).isEqualTo(1000);
-        assertThat(read.getHeight()).isEqualTo(625);
-        assertThat(drawn.words()).isEqualTo("Dear " + name + " " + (i % 90 + 1) + " years");
-      }
-    }
+    // By as many hands as the machine has.
+    IntStream.range(0, 1000)
+        .parallel()
+        .forEach(
+            i -> {
+              String name = names.get(i % 7).get(i);
+              Cards.Drawn drawn = cards.draw(card, values(name, i % 90 + 1), Locale.UK);
+              largest.accumulateAndGet(drawn.jpeg().length, Math::max);
+              if (i % 250 == 0) {
+                assertReadBack(drawn, "Dear " + name + " " + (i % 90 + 1) + " years");
+              }
+            });
     double seconds = (System.nanoTime() - begun) / 1e9;
     System.out.printf(
-        Locale.ROOT, "1,000 cards in %.1f s, the largest %,d octets.%n", seconds, largest);
+        Locale.ROOT, "1,000 cards in %.1f s, the largest %,d octets.%n", seconds, largest.get());
     assertThat(seconds).isLessThan(20);
-    assertThat(largest).isLessThan(140_000);
+    assertThat(largest.get()).isLessThan(140_000);
+  }
+
+  private static void assertReadBack(Cards.Drawn drawn, String words) {
+    try {
+      BufferedImage read = ImageIO.read(new ByteArrayInputStream(drawn.jpeg()));
+      assertThat(read.getWidth()).isEqualTo(1000);
+      assertThat(read.getHeight()).isEqualTo(625);
+      assertThat(drawn.words()).isEqualTo(words);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   @Test
   public void everyPictureThatShipsIsLight() {
     for (String picture : CardBoard.SHIPPED) {
-      Cards.Drawn drawn = cards.draw(card(picture), values("Bea", 36), Locale.UK);
+      Cards.Drawn drawn = cards.draw(cards.prepare(card(picture)), values("Bea", 36), Locale.UK);
       assertThat(drawn.jpeg().length).as(picture).isLessThan(140_000);
       assertThat(api.get("/api/card-pictures/" + picture).status()).isEqualTo(200);
     }

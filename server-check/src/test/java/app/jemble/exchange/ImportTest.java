@@ -169,6 +169,29 @@ public class ImportTest extends ServerTest {
         .toString();
   }
 
+  @Test
+  public void whoIsBroughtInComesIntoASeries() {
+    long series =
+        api.post("/api/series", Map.of("name", "Brought in", "topicId", 1))
+            .json()
+            .get("id")
+            .asLong();
+    addPerson("Kim", "Known", "kim@into.example");
+    String file = "E-mail;First name\nkim@into.example;Kim\nnew@into.example;Neo\n";
+    long id = upload(file.getBytes(StandardCharsets.UTF_8));
+    check(id, "series", series);
+    run(id);
+    assertThat(
+            sql.sql(
+                    "select p.email || ' ' || e.came_by from series_entry e"
+                        + " join person p on p.id = e.person_id where e.series_id = ? order by 1")
+                .param(series)
+                .query(String.class)
+                .list())
+        .hasSize(2)
+        .allSatisfy(how -> assertThat(how).contains(" imported with "));
+  }
+
   /** Many rows, one in a hundred of them bad; the same file again; and taking it all back. */
   @Test
   public void manyRowsAreTakenInTheBadReportedAndAgainChangesNothing() {

@@ -49,6 +49,7 @@ public class OddFilesTest extends ServerTest {
     choices.put("kind", "contact");
     choices.put("days", "DAY_FIRST");
     choices.put("list", null);
+    choices.put("series", null);
     String path = "/api/imports/" + state.get("id").asLong();
     assertThat(api.put(path, choices).status()).isEqualTo(200);
     Eventually.holds(

@@ -15,6 +15,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -49,6 +50,9 @@ public class Cards {
    * @param missing fields without a value and without a fallback
    */
   public record Drawn(byte[] jpeg, int width, int height, String words, Set<String> missing) {}
+
+  /** A card whose texts are read once, for however many people. */
+  public record Prepared(CardBody card, List<Template> texts, ZoneId zone) {}
 
   private final CardBoard board;
   private final PictureService pictures;
@@ -96,17 +100,26 @@ public class Cards {
     return TemplateParser.parse(text, TemplateParser.Kind.PLAIN_TEXT, fields);
   }
 
-  /** The card with somebody's values in their language. */
-  public Drawn draw(CardBody card, Values values, Locale language) {
+  /** Reads what stands on a card that {@link #check} found sound. */
+  public Prepared prepare(CardBody card) {
     FieldCatalogue fields = workspace.fields();
+    List<Template> texts =
+        card.words().stream()
+            .map(words -> parsed(words.text(), fields).template().orElseThrow())
+            .toList();
+    return new Prepared(card, texts, workspace.current().zoneId());
+  }
+
+  /** The card with somebody's values in their language. */
+  public Drawn draw(Prepared prepared, Values values, Locale language) {
+    CardBody card = prepared.card();
     Set<String> missing = new TreeSet<>();
     List<CardWords> said = new ArrayList<>();
-    for (CardBody.PlacedWords words : card.words()) {
-      Template template = parsed(words.text(), fields).template().orElseThrow();
+    for (int i = 0; i < card.words().size(); i++) {
       Renderer.Rendered rendered =
-          Renderer.render(template, values, language, workspace.current().zoneId());
+          Renderer.render(prepared.texts().get(i), values, language, prepared.zone());
       missing.addAll(rendered.missing());
-      said.add(words.placed().saying(rendered.text()));
+      said.add(card.words().get(i).placed().saying(rendered.text()));
     }
     BufferedImage drawn = CardDrawing.draw(board.picture(card.picture()), said, board.fonts());
     String words =
@@ -120,7 +133,7 @@ public class Cards {
    *
    * @param by the colleague whose it is
    */
-  public Map<String, FieldValue> fields(CardBody card, Values values, Locale language, long by) {
+  public Map<String, FieldValue> fields(Prepared card, Values values, Locale language, long by) {
     Drawn drawn = draw(card, values, language);
     if (!drawn.missing().isEmpty()) {
       return Map.of();

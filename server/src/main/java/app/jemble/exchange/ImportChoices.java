@@ -15,6 +15,7 @@ import java.util.List;
  * @param kind the kind of people who are new, where no column says it
  * @param days in which order days are written in digits
  * @param list the list they are all put on, or null
+ * @param series the series they all come into, or null
  */
 @Schema(name = "ImportChoices")
 record ImportChoices(
@@ -23,7 +24,8 @@ record ImportChoices(
     SameBy sameBy,
     String kind,
     DayOrder days,
-    @Schema(nullable = true) Long list) {
+    @Schema(nullable = true) Long list,
+    @Schema(nullable = true) Long series) {
 
   /** By what two records are the same person. */
   enum SameBy {

@@ -26,6 +26,7 @@ class ImportRunner {
   private final ImportMapper mapper;
   private final ChangeService changes;
   private final PersonLists lists;
+  private final BroughtIn broughtIn;
   private final WorkspaceService workspace;
   private final ObjectMapper json;
 
@@ -33,11 +34,13 @@ class ImportRunner {
       ImportMapper mapper,
       ChangeService changes,
       PersonLists lists,
+      BroughtIn broughtIn,
       WorkspaceService workspace,
       ObjectMapper json) {
     this.mapper = mapper;
     this.changes = changes;
     this.lists = lists;
+    this.broughtIn = broughtIn;
     this.workspace = workspace;
     this.json = json;
   }
@@ -47,8 +50,24 @@ class ImportRunner {
     FieldCatalogue fields = workspace.fields();
     int done = addNew(batch, run, choices, fields, progress);
     change(batch, run, choices, fields, done, progress);
+    putTogether(batch, run, choices, mapper.knownPeople(run.id()));
+  }
+
+  /** The series that they come into is there, and open to the colleague. */
+  void mustBeOpen(ImportChoices choices) {
+    if (choices.series() != null) {
+      broughtIn.mustBeOpen(choices.series());
+    }
+  }
+
+  /** On the list and into the series that were chosen. */
+  private void putTogether(
+      long batch, ImportRun run, ImportChoices choices, List<PersonId> people) {
     if (choices.list() != null) {
-      lists.add(batch, choices.list(), mapper.knownPeople(run.id()));
+      lists.add(batch, choices.list(), people);
+    }
+    if (choices.series() != null && !people.isEmpty()) {
+      broughtIn.comeInto(choices.series(), people, "imported with " + run.fileName());
     }
   }
 
@@ -70,9 +89,7 @@ class ImportRunner {
       List<String> values = rows.stream().map(ImportMapper.ReadRow::values).toList();
       needOrganisations(batch, choices, values);
       List<PersonId> people = changes.addEach(batch, mapped, values);
-      if (choices.list() != null) {
-        lists.add(batch, choices.list(), people);
-      }
+      putTogether(batch, run, choices, people);
       after = rows.get(rows.size() - 1).rowNo();
       done += rows.size();
       progress.accept(done);

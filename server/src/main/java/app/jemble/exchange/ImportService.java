@@ -94,7 +94,8 @@ class ImportService {
         email || !columns.contains("number")
             ? ImportChoices.SameBy.EMAIL
             : ImportChoices.SameBy.NUMBER;
-    return new ImportChoices(columns, sameBy, "contact", days(columns, samples, fields), null);
+    return new ImportChoices(
+        columns, sameBy, "contact", days(columns, samples, fields), null, null);
   }
 
   private static DayOrder days(
@@ -164,6 +165,7 @@ class ImportService {
     if (!fields.find("kind").get().choices().contains(choices.kind())) {
       throw Problem.wrong("kind", "Say whether new people are contacts, leads or members.");
     }
+    runner.mustBeOpen(choices);
     return choices;
   }
 

@@ -112,7 +112,8 @@ class CardProofs {
                 "workspace.name",
                 FieldValue.text(workspace.current().name())));
     Values known = about.over(values.of(person, fields));
-    Cards.Drawn drawn = cards.draw(wanted.card(), known, Locale.forLanguageTag(person.language()));
+    Cards.Drawn drawn =
+        cards.draw(cards.prepare(wanted.card()), known, Locale.forLanguageTag(person.language()));
     return new CardProof(
         person.name() == null ? "" : person.name(),
         "data:image/jpeg;base64," + Base64.getEncoder().encodeToString(drawn.jpeg()),

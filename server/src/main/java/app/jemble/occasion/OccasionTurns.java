@@ -56,7 +56,7 @@ class OccasionTurns implements ComingTurns, LastLook {
         .map(
             turn ->
                 values.about(
-                    of,
+                    values.ready(of),
                     person.id(),
                     turn.day().getYear(),
                     turn.years(),

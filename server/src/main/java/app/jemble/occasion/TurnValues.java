@@ -36,19 +36,30 @@ class TurnValues {
   }
 
   /**
+   * A standing mailing about to be said to some.
+   *
+   * @param card read once; null for none
+   * @param by the id of its sender
+   */
+  record Ready(Cards.Prepared card, long by) {}
+
+  Ready ready(StandingMailing of) {
+    CardBody card = card(of);
+    return new Ready(card == null ? null : cards.prepare(card), house.sender(of).id());
+  }
+
+  /**
    * @param year of the day; the number of the turn
    * @param values of the person, with those of the sender and the house
    */
-  About about(
-      StandingMailing of, PersonId person, int year, int years, Values values, Locale language) {
+  About about(Ready ready, PersonId person, int year, int years, Values values, Locale language) {
     Map<String, FieldValue> fields = new HashMap<>();
     if (years > 0) {
       fields.put("years", new FieldValue.Amount(BigDecimal.valueOf(years)));
     }
-    CardBody card = card(of);
-    if (card != null) {
+    if (ready.card() != null) {
       Values known = new About(year, person, "", Map.copyOf(fields)).over(values);
-      fields.putAll(cards.fields(card, known, language, house.sender(of).id()));
+      fields.putAll(cards.fields(ready.card(), known, language, ready.by()));
     }
     return new About(year, person, "", fields);
   }

@@ -76,9 +76,10 @@ class TurnWriter {
     List<TurnRow> leave = new ArrayList<>();
     List<NewMessage> messages = new ArrayList<>();
     String returnDomain = workspace.current().returnDomain();
+    TurnValues.Ready ready = values.ready(of);
     for (int i = 0; i < due.size(); i++) {
       TurnRow turn = due.get(i);
-      Reader reader = saidTo(of, readers.get(i), turn);
+      Reader reader = saidTo(ready, readers.get(i), turn);
       Optional<String> not = notTo(letter, reader, now);
       if (not.isPresent()) {
         missed.computeIfAbsent(not.get(), why -> new ArrayList<>()).add(turn.id());
@@ -101,13 +102,13 @@ class TurnWriter {
     return turn.day().getYear() + (late ? LATE : 0);
   }
 
-  private Reader saidTo(StandingMailing of, Reader reader, TurnRow turn) {
+  private Reader saidTo(TurnValues.Ready ready, Reader reader, TurnRow turn) {
     if (reader == null || reader.reach() != Reach.READY) {
       return reader;
     }
     About about =
         values.about(
-            of,
+            ready,
             turn.personId(),
             turn.day().getYear(),
             turn.years(),

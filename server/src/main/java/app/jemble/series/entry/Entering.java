@@ -176,6 +176,16 @@ public class Entering {
     }
   }
 
+  /** Somebody gets a step after all that was left out for them. */
+  @Transactional
+  public void skipNot(long seriesId, PersonId person, long stepId) {
+    accounts.currentWriter();
+    open.lock(seriesId);
+    if (entries.skipNot(seriesId, person, stepId) == 0) {
+      throw Problem.conflict("It was not left out for them, or they are past it.");
+    }
+  }
+
   /** Sends somebody the step that is next for them, without waiting for it. */
   public void sendNow(long seriesId, PersonId person, long stepId) {
     accounts.currentWriter();

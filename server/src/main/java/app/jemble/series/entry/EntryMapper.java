@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -397,6 +398,18 @@ interface EntryMapper {
       on conflict (entry_id, step_id) do update set step_id = excluded.step_id
       """)
   int skip(
+      @Param("series") long series, @Param("person") PersonId person, @Param("step") long step);
+
+  /** They get it after all, as long as they are not past it. */
+  @Delete(
+      """
+      delete from series_skip k
+      using series_entry e
+      where e.id = k.entry_id and e.series_id = #{series} and e.person_id = #{person}
+        and e.state = 'in' and k.step_id = #{step}
+        and not exists (select from series_pass p where p.entry_id = e.id and p.step_id = k.step_id)
+      """)
+  int skipNot(
       @Param("series") long series, @Param("person") PersonId person, @Param("step") long step);
 
   @Select(

@@ -17,6 +17,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -141,5 +142,13 @@ class SeriesPeopleController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void skip(@PathVariable long id, @PathVariable PersonId person, @PathVariable long step) {
     entering.skip(id, person, step);
+  }
+
+  /** They get it after all. */
+  @Needs(Right.WRITE)
+  @DeleteMapping("/{person}/skip/{step}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void skipNot(@PathVariable long id, @PathVariable PersonId person, @PathVariable long step) {
+    entering.skipNot(id, person, step);
   }
 }
