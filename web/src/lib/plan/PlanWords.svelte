@@ -21,9 +21,10 @@
   const outcome = $derived(sheet ? outcomeWords(sheet, session.zone) : '');
 
   async function write() {
-    if (!editable || !sheet) return;
+    if (!editable) return;
     wrong = '';
-    typed = sheet.words;
+    // Who types before the plan is there must not type into nothing.
+    typed = sheet?.words ?? '';
     await tick();
     box?.select();
   }
