@@ -8,7 +8,7 @@
   import { notices } from '$lib/ui/notices.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { awaiting, inParts, standsWords, yearsWords } from './occasion';
+  import { awaiting, inParts, lateWords, standsWords, yearsWords } from './occasion';
   import SeeTurn from './SeeTurn.svelte';
 
   const queries = useQueryClient();
@@ -72,8 +72,9 @@
           >
         {/if}
         {#if mayWrite && turn.state === 'MISSED'}
-          <HouseButton weight="quiet" onclick={() => act('late', [turn], 'It leaves now.')}
-            >Send it late</HouseButton
+          {@const late = lateWords(turn)}
+          <HouseButton weight="quiet" onclick={() => act('late', [turn], late.done)}
+            >{late.act}</HouseButton
           >
         {/if}
         {#if mayWrite && ['AWAITS', 'NODDED', 'MISSED'].includes(turn.state)}

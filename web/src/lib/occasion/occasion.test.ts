@@ -5,6 +5,7 @@ import {
   fresh,
   inParts,
   inWords,
+  lateWords,
   offsetWords,
   roundsOf,
   standsWords,
@@ -55,6 +56,10 @@ describe('words', () => {
   });
   it('say how many years', () => {
     expect([0, 1, 36].map((years) => yearsWords({ years }))).toEqual(['', '1 year', '36 years']);
+  });
+  it('say what is done with one that was missed', () => {
+    expect(lateWords(turn({})).act).toBe('Send it late');
+    expect(lateWords(turn({ leaves: 'TASK' })).act).toBe('Make the task');
   });
   it('say where a turn stands', () => {
     expect(standsWords(turn({ state: 'MISSED', reason: 'there is no first name' }))).toBe(

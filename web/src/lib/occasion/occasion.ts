@@ -73,6 +73,13 @@ export function standsWords(turn: OccasionTurn): string {
   }
 }
 
+/** What is done with one that was missed, and what is said then. */
+export function lateWords(turn: Pick<OccasionTurn, 'leaves'>): { act: string; done: string } {
+  return turn.leaves === 'TASK'
+    ? { act: 'Make the task', done: 'The task is made.' }
+    : { act: 'Send it late', done: 'It leaves now.' };
+}
+
 /** What was missed, today's, and the rest of the week's. */
 export function inParts(turns: OccasionTurn[], today: string) {
   return {

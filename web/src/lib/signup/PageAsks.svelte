@@ -4,7 +4,7 @@
   import type { SignUpPageBody } from '$lib/api/types';
   import { createQuery } from '@tanstack/svelte-query';
   import { Select } from 'flowbite-svelte';
-  import { moved } from './signup';
+  import { hearsOf, moved } from './signup';
 
   interface Props {
     page: SignUpPageBody;
@@ -87,8 +87,6 @@
         >
       {/each}
     </div>
-    <p class="mt-1 text-[0.87rem] text-soft">
-      Who is new hears of what they tick, and of nothing else.
-    </p>
+    <p class="mt-1 text-[0.87rem] text-soft">{hearsOf(page)}</p>
   </fieldset>
 {/if}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { cameOf, fresh, keyOf, moved, unwritten, withLanguage } from './signup';
+import { cameOf, fresh, hearsOf, keyOf, moved, unwritten, withLanguage } from './signup';
 
 describe('the address of a sign-up page', () => {
   it.each([
@@ -34,4 +34,17 @@ describe('what came of it', () => {
     expect(cameOf({ numbers })).toBe('412 saw it · 120 began · 80 asked · 61 confirmed');
     expect(cameOf({ numbers: { ...numbers, saw: 0 } })).toBe('Nobody has seen it yet');
   });
+});
+
+describe('what one hears of', () => {
+  it.each([
+    [[1], null, 'Who is new hears of what they tick, and of nothing else.'],
+    [
+      [1],
+      2,
+      'Who is new hears of what they tick and of the topic of the series, and of nothing else.'
+    ],
+    [[], 2, 'Who is new hears of the topic of the series, and of nothing else.'],
+    [[], null, 'Without topics to tick, who is new hears of everything the house writes about.']
+  ])('%s, series %s', (topics, series, words) => expect(hearsOf({ topics, series })).toBe(words));
 });

@@ -70,6 +70,17 @@ export function withLanguage(page: SignUpPageBody, language: ReaderLanguage): Si
   return { ...page, words: [...page.words, { language, words }] };
 }
 
+/** What somebody who is new hears of. */
+export function hearsOf(page: Pick<SignUpPageBody, 'topics' | 'series'>): string {
+  if (page.topics.length > 0) {
+    const series = page.series ? ' and of the topic of the series' : '';
+    return `Who is new hears of what they tick${series}, and of nothing else.`;
+  }
+  return page.series
+    ? 'Who is new hears of the topic of the series, and of nothing else.'
+    : 'Without topics to tick, who is new hears of everything the house writes about.';
+}
+
 /** What came of a page, as a sentence: "412 saw it, 80 asked, 61 confirmed". */
 export function cameOf({ numbers: n }: Pick<SignUpPageView, 'numbers'>): string {
   if (n.saw === 0) return 'Nobody has seen it yet';

@@ -58,8 +58,8 @@ create table occasion_turn (
   said_on     date not null,
   state       text not null
     check (state in ('AWAITS', 'NODDED', 'SENT', 'TASK', 'MISSED', 'LET_GO')),
-  -- Sent by a colleague after its day.
-  sent_late   boolean not null default false,
+  -- How often a colleague has sent it after its day.
+  late        int not null default 0,
   -- Why it was missed.
   reason      text not null default '',
   decided_by  bigint references account,

@@ -5,22 +5,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jemble.Api;
 import app.jemble.Eventually;
 import app.jemble.Mails;
-import app.jemble.ServerTest;
 import app.jemble.core.card.CardDrawing;
 import app.jemble.core.card.CardWords;
 import app.jemble.core.card.CardWords.Align;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
-import app.jemble.occasion.OccasionRun;
+import app.jemble.occasion.OccasionTrial;
 import jakarta.mail.internet.MimeMessage;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.time.Duration;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -38,9 +35,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Cards drawn for people of seven scripts: nothing is cut, and they travel light. */
-public class CardsTest extends ServerTest {
-
-  private static final ZoneId HOUSE = ZoneId.of("Europe/London");
+public class CardsTest extends OccasionTrial {
 
   /** Names are made up of common parts (from memory). */
   private static final Map<String, List<String>> PARTS =
@@ -56,23 +51,10 @@ public class CardsTest extends ServerTest {
   private Cards cards;
   private CardBoard board;
 
-  @Override
-  protected int people() {
-    return 2;
-  }
-
-  @Override
-  protected Duration readersDay() {
-    return Duration.ofDays(30);
-  }
-
-  @BeforeClass(dependsOnMethods = "startAll")
-  public void signIn() {
-    api.signIn("orla", "lowen-quay");
+  @BeforeClass(dependsOnMethods = "signIn")
+  public void findTheCards() {
     cards = application.getBean(Cards.class);
     board = application.getBean(CardBoard.class);
-    sql.sql("update sending_rules set hours = null").update();
-    sql.sql("update person set birthday = null").update();
   }
 
   private static List<String> names(String script, int count) {
@@ -219,21 +201,8 @@ public class CardsTest extends ServerTest {
     words.put("size", 72);
     words.put("colour", "#24271f");
     words.put("align", "CENTRE");
-    Map<String, Object> body = new HashMap<>();
-    body.put("name", "With a card");
-    body.put("topicId", 1);
-    body.put("field", "birthday");
-    body.put("kind", "YEARLY");
-    body.put("offset", 0);
-    body.put("rounds", List.of());
-    body.put("whom", List.of());
-    body.put("at", "09:00");
-    body.put("leaves", "ITSELF");
+    Map<String, Object> body = body("ITSELF");
     body.put("card", Map.of("picture", picture, "words", List.of(words)));
-    body.put("subject", "Happy birthday");
-    body.put("body", "<p>Dear {{first_name}},</p><p>all the best.</p>");
-    body.put("letterheadId", null);
-    body.put("version", 0);
     return body;
   }
 
@@ -253,7 +222,7 @@ public class CardsTest extends ServerTest {
         api.get("/api/mailings/" + made.json().get("causeId").asLong() + "/proofs/" + ida);
     assertThat(proof.json().get("html").asString()).contains("/pictures/");
     api.post("/api/occasions/" + id + "/activate", Map.of());
-    application.getBean(OccasionRun.class).say(id);
+    run.say(id);
     Eventually.holds(() -> assertThat(mails("ida@cards.example")).hasSize(1));
     MimeMessage mail = mails("ida@cards.example").get(0);
     String whole = Mails.whole(mail);
@@ -263,13 +232,6 @@ public class CardsTest extends ServerTest {
     Element picture = Jsoup.parse(Mails.html(mail)).selectFirst("img[src^=cid:]");
     assertThat(picture).isNotNull();
     assertThat(picture.attr("alt")).isEqualTo("Ida, 40 \"years\"!");
-  }
-
-  private List<MimeMessage> mails(String address) {
-    return office.delivered().stream()
-        .filter(d -> d.to().equals(address))
-        .map(d -> d.message())
-        .toList();
   }
 
   @Test

@@ -5,71 +5,26 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jemble.Api;
 import app.jemble.Eventually;
 import app.jemble.Mails;
-import app.jemble.ServerTest;
 import jakarta.mail.internet.MimeMessage;
 import java.time.Duration;
 import java.time.LocalDate;
-import java.time.ZoneId;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
 /** Days come round to people: what is said by itself, after a nod, late, or not at all. */
-public class OccasionRunTest extends ServerTest {
+public class OccasionRunTest extends OccasionTrial {
 
-  private static final ZoneId HOUSE = ZoneId.of("Europe/London");
-
-  private OccasionRun run;
-  private int named;
   private LocalDate today;
-
-  @Override
-  protected int people() {
-    return 2;
-  }
-
-  @Override
-  protected Duration readersDay() {
-    return Duration.ofDays(30);
-  }
-
-  @BeforeClass(dependsOnMethods = "startAll")
-  public void signIn() {
-    api.signIn("orla", "lowen-quay");
-    run = application.getBean(OccasionRun.class);
-    sql.sql("update sending_rules set hours = null").update();
-    sql.sql("update person set birthday = null").update();
-  }
 
   /** A morning at eleven; earlier trials left nothing that may be said on it. */
   @BeforeMethod
   public void anotherMonday() {
     sql.sql("update occasion set state = 'paused'").update();
     today = LocalDate.ofInstant(clock.toMonday(HOUSE), HOUSE);
-  }
-
-  private Map<String, Object> body(String leaves) {
-    Map<String, Object> body = new HashMap<>();
-    body.put("name", "Birthday " + ++named);
-    body.put("topicId", 1);
-    body.put("field", "birthday");
-    body.put("kind", "YEARLY");
-    body.put("offset", 0);
-    body.put("rounds", List.of());
-    body.put("whom", List.of());
-    body.put("at", "09:00");
-    body.put("leaves", leaves);
-    body.put("card", null);
-    body.put("subject", "{{years}} today");
-    body.put("body", "<p>Dear {{first_name}}, you are {{years}}.</p>");
-    body.put("letterheadId", null);
-    body.put("version", 0);
-    return body;
   }
 
   private long active(Map<String, Object> body) {
@@ -90,10 +45,7 @@ public class OccasionRunTest extends ServerTest {
   private List<MimeMessage> got(long person) {
     String address =
         sql.sql("select email from person where id = ?").param(person).query(String.class).single();
-    return office.delivered().stream()
-        .filter(d -> d.to().equals(address))
-        .map(d -> d.message())
-        .toList();
+    return mails(address);
   }
 
   private JsonNode turnOf(long person) {
@@ -227,7 +179,12 @@ public class OccasionRunTest extends ServerTest {
     sql.sql("update message set due_at = now() - interval '1 hour' where person_id = ?")
         .param(uma)
         .update();
-    Eventually.holds(() -> assertThat(stateOf(uma)).isEqualTo("MISSED"));
+    Eventually.holds(
+        () -> {
+          run.say(id);
+          assertThat(stateOf(uma)).isEqualTo("MISSED");
+        });
+    assertThat(turnOf(uma).get("reason").asString()).contains("its day was over");
     assertThat(got(uma)).isEmpty();
     act("late", turnOf(uma));
     Eventually.holds(() -> assertThat(got(uma)).hasSize(1));
@@ -308,6 +265,54 @@ public class OccasionRunTest extends ServerTest {
     run.say(id);
     Eventually.holds(() -> assertThat(got(round)).hasSize(1));
     assertThat(stateOf(not)).isEqualTo("none");
+  }
+
+  /** Only a message that is stopped for good makes it missed: nobody has two. */
+  @Test
+  public void whatWasLateLastYearKeepsNobodyFromThisYears() {
+    long vi = born("Vi", today.minusYears(29));
+    long id = active(body("ITSELF"));
+    run.say(id);
+    Eventually.holds(() -> assertThat(got(vi)).hasSize(1));
+    // A year on, it is missed and sent late: last year's turn stands in nobody's way.
+    sql.sql(
+            "update occasion_turn set day = day - 365, said_on = said_on - 365, years = years - 1"
+                + " where person_id = ?")
+        .param(vi)
+        .update();
+    sql.sql("update message set record_id = record_id - 1 where person_id = ?").param(vi).update();
+    run.lookAhead(id);
+    clock.advance(Duration.ofDays(1));
+    sql.sql("update occasion_turn set state = 'NODDED' where person_id = ? and said_on = ?")
+        .params(vi, today)
+        .update();
+    run.say(id);
+    assertThat(stateOf(vi)).isEqualTo("MISSED");
+    act("late", turnOf(vi));
+    Eventually.holds(() -> assertThat(got(vi)).hasSize(2));
+    assertThat(
+            sql.sql("select state from occasion_turn where person_id = ? order by day")
+                .param(vi)
+                .query(String.class)
+                .list())
+        .containsExactly("SENT", "SENT");
+  }
+
+  @Test
+  public void aTaskThatWasMissedIsMadeLate() {
+    long wes = born("Wes", today.minusYears(61));
+    long id = active(body("TASK"));
+    clock.advance(Duration.ofDays(1));
+    run.say(id);
+    assertThat(turnOf(wes).get("reason").asString()).isEqualTo("nothing could leave on the day");
+    act("late", turnOf(wes));
+    assertThat(
+            sql.sql("select count(*) from task where person_id = ?")
+                .param(wes)
+                .query(Long.class)
+                .single())
+        .isEqualTo(1);
+    assertThat(got(wes)).isEmpty();
   }
 
   @Test

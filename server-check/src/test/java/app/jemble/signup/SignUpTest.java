@@ -53,13 +53,7 @@ public class SignUpTest extends SignUpTrial {
                 "concat_ws(',', kind, first_name, birthday, source, tags, language,"
                     + " (select login from account where id = owner_id))"))
         .isEqualTo("lead,Bea,1990-11-27,the quay board,{newcomer},en,orla");
-    assertThat(
-            sql.sql("select topic_id from topic_left where person_id = ?")
-                .param(personWith(address))
-                .query(Long.class)
-                .list())
-        .contains(other)
-        .doesNotContain(wanted);
+    assertThat(topicsLeft(address)).contains(other).doesNotContain(wanted);
   }
 
   @Test
@@ -119,6 +113,30 @@ public class SignUpTest extends SignUpTrial {
                 .query(String.class)
                 .single())
         .isEqualTo("signed up at Page series");
+    assertThat(topicsLeft("cy@sign.example"))
+        .as("the series reaches them, whatever else they hear nothing of")
+        .doesNotContain(topic)
+        .isNotEmpty();
+  }
+
+  private List<Long> topicsLeft(String address) {
+    return sql.sql("select topic_id from topic_left where person_id = ?")
+        .param(personWith(address))
+        .query(Long.class)
+        .list();
+  }
+
+  @Test
+  public void onAPageWithoutTopicsOneHearsOfWhateverTheHouseWrites() {
+    make(body("plain"));
+    long known = addPerson("Al", "Ready", "al@plain.example");
+    sql.sql("update person set asked_not = true where id = ?").param(known).update();
+    for (String address : List.of("al@plain.example", "ny@plain.example")) {
+      ask("plain", "email", address, "first_name", "Al");
+      confirm(address);
+      assertThat(topicsLeft(address)).isEmpty();
+      assertThat(valueOf(address, "reach")).isEqualTo("READY");
+    }
   }
 
   @Test

@@ -72,7 +72,7 @@ final class RowReader {
           take(field, cells.get(i), language, values);
         } catch (FieldException wrong) {
           if (isKey(field)) {
-            return new Read(write(values), wrong.getMessage(), null, null);
+            return new Read(json.writeAll(values), wrong.getMessage(), null, null);
           }
           notes.add("Left out: " + wrong.getMessage());
         }
@@ -131,9 +131,12 @@ final class RowReader {
     String key = key(values);
     if (key == null) {
       return new Read(
-          write(values), "There is no " + wanted() + " to know this person by.", null, null);
+          json.writeAll(values),
+          "There is no " + wanted() + " to know this person by.",
+          null,
+          null);
     }
-    return new Read(write(values), null, note, key);
+    return new Read(json.writeAll(values), null, note, key);
   }
 
   /** By what was chosen; where a row lacks it, by name and postcode. */
@@ -164,17 +167,5 @@ final class RowReader {
 
   private static String text(Map<String, FieldValue> values, String field) {
     return values.get(field) instanceof FieldValue.Text t ? t.text() : "";
-  }
-
-  private String write(Map<String, FieldValue> values) {
-    StringBuilder object = new StringBuilder("{");
-    values.forEach(
-        (field, value) -> {
-          if (object.length() > 1) {
-            object.append(", ");
-          }
-          object.append('"').append(field).append("\": ").append(json.write(value));
-        });
-    return object.append('}').toString();
   }
 }

@@ -13,6 +13,7 @@ import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.Pictures;
 import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.PersonId;
@@ -179,6 +180,19 @@ public final class Letter {
             now,
             "",
             ThreadPlace.NEW));
+  }
+
+  /**
+   * What a message to somebody lacks: labels of fields without a value and without a fallback, in
+   * small letters, each once.
+   */
+  public List<String> lacking(PersonRecord person, Values values, Instant now) {
+    return compose(person, values, now).missing().stream()
+        .map(field -> of.fields().find(field).map(Field::label).orElse(field))
+        .map(label -> label.toLowerCase(Locale.ROOT))
+        .distinct()
+        .sorted()
+        .toList();
   }
 
   /**

@@ -55,6 +55,13 @@ interface OwnWordingMapper {
   @Delete("delete from own_wording where mailing_id = #{mailingId} and person_id = #{personId}")
   int drop(@Param("mailingId") long mailingId, @Param("personId") PersonId personId);
 
+  @Delete(
+      """
+      delete from own_wording
+      where mailing_id = #{mailingId} and person_id = any (#{people}::bigint[])
+      """)
+  int dropOf(@Param("mailingId") long mailingId, @Param("people") PersonId[] people);
+
   @Delete("delete from own_wording where mailing_id = #{mailingId}")
   int dropAll(long mailingId);
 }

@@ -19,6 +19,8 @@ public class SpentWords {
 
   /** These have the shared words from now on. */
   public void of(long causeId, List<PersonId> people) {
-    people.forEach(person -> mapper.drop(causeId, person));
+    if (!people.isEmpty()) {
+      mapper.dropOf(causeId, people.toArray(PersonId[]::new));
+    }
   }
 }

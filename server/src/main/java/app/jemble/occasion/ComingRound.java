@@ -60,11 +60,24 @@ class ComingRound {
     return day(of, person, workspace.fields()).flatMap(first -> of.occasion().next(first, from));
   }
 
-  /** Whether it is still said to somebody on that day, now that it is to be said. */
-  boolean stillIs(StandingMailing of, PersonRecord person, LocalDate said) {
-    return day(of, person, workspace.fields())
-        .flatMap(first -> of.occasion().saidOn(first, said))
-        .isPresent();
+  /** Whether it is still said to people, now that it is to be said. */
+  final class Today {
+    private final StandingMailing of;
+    private final Occasion occasion;
+    private final FieldCatalogue fields = workspace.fields();
+
+    private Today(StandingMailing of) {
+      this.of = of;
+      this.occasion = of.occasion();
+    }
+
+    boolean isSaid(PersonRecord person, LocalDate said) {
+      return day(of, person, fields).flatMap(first -> occasion.saidOn(first, said)).isPresent();
+    }
+  }
+
+  Today today(StandingMailing of) {
+    return new Today(of);
   }
 
   private Optional<LocalDate> day(StandingMailing of, PersonRecord p, FieldCatalogue fields) {

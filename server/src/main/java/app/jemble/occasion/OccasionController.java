@@ -2,6 +2,8 @@ package app.jemble.occasion;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.core.occasion.TurnState;
+import app.jemble.core.occasion.TurnState.Decision;
 import app.jemble.core.record.PersonId;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
@@ -33,7 +35,7 @@ class OccasionController {
       long id,
       long causeId,
       StandingMailing.State state,
-      Map<String, Long> turns,
+      Map<TurnState, Long> turns,
       List<String> blockers,
       String wholeBody,
       OccasionBody occasion) {}
@@ -57,7 +59,7 @@ class OccasionController {
       int years,
       LocalDate saidOn,
       OccasionBody.Leaves leaves,
-      String state,
+      TurnState state,
       String reason,
       @Schema(nullable = true) Instant lastVisit,
       @Schema(nullable = true) Instant lastHeard,
@@ -100,7 +102,8 @@ class OccasionController {
   @Needs(Right.SEE)
   @GetMapping
   List<OccasionView> all() {
-    return occasions.all().stream().map(this::view).toList();
+    List<OccasionMapper.Counted> counts = mapper.counts();
+    return occasions.all().stream().map(of -> view(of, counts)).toList();
   }
 
   @Needs(Right.SEE)
@@ -110,8 +113,12 @@ class OccasionController {
   }
 
   private OccasionView view(StandingMailing of) {
-    Map<String, Long> turns =
-        mapper.counts().stream()
+    return view(of, mapper.counts());
+  }
+
+  private OccasionView view(StandingMailing of, List<OccasionMapper.Counted> counts) {
+    Map<TurnState, Long> turns =
+        counts.stream()
             .filter(c -> c.occasionId() == of.id())
             .collect(
                 Collectors.toMap(OccasionMapper.Counted::state, OccasionMapper.Counted::turns));
@@ -189,7 +196,7 @@ class OccasionController {
         t.day(),
         t.years(),
         t.saidOn(),
-        OccasionBody.Leaves.valueOf(t.leaves()),
+        t.leaves(),
         t.state(),
         t.reason(),
         t.lastVisit(),
@@ -201,14 +208,14 @@ class OccasionController {
   @Needs(Right.WRITE)
   @PostMapping("/turns/nod")
   TurnsChanged nod(@RequestBody Turns turns) {
-    return new TurnsChanged(remembering.nod(turns.ids()));
+    return new TurnsChanged(remembering.decide(Decision.NOD, turns.ids()));
   }
 
   /** Takes a nod back. */
   @Needs(Right.WRITE)
   @PostMapping("/turns/not-yet")
   TurnsChanged notYet(@RequestBody Turns turns) {
-    return new TurnsChanged(remembering.notYet(turns.ids()));
+    return new TurnsChanged(remembering.decide(Decision.NOT_YET, turns.ids()));
   }
 
   /** Says now what was missed. */
@@ -222,6 +229,6 @@ class OccasionController {
   @Needs(Right.WRITE)
   @PostMapping("/turns/let-go")
   TurnsChanged letGo(@RequestBody Turns turns) {
-    return new TurnsChanged(remembering.letGo(turns.ids()));
+    return new TurnsChanged(remembering.decide(Decision.LET_GO, turns.ids()));
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.occasion;
 
+import app.jemble.core.occasion.TurnState;
 import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -75,7 +76,11 @@ interface OccasionMapper {
   @Update("update occasion set state = lower(#{state}), version = version + 1 where id = #{id}")
   void become(@Param("id") long id, @Param("state") StandingMailing.State state);
 
-  /** One time that it comes round to somebody. */
+  /**
+   * One time that it comes round to somebody.
+   *
+   * @param late how often a colleague has sent it after its day
+   */
   record TurnRow(
       long id,
       long occasionId,
@@ -83,7 +88,8 @@ interface OccasionMapper {
       LocalDate day,
       int years,
       LocalDate saidOn,
-      String state) {}
+      TurnState state,
+      int late) {}
 
   /**
    * Those that are new come in; those whose day was changed before anything left follow it.
@@ -110,7 +116,7 @@ interface OccasionMapper {
       @Param("days") String[] days,
       @Param("years") Integer[] years,
       @Param("said") String[] said,
-      @Param("state") String state);
+      @Param("state") TurnState state);
 
   /** Whose day was taken away, or who is not meant any more, before anything was said. */
   @Delete(
@@ -124,7 +130,8 @@ interface OccasionMapper {
       @Param("from") LocalDate from,
       @Param("people") PersonId[] people);
 
-  String TURN = "select id, occasion_id, person_id, day, years, said_on, state from occasion_turn ";
+  String TURN =
+      "select id, occasion_id, person_id, day, years, said_on, state, late from occasion_turn ";
 
   /** Those on whom something may be to do by a day, for this process alone. */
   @Select(
@@ -152,17 +159,18 @@ interface OccasionMapper {
       update occasion_turn set state = #{state}
       where occasion_id = #{occasion} and state in ('AWAITS', 'NODDED') and decided_by is null
       """)
-  void follow(@Param("occasion") long occasion, @Param("state") String state);
+  void follow(@Param("occasion") long occasion, @Param("state") TurnState state);
 
   @Select(TURN + "where id = any (#{ids}) order by id for update")
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<TurnRow> lockTurns(Long[] ids);
 
-  @Update("update occasion_turn set sent_late = true where id = any (#{ids})")
+  @Update("update occasion_turn set late = late + 1 where id = any (#{ids})")
   void late(Long[] ids);
 
   @Update("update occasion_turn set state = #{state}, reason = #{reason} where id = any (#{ids})")
-  void turn(@Param("ids") Long[] ids, @Param("state") String state, @Param("reason") String reason);
+  void turn(
+      @Param("ids") Long[] ids, @Param("state") TurnState state, @Param("reason") String reason);
 
   @Update(
       """
@@ -172,7 +180,7 @@ interface OccasionMapper {
   int decide(
       @Param("ids") Long[] ids,
       @Param("from") String[] from,
-      @Param("state") String state,
+      @Param("state") TurnState state,
       @Param("by") long by,
       @Param("at") Instant at);
 
@@ -187,8 +195,8 @@ interface OccasionMapper {
       LocalDate day,
       int years,
       LocalDate saidOn,
-      String leaves,
-      String state,
+      OccasionBody.Leaves leaves,
+      TurnState state,
       String reason,
       Instant lastVisit,
       Instant lastHeard,
@@ -220,19 +228,37 @@ interface OccasionMapper {
       @Param("most") int most);
 
   /** How many turns of each state a standing mailing has. */
-  record Counted(long occasionId, String state, long turns) {}
+  record Counted(long occasionId, TurnState state, long turns) {}
 
   @Select("select occasion_id, state, count(*) as turns from occasion_turn group by 1, 2")
   List<Counted> counts();
 
-  /** What was put in the outbox last for somebody by itself; not what a colleague sent late. */
+  /** Of each of these people the last turn that was decided on or has left. */
   @Select(
-      TURN
-          + """
-            where occasion_id = #{occasion} and person_id = #{person}
-              and state = 'SENT' and not sent_late
-            order by day desc
-            limit 1
-            """)
-  TurnRow sentLast(@Param("occasion") long occasion, @Param("person") PersonId person);
+      """
+      select distinct on (person_id)
+             id, occasion_id, person_id, day, years, said_on, state, late
+      from occasion_turn
+      where occasion_id = #{occasion} and person_id = any (#{people}::bigint[])
+        and state not in ('AWAITS', 'NODDED')
+      order by person_id, day desc
+      """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<TurnRow> last(@Param("occasion") long occasion, @Param("people") PersonId[] people);
+
+  /** What was stopped in the outbox is missed, for the reason that stopped it. */
+  @Update(
+      """
+      update occasion_turn t
+      set state = 'MISSED', reason = m.reason
+      from occasion o, offered.message m
+      where o.id = #{occasion} and t.occasion_id = o.id and t.state = 'SENT'
+        and t.said_on >= #{since}
+        and m.cause_id = o.cause_id and m.person_id = t.person_id
+        and m.record_id = t.year + t.late * #{apart} and m.is_withdrawn
+      """)
+  int stopped(
+      @Param("occasion") long occasion,
+      @Param("since") LocalDate since,
+      @Param("apart") long apart);
 }

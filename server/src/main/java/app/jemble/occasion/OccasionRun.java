@@ -4,6 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.core.access.Right;
 import app.jemble.core.occasion.Occasion.Turn;
 import app.jemble.core.occasion.TurnLook;
+import app.jemble.core.occasion.TurnState;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.record.PersonId;
 import app.jemble.message.SpentWords;
@@ -19,6 +20,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -35,8 +37,10 @@ public class OccasionRun {
   /** How far ahead turns are noted. */
   static final int DAYS_AHEAD = 7;
 
+  /** What was put in the outbox does not stay there longer. */
+  private static final int STOPPED_FOR = 60;
+
   private static final int LOT = 500;
-  private static final String AWAITS = "AWAITS";
   private static final Place BEGINNING = new Place(LocalDate.EPOCH, 0);
 
   private final OccasionMapper mapper;
@@ -106,12 +110,13 @@ public class OccasionRun {
   }
 
   /** How a turn stands that no colleague has decided on. */
-  static String standsAs(OccasionBody.Leaves leaves) {
-    return leaves == OccasionBody.Leaves.ITSELF ? "NODDED" : AWAITS;
+  static TurnState standsAs(OccasionBody.Leaves leaves) {
+    return leaves == OccasionBody.Leaves.ITSELF ? TurnState.NODDED : TurnState.AWAITS;
   }
 
   /** Says what is due, and notes what was missed. */
   public void say(long id) {
+    mapper.stopped(id, house.today().minusDays(STOPPED_FOR), TurnWriter.APART);
     Place after = BEGINNING;
     while (after != null) {
       Place from = after;
@@ -132,65 +137,70 @@ public class OccasionRun {
     people
         .records(lot.stream().map(TurnRow::personId).toList())
         .forEach(p -> records.put(p.id(), p));
+    boolean leaves = leaves(of);
+    ComingRound.Today looked = coming.today(of);
     List<TurnRow> due = new ArrayList<>();
-    List<Long> over = new ArrayList<>();
+    Map<String, List<Long>> missed = new HashMap<>();
     for (TurnRow turn : lot) {
       PersonRecord person = records.get(turn.personId());
       TurnLook look = TurnLook.at(now, turn.saidOn(), of.saidAt(), zone(person));
       if (look == TurnLook.OVER) {
-        over.add(turn.id());
-      } else if (look == TurnLook.DUE && mayLeave(of, turn)) {
+        missed.computeIfAbsent(missedWhy(of, turn), why -> new ArrayList<>()).add(turn.id());
+      } else if (look == TurnLook.DUE
+          && leaves
+          && isDecided(of, turn)
+          && person != null
+          && looked.isSaid(person, turn.saidOn())) {
         due.add(turn);
       }
     }
-    if (!over.isEmpty()) {
-      mapper.turn(over.toArray(Long[]::new), "MISSED", missedWhy(of));
-    }
-    List<TurnRow> still =
-        due.stream()
-            .filter(t -> records.containsKey(t.personId()))
-            .filter(t -> coming.stillIs(of, records.get(t.personId()), t.saidOn()))
-            .toList();
-    if (!still.isEmpty()) {
-      take(of, still, now);
+    missed.forEach((why, ids) -> mapper.turn(ids.toArray(Long[]::new), TurnState.MISSED, why));
+    if (!due.isEmpty()) {
+      take(of, due, now);
     }
     TurnRow last = lot.isEmpty() ? null : lot.get(lot.size() - 1);
     return lot.size() < LOT ? null : new Place(last.saidOn(), last.id());
   }
 
-  private boolean mayLeave(StandingMailing of, TurnRow turn) {
-    if (of.state() != StandingMailing.State.ACTIVE || !house.sender(of).may(Right.WRITE)) {
-      return false;
-    }
-    return of.leaves() == OccasionBody.Leaves.TASK || !turn.state().equals(AWAITS);
+  private boolean leaves(StandingMailing of) {
+    return of.state() == StandingMailing.State.ACTIVE && house.sender(of).may(Right.WRITE);
   }
 
-  private static String missedWhy(StandingMailing of) {
-    return of.leaves() == OccasionBody.Leaves.NOD
-        ? "nobody had nodded by the end of the day"
-        : "nothing could leave on the day";
+  /** Nobody nods at a task. */
+  private static boolean isDecided(StandingMailing of, TurnRow turn) {
+    return of.leaves() == OccasionBody.Leaves.TASK || turn.state() == TurnState.NODDED;
   }
 
-  private void take(StandingMailing of, List<TurnRow> due, Instant now) {
-    if (of.leaves() != OccasionBody.Leaves.TASK) {
-      writer.write(of, due, false, now);
-      return;
-    }
+  private static String missedWhy(StandingMailing of, TurnRow turn) {
+    return isDecided(of, turn)
+        ? "nothing could leave on the day"
+        : "nobody had nodded by the end of the day";
+  }
+
+  private int take(StandingMailing of, List<TurnRow> due, Instant now) {
+    return of.leaves() == OccasionBody.Leaves.TASK ? remind(of, due) : writer.write(of, due, now);
+  }
+
+  /** A task for each, those of as many years together. */
+  private int remind(StandingMailing of, List<TurnRow> due) {
     Account sender = house.sender(of);
     long batch = changes.beginFor(sender.id(), "“" + of.name() + "” came round");
+    Map<TaskService.Draft, List<PersonId>> tasksOf = new LinkedHashMap<>();
     for (TurnRow turn : due) {
       String years = turn.years() > 0 ? " (" + turn.years() + ")" : "";
       TaskService.Draft task =
           new TaskService.Draft("call", of.name() + years, turn.saidOn(), sender.login());
-      tasks.makeFor(sender.id(), batch, task, List.of(turn.personId()));
+      tasksOf.computeIfAbsent(task, t -> new ArrayList<>()).add(turn.personId());
     }
-    mapper.turn(due.stream().map(TurnRow::id).toArray(Long[]::new), "TASK", "");
+    tasksOf.forEach((task, people) -> tasks.makeFor(sender.id(), batch, task, people));
+    mapper.turn(due.stream().map(TurnRow::id).toArray(Long[]::new), TurnState.TASK, "");
+    return due.size();
   }
 
   /** Says what was missed, now; answers how many left. */
-  int sendLate(StandingMailing of, List<TurnRow> turns) {
-    mapper.late(turns.stream().map(TurnRow::id).toArray(Long[]::new));
-    return writer.write(of, turns, true, clock.instant());
+  int sayLate(StandingMailing of, Long[] turns) {
+    mapper.late(turns);
+    return take(of, mapper.lockTurns(turns), clock.instant());
   }
 
   private ZoneId zone(PersonRecord person) {

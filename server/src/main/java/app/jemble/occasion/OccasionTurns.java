@@ -12,16 +12,20 @@ import app.jemble.outbox.LastLook;
 import app.jemble.people.PeopleService;
 import app.jemble.people.PersonRecord;
 import java.time.Clock;
-import java.util.HashMap;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** What others ask of days that come round: the next one, and whether its day is over. */
 @Component
 class OccasionTurns implements ComingTurns, LastLook {
+
+  private static final String OVER = "its day was over before it could leave";
 
   private final OccasionMapper mapper;
   private final ComingRound coming;
@@ -68,26 +72,19 @@ class OccasionTurns implements ComingTurns, LastLook {
   @Override
   public Map<PersonId, String> notTo(long causeId, List<PersonId> whom) {
     StandingMailing of = mapper.ofCause(causeId);
-    Map<PersonId, String> not = new HashMap<>();
     if (of == null) {
-      return not;
+      return Map.of();
     }
     Map<PersonId, String> zones = people.timeZones(whom);
-    for (PersonId person : whom) {
-      TurnRow turn = mapper.sentLast(of.id(), person);
-      boolean over =
-          turn != null
-              && TurnLook.at(
-                      clock.instant(),
-                      turn.saidOn(),
-                      of.saidAt(),
-                      Clocks.zone(zones.get(person), house.zone()))
-                  == TurnLook.OVER;
-      if (over) {
-        mapper.turn(new Long[] {turn.id()}, "MISSED", "it could not leave before the day was over");
-        not.put(person, "its day is over; it waits under days to remember");
-      }
-    }
-    return not;
+    Instant now = clock.instant();
+    return mapper.last(of.id(), whom.toArray(PersonId[]::new)).stream()
+        .filter(turn -> turn.late() == 0)
+        .filter(turn -> isOver(of, turn, zones.get(turn.personId()), now))
+        .collect(Collectors.toMap(TurnRow::personId, turn -> OVER));
+  }
+
+  private boolean isOver(StandingMailing of, TurnRow turn, String zone, Instant now) {
+    ZoneId theirs = Clocks.zone(zone, house.zone());
+    return TurnLook.at(now, turn.saidOn(), of.saidAt(), theirs) == TurnLook.OVER;
   }
 }

@@ -1,6 +1,8 @@
 package app.jemble.occasion;
 
 import app.jemble.account.AccountService;
+import app.jemble.core.occasion.TurnState;
+import app.jemble.core.occasion.TurnState.Decision;
 import app.jemble.occasion.OccasionMapper.Shown;
 import app.jemble.occasion.OccasionMapper.TurnRow;
 import app.jemble.problem.Problem;
@@ -49,33 +51,16 @@ public class Remembering {
     return house.today();
   }
 
-  /** Lets these leave when their hour has come; answers how many were waiting for it. */
+  /** What a colleague decides of these; answers of how many it could be decided. */
   @Transactional
-  public int nod(List<Long> turns) {
-    return decide(turns, "AWAITS", "NODDED");
-  }
-
-  /** Takes the nod back for as long as nothing has left. */
-  @Transactional
-  public int notYet(List<Long> turns) {
-    return decide(turns, "NODDED", "AWAITS");
-  }
-
-  /** These are not said this time. */
-  @Transactional
-  public int letGo(List<Long> turns) {
+  public int decide(Decision decision, List<Long> turns) {
     long me = accounts.currentWriter().id();
     return mapper.decide(
         turns.toArray(Long[]::new),
-        new String[] {"AWAITS", "NODDED", "MISSED"},
-        "LET_GO",
+        decision.from().stream().map(TurnState::name).toArray(String[]::new),
+        decision.to(),
         me,
         clock.instant());
-  }
-
-  private int decide(List<Long> turns, String from, String to) {
-    long me = accounts.currentWriter().id();
-    return mapper.decide(turns.toArray(Long[]::new), new String[] {from}, to, me, clock.instant());
   }
 
   /** Says now what was missed; answers how many left. */
@@ -84,7 +69,7 @@ public class Remembering {
     accounts.currentWriter();
     List<TurnRow> missed =
         mapper.lockTurns(turns.toArray(Long[]::new)).stream()
-            .filter(turn -> turn.state().equals("MISSED"))
+            .filter(turn -> Decision.LATE.isOf(turn.state()))
             .toList();
     Map<Long, List<TurnRow>> byOccasion =
         missed.stream().collect(Collectors.groupingBy(TurnRow::occasionId));
@@ -94,7 +79,7 @@ public class Remembering {
       if (of.state() != StandingMailing.State.ACTIVE) {
         throw Problem.conflict("“" + of.name() + "” is paused; let it go on first.");
       }
-      left += run.sendLate(of, entry.getValue());
+      left += run.sayLate(of, entry.getValue().stream().map(TurnRow::id).toArray(Long[]::new));
     }
     return left;
   }

@@ -5,6 +5,7 @@ import app.jemble.audience.AudienceService;
 import app.jemble.audience.AudienceService.Reader;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.occasion.TurnState;
 import app.jemble.core.reach.Reach;
 import app.jemble.message.Letter;
 import app.jemble.message.LetterService;
@@ -26,8 +27,8 @@ import org.springframework.stereotype.Component;
 @Component
 class TurnWriter {
 
-  /** No year is as large. */
-  private static final long LATE = 1_000_000;
+  /** By so much the numbers of two messages of one turn differ: no year is as large. */
+  static final long APART = 1_000_000;
 
   private final OccasionMapper mapper;
   private final OpenCauses open;
@@ -60,11 +61,9 @@ class TurnWriter {
   /**
    * Each of these has its message in the outbox afterwards, or a reason why not.
    *
-   * @param late whether a colleague sends them after their day, when a first one may have been
-   *     stopped
    * @return how many have one
    */
-  int write(StandingMailing of, List<TurnRow> due, boolean late, Instant now) {
+  int write(StandingMailing of, List<TurnRow> due, Instant now) {
     Cause cause = open.anybodys(of.causeId());
     Letter letter = letters.of(cause);
     List<Reader> readers =
@@ -84,22 +83,23 @@ class TurnWriter {
       if (not.isPresent()) {
         missed.computeIfAbsent(not.get(), why -> new ArrayList<>()).add(turn.id());
       } else {
-        messages.add(
-            maker.make(letter, reader, null, returnDomain, now).numbered(number(turn, late)));
+        messages.add(maker.make(letter, reader, null, returnDomain, now).numbered(number(turn)));
         leave.add(turn);
       }
     }
-    missed.forEach((why, ids) -> mapper.turn(ids.toArray(Long[]::new), "MISSED", why));
+    missed.forEach((why, ids) -> mapper.turn(ids.toArray(Long[]::new), TurnState.MISSED, why));
     if (!leave.isEmpty()) {
       outbox.enqueue(of.causeId(), messages);
-      mapper.turn(leave.stream().map(TurnRow::id).toArray(Long[]::new), "SENT", "");
+      mapper.turn(leave.stream().map(TurnRow::id).toArray(Long[]::new), TurnState.SENT, "");
     }
     return leave.size();
   }
 
-  /** One a year, and one more that is late: the database takes no other. */
-  private static long number(TurnRow turn, boolean late) {
-    return turn.day().getYear() + (late ? LATE : 0);
+  /**
+   * One a year, and one more each time that a colleague sends it late: the database takes no other.
+   */
+  private static long number(TurnRow turn) {
+    return turn.day().getYear() + turn.late() * APART;
   }
 
   private Reader saidTo(TurnValues.Ready ready, Reader reader, TurnRow turn) {
@@ -125,13 +125,9 @@ class TurnWriter {
     if (reader.reach() != Reach.READY) {
       return Optional.of(reader.reach().words());
     }
-    List<String> missing =
-        letter.compose(reader.person(), reader.values(), now).missing().stream()
-            .map(field -> workspace.fields().find(field).map(f -> f.label()).orElse(field))
-            .sorted()
-            .toList();
-    return missing.isEmpty()
+    List<String> lacking = letter.lacking(reader.person(), reader.values(), now);
+    return lacking.isEmpty()
         ? Optional.empty()
-        : Optional.of("there is no " + String.join(", ", missing).toLowerCase(Locale.ROOT));
+        : Optional.of("there is no " + String.join(", ", lacking));
   }
 }

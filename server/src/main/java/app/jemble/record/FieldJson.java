@@ -3,8 +3,10 @@ package app.jemble.record;
 import app.jemble.core.record.FieldValue;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.ObjectMapper;
 
@@ -25,6 +27,13 @@ public class FieldJson {
 
   public String write(FieldValue value) {
     return json.writeValueAsString(plain(value));
+  }
+
+  /** A JSON object of values by field. */
+  public String writeAll(Map<String, FieldValue> values) {
+    Map<String, Object> all = new LinkedHashMap<>();
+    values.forEach((field, value) -> all.put(field, plain(value)));
+    return json.writeValueAsString(all);
   }
 
   private static Object plain(FieldValue value) {

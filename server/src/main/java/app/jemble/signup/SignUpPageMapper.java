@@ -29,7 +29,8 @@ interface SignUpPageMapper {
       Long seriesId,
       Long tellId,
       int consentVersion,
-      int version) {}
+      int version,
+      long madeBy) {}
 
   String SELECT =
       """
@@ -37,7 +38,8 @@ interface SignUpPageMapper {
              (select json_agg(json_build_object('language', upper(l.tag), 'words', words -> l.tag)
                               order by l.place)::text
               from unnest(languages) with ordinality l (tag, place)) as words,
-             kind, source, tag, owner_id, series_id, tell_id, consent_version, version
+             kind, source, tag, owner_id, series_id, tell_id, consent_version, version,
+             created_by as made_by
       from sign_up_page
       """;
 

@@ -108,7 +108,7 @@ public class SignUpPages {
   @Transactional
   public SignUpPage create(SignUpPageBody wanted) {
     long by = accounts.currentWriter().id();
-    Row row = row(0, 1, checked(wanted, null));
+    Row row = row(0, 1, by, checked(wanted, null));
     try {
       return find(mapper.create(row, languages(wanted), clock.instant(), by));
     } catch (DuplicateKeyException taken) {
@@ -124,7 +124,7 @@ public class SignUpPages {
     checked(wanted, now.body().series());
     int consents = now.consentVersion() + (consents(now.body()).equals(consents(wanted)) ? 0 : 1);
     try {
-      if (mapper.save(row(id, consents, wanted), languages(wanted)) == 0) {
+      if (mapper.save(row(id, consents, now.madeBy(), wanted), languages(wanted)) == 0) {
         throw Problem.conflict(
             "Somebody else has changed this page meanwhile. Look at theirs, then save again.");
       }
@@ -235,7 +235,7 @@ public class SignUpPages {
     return Problem.wrong("key", "Another page has the address “" + wanted.key() + "”.");
   }
 
-  private Row row(long id, int consentVersion, SignUpPageBody body) {
+  private Row row(long id, int consentVersion, long madeBy, SignUpPageBody body) {
     Map<String, SignUpWords> words = new LinkedHashMap<>();
     body.words().forEach(w -> words.put(w.language().tag(), w.words()));
     return new Row(
@@ -253,7 +253,8 @@ public class SignUpPages {
         body.series(),
         body.tell(),
         consentVersion,
-        body.version());
+        body.version(),
+        madeBy);
   }
 
   private static String blankIsNone(String text) {
@@ -268,6 +269,7 @@ public class SignUpPages {
     return new SignUpPage(
         row.id(),
         row.consentVersion(),
+        row.madeBy(),
         new SignUpPageBody(
             row.name(),
             row.key(),

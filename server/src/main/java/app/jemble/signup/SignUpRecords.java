@@ -11,18 +11,20 @@ import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Values;
 import app.jemble.core.signup.SaidAndKept;
 import app.jemble.people.PeopleService;
-import app.jemble.people.PersonRecord;
 import app.jemble.people.PersonValues;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import app.jemble.record.FieldJson;
+import app.jemble.series.OpenSeries;
 import app.jemble.series.entry.Entering;
 import app.jemble.workspace.WorkspaceService;
-import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -41,38 +43,38 @@ class SignUpRecords {
   private final PeopleService people;
   private final PersonValues values;
   private final ChangeService changes;
+  private final OpenSeries series;
   private final Entering entering;
   private final AccountService accounts;
   private final WorkspaceService workspace;
   private final FieldJson json;
   private final ObjectMapper mapper;
-  private final Clock clock;
 
   SignUpRecords(
       PeopleService people,
       PersonValues values,
       ChangeService changes,
+      OpenSeries series,
       Entering entering,
       AccountService accounts,
       WorkspaceService workspace,
       FieldJson json,
-      ObjectMapper mapper,
-      Clock clock) {
+      ObjectMapper mapper) {
     this.people = people;
     this.values = values;
     this.changes = changes;
+    this.series = series;
     this.entering = entering;
     this.accounts = accounts;
     this.workspace = workspace;
     this.json = json;
     this.mapper = mapper;
-    this.clock = clock;
   }
 
   /**
    * @param known who has the address on record, or null
    */
-  Kept keep(SignUpPage page, SignUp signUp, PersonId known) {
+  Kept keep(SignUpPage page, SignUp signUp, PersonId known, Instant now) {
     SignUpPageBody body = page.body();
     long batch = changes.beginOutside("Signed up at “" + body.name() + "”");
     Map<String, FieldValue> said = said(signUp.said());
@@ -88,8 +90,12 @@ class SignUpRecords {
     if (body.tag() != null) {
       changes.setTag(batch, body.tag(), true, List.of(person));
     }
-    hearAbout(
-        batch, person, List.of(mapper.readValue(signUp.topics(), Long[].class)), known == null);
+    Set<Long> topics = topics(page, signUp);
+    if (known == null) {
+      leaveOthers(person, topics, now);
+    } else {
+      comeBack(batch, person, topics);
+    }
     if (body.series() != null) {
       entering.comeInThemselves(body.series(), List.of(person), "signed up at " + body.name());
     }
@@ -113,14 +119,7 @@ class SignUpRecords {
     if (all.get("organisation.name") instanceof FieldValue.Text name) {
       changes.needOrganisations(batch, List.of(name.text()));
     }
-    List<String> row = List.of(object(all));
-    return changes.addEach(batch, fields, row).get(0);
-  }
-
-  private String object(Map<String, FieldValue> all) {
-    List<String> parts = new ArrayList<>();
-    all.forEach((name, value) -> parts.add("\"" + name + "\":" + json.write(value)));
-    return "{" + String.join(",", parts) + "}";
+    return changes.addEach(batch, fields, List.of(json.writeAll(all))).get(0);
   }
 
   private void set(long batch, String name, FieldValue value, PersonId person) {
@@ -137,17 +136,32 @@ class SignUpRecords {
     return kept;
   }
 
-  /** What they ticked they get; who is new gets nothing else. */
-  private void hearAbout(long batch, PersonId person, List<Long> topics, boolean isNew) {
-    for (WorkspaceService.Topic topic : workspace.topics()) {
-      if (topics.contains(topic.id())) {
-        people.comeBack(person, topic.id());
-      } else if (isNew) {
-        people.leave(person, topic.id(), clock.instant());
-      }
+  /**
+   * What they asked to hear about: what they ticked, and that of the series of the page; on a page
+   * without either, whatever the house writes about.
+   */
+  private Set<Long> topics(SignUpPage page, SignUp signUp) {
+    Set<Long> topics = new HashSet<>(List.of(mapper.readValue(signUp.topics(), Long[].class)));
+    if (page.body().series() != null) {
+      topics.add(series.anybodys(page.body().series()).topicId());
+    } else if (page.body().topics().isEmpty()) {
+      workspace.topics().forEach(topic -> topics.add(topic.id()));
     }
-    PersonRecord record = people.record(person);
-    if (record.askedNot() && !topics.isEmpty()) {
+    return topics;
+  }
+
+  /** Who is new hears about nothing else. */
+  private void leaveOthers(PersonId person, Set<Long> topics, Instant now) {
+    workspace.topics().stream()
+        .map(WorkspaceService.Topic::id)
+        .filter(topic -> !topics.contains(topic))
+        .forEach(topic -> people.leave(person, topic, now));
+  }
+
+  /** Whoever asked for no mail at all takes that back with it. */
+  private void comeBack(long batch, PersonId person, Set<Long> topics) {
+    topics.forEach(topic -> people.comeBack(person, topic));
+    if (people.record(person).askedNot() && !topics.isEmpty()) {
       set(batch, "asked_not", new FieldValue.Flag(false), person);
     }
   }
@@ -184,14 +198,11 @@ class SignUpRecords {
     if (!said.keySet().containsAll(take)) {
       throw Problem.wrong("take", "That was not said, or the field is not there any more.");
     }
+    FieldCatalogue fields = workspace.fields();
     long batch = changes.begin("Took what was said at “" + page + "”");
-    take.forEach(
-        name ->
-            changes.set(
-                batch,
-                workspace.fields().find(name).orElseThrow(),
-                said.get(name),
-                List.of(person)));
+    for (String name : take) {
+      changes.set(batch, fields.find(name).orElseThrow(), said.get(name), List.of(person));
+    }
     return batch;
   }
 }

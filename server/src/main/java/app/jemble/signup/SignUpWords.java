@@ -13,6 +13,9 @@ import java.util.Map;
 public record SignUpWords(
     String title, String intro, String consent, String thanks, String subject, String mail) {
 
+  /** The house says nothing of its own. */
+  public static final SignUpWords NONE = new SignUpWords("", "", "", "", "", "");
+
   public SignUpWords {
     title = tidy(title);
     intro = tidy(intro);

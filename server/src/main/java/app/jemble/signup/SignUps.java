@@ -1,6 +1,5 @@
 package app.jemble.signup;
 
-import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.signup.Confirmation;
 import app.jemble.core.signup.Confirmation.Standing;
@@ -13,9 +12,7 @@ import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -66,7 +63,7 @@ public class SignUps {
             page.id(),
             workspace.newToken(),
             reading.address(),
-            write(reading.values()),
+            json.writeAll(reading.values()),
             page.body().topics().stream().filter(topics::contains).toArray(Long[]::new),
             language.tag(),
             page.written(language).words().consent(),
@@ -74,12 +71,6 @@ public class SignUps {
             clock.instant(),
             from));
     pages.count(page.id(), Counted.ASKED);
-  }
-
-  private String write(Map<String, FieldValue> values) {
-    return values.entrySet().stream()
-        .map(e -> "\"" + e.getKey() + "\":" + json.write(e.getValue()))
-        .collect(Collectors.joining(",", "{", "}"));
   }
 
   /** A sign-up by what stands in its link. */
@@ -92,28 +83,30 @@ public class SignUps {
   }
 
   /**
-   * The reader pressed the button. Pressed again, it changes nothing.
+   * The reader pressed the button.
    *
-   * @return how it stands now; empty when there is no such link
+   * @return whether that confirmed it; pressed again, or too late, it changes nothing
    */
   @Transactional
-  public Optional<Standing> confirm(String token, String from) {
+  public boolean confirm(String token, String from) {
     SignUp signUp = mapper.lockByToken(token);
-    if (signUp == null) {
-      return Optional.empty();
+    if (signUp == null || standing(signUp) != Standing.WAITS) {
+      return false;
     }
     Instant now = clock.instant();
-    Standing standing = signUp.confirmation().at(now);
-    if (standing != Standing.WAITS) {
-      return Optional.of(standing);
-    }
     mapper.lockAddress(signUp.address());
     SignUpPage page = pages.find(signUp.pageId());
     PersonId known = mapper.personWith(signUp.address());
-    SignUpRecords.Kept kept = records.keep(page, signUp, known);
-    mapper.confirmed(signUp.id(), now, from, kept.person(), known != null, write(kept.differs()));
+    SignUpRecords.Kept kept = records.keep(page, signUp, known, now);
+    mapper.confirmed(
+        signUp.id(),
+        clock.instant(),
+        from,
+        kept.person(),
+        known != null,
+        json.writeAll(kept.differs()));
     pages.count(page.id(), Counted.CONFIRMED);
-    return Optional.of(Standing.CONFIRMED);
+    return true;
   }
 
   /**

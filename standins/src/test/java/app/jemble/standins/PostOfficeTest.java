@@ -36,6 +36,7 @@ import org.testng.annotations.Test;
 public class PostOfficeTest {
 
   private static final long SEED = 11;
+  private static final String HTML = "text/html; charset=utf-8";
 
   private PostOffice office;
   private HttpServer web;
@@ -82,21 +83,9 @@ public class PostOfficeTest {
 
   /** A mail about one thing alone, which asks for a press of a button. */
   private void ask(String to, String id) throws MessagingException {
-    Properties p = new Properties();
-    p.put("mail.smtp.host", "127.0.0.1");
-    p.put("mail.smtp.port", Integer.toString(office.smtpPort()));
-    MimeMessage mail =
-        new MimeMessage(Session.getInstance(p)) {
-          @Override
-          protected void updateMessageID() throws MessagingException {
-            setHeader("Message-ID", id);
-          }
-        };
-    mail.setFrom(new InternetAddress("orla@ternquay.example"));
-    mail.setRecipient(Message.RecipientType.TO, new InternetAddress(to));
+    MimeMessage mail = mail(to, id);
     mail.setSubject("Please confirm");
-    String link = "http://127.0.0.1:" + web.getAddress().getPort() + "/" + to + "/button";
-    mail.setContent("<p><a href=\"" + link + "\">finish</a></p>", "text/html; charset=utf-8");
+    mail.setContent("<p><a href=\"" + base(to) + "/button\">finish</a></p>", HTML);
     mail.saveChanges();
     Transport.send(mail);
   }
@@ -113,6 +102,22 @@ public class PostOfficeTest {
   }
 
   private void send(String to, String id) throws MessagingException {
+    MimeMessage mail = mail(to, id);
+    mail.setSubject("Spring");
+    mail.setHeader("List-Unsubscribe", "<" + base(to) + "/leave>");
+    mail.setHeader("List-Unsubscribe-Post", "List-Unsubscribe=One-Click");
+    mail.setContent(
+        "<p><a href=\"" + base(to) + "/link\">see</a></p><img src=\"" + base(to) + "/mark.gif\">",
+        HTML);
+    mail.saveChanges();
+    Transport.send(mail);
+  }
+
+  private String base(String to) {
+    return "http://127.0.0.1:" + web.getAddress().getPort() + "/" + to;
+  }
+
+  private MimeMessage mail(String to, String id) throws MessagingException {
     Properties p = new Properties();
     p.put("mail.smtp.host", "127.0.0.1");
     p.put("mail.smtp.port", Integer.toString(office.smtpPort()));
@@ -124,17 +129,9 @@ public class PostOfficeTest {
             setHeader("Message-ID", id);
           }
         };
-    String base = "http://127.0.0.1:" + web.getAddress().getPort() + "/" + to;
     mail.setFrom(new InternetAddress("orla@ternquay.example"));
     mail.setRecipient(Message.RecipientType.TO, new InternetAddress(to));
-    mail.setSubject("Spring");
-    mail.setHeader("List-Unsubscribe", "<" + base + "/leave>");
-    mail.setHeader("List-Unsubscribe-Post", "List-Unsubscribe=One-Click");
-    mail.setContent(
-        "<p><a href=\"" + base + "/link\">see</a></p><img src=\"" + base + "/mark.gif\">",
-        "text/html; charset=utf-8");
-    mail.saveChanges();
-    Transport.send(mail);
+    return mail;
   }
 
   private static void until(BooleanSupplier done) {

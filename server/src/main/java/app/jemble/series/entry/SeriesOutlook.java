@@ -2,9 +2,9 @@ package app.jemble.series.entry;
 
 import app.jemble.audience.AudienceService;
 import app.jemble.audience.AudienceService.Reader;
+import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.reach.Reach;
-import app.jemble.core.record.Field;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.series.EntryLook;
 import app.jemble.core.series.Forecast;
@@ -19,15 +19,14 @@ import app.jemble.series.SeriesClocks;
 import app.jemble.series.SeriesStep;
 import app.jemble.series.entry.EntryMapper.Entry;
 import app.jemble.series.entry.OutlookMapper.Planned;
-import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -69,7 +68,6 @@ public class SeriesOutlook {
   private final SeriesClocks clocks;
   private final AudienceService audience;
   private final LetterService letters;
-  private final WorkspaceService workspace;
   private final Clock clock;
 
   SeriesOutlook(
@@ -80,7 +78,6 @@ public class SeriesOutlook {
       SeriesClocks clocks,
       AudienceService audience,
       LetterService letters,
-      WorkspaceService workspace,
       Clock clock) {
     this.open = open;
     this.causes = causes;
@@ -89,7 +86,6 @@ public class SeriesOutlook {
     this.clocks = clocks;
     this.audience = audience;
     this.letters = letters;
-    this.workspace = workspace;
     this.clock = clock;
   }
 
@@ -133,41 +129,43 @@ public class SeriesOutlook {
   }
 
   private List<Amiss> amiss(List<SeriesStep> steps, List<Entry> looked, long people, Instant now) {
-    List<SeriesStep> live = steps.stream().filter(s -> s.goneAt() == null).toList();
-    if (live.isEmpty() || looked.isEmpty()) {
-      return List.of();
-    }
     List<PersonId> whom = looked.stream().map(Entry::personId).toList();
-    Map<String, Long> unreached = new TreeMap<>();
-    List<Amiss> all = new ArrayList<>();
-    for (SeriesStep step : live) {
-      Letter letter = letters.of(causes.anybodys(step.causeId()));
+    Map<Why, Long> counted = new TreeMap<>();
+    for (SeriesStep step : steps.stream().filter(s -> s.goneAt() == null).toList()) {
+      Cause cause = causes.anybodys(step.causeId());
+      Letter letter = letters.of(cause);
       List<Reader> readers =
-          audience
-              .again(causes.anybodys(step.causeId()), letter::values)
-              .readers(whom, whom.stream().map(w -> 0L).toList());
-      if (step == live.get(0)) {
-        readers.stream()
-            .filter(r -> r != null && r.reach() != Reach.READY)
-            .forEach(r -> unreached.merge(r.reach().words(), 1L, Long::sum));
-        unreached.forEach((why, n) -> all.add(new Amiss(0, why, times(n, looked, people))));
-      }
-      Map<String, Long> lacking = new TreeMap<>();
+          audience.again(cause, letter::values).readers(whom, whom.stream().map(w -> 0L).toList());
+      Map<Why, Long> ofStep = new HashMap<>();
       for (Reader reader : readers) {
-        if (reader != null && reader.reach() == Reach.READY) {
-          Set<String> missing = letter.compose(reader.person(), reader.values(), now).missing();
-          missing.forEach(field -> lacking.merge(field, 1L, Long::sum));
-        }
+        whys(step, letter, reader, now).forEach(why -> ofStep.merge(why, 1L, Long::sum));
       }
-      lacking.forEach(
-          (field, n) ->
-              all.add(new Amiss(step.place(), "has no " + label(field), times(n, looked, people))));
+      // Who is not reached is so for every step: all are about the topic of the series.
+      counted.putAll(ofStep);
     }
+    List<Amiss> all = new ArrayList<>();
+    counted.forEach(
+        (why, n) -> all.add(new Amiss(why.place(), why.words(), times(n, looked, people))));
     return all;
   }
 
-  private String label(String field) {
-    return workspace.fields().find(field).map(Field::label).orElse(field).toLowerCase(Locale.ROOT);
+  /** Why a step does not leave to somebody; place 0 for why none does. */
+  private record Why(int place, String words) implements Comparable<Why> {
+    @Override
+    public int compareTo(Why other) {
+      return Comparator.comparingInt(Why::place).thenComparing(Why::words).compare(this, other);
+    }
+  }
+
+  private static List<Why> whys(SeriesStep step, Letter letter, Reader reader, Instant now) {
+    if (reader == null) {
+      return List.of(new Why(0, "is no longer on record"));
+    }
+    return reader.reach() == Reach.READY
+        ? letter.lacking(reader.person(), reader.values(), now).stream()
+            .map(label -> new Why(step.place(), "has no " + label))
+            .toList()
+        : List.of(new Why(0, reader.reach().words()));
   }
 
   private static long times(long count, List<Entry> looked, long people) {

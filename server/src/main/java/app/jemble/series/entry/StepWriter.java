@@ -27,7 +27,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
@@ -171,14 +170,9 @@ class StepWriter {
 
   /** Nobody looks at it before it leaves: with a gap in it, it does not. */
   private List<String> missing(Letter letter, Reader reader, Instant now) {
-    if (reader.reach() != Reach.READY) {
-      return List.of();
-    }
-    return letter.compose(reader.person(), reader.values(), now).missing().stream()
-        .map(field -> workspace.fields().find(field).map(f -> f.label()).orElse(field))
-        .map(label -> label.toLowerCase(Locale.ROOT))
-        .distinct()
-        .toList();
+    return reader.reach() == Reach.READY
+        ? letter.lacking(reader.person(), reader.values(), now)
+        : List.of();
   }
 
   private static Long[] ids(Set<Entry> of) {

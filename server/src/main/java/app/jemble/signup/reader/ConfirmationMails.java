@@ -19,7 +19,9 @@ import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.context.annotation.Bean;
 import org.springframework.stereotype.Component;
 
@@ -111,8 +113,7 @@ class ConfirmationMails {
   private Shown shown(SignUpPage page, ReaderLanguage language, String link) {
     Map<String, String> words = PageWords.of(language);
     SignUpPageBody.WrittenWords written = page.written(language);
-    SignUpWords own =
-        written.language() == language ? written.words() : new SignUpWords("", "", "", "", "", "");
+    SignUpWords own = written.language() == language ? written.words() : SignUpWords.NONE;
     String house = workspace.current().name();
     return new Shown(
         own.subject().isEmpty() ? words.get("subject").replace("{0}", house) : own.subject(),
@@ -122,11 +123,16 @@ class ConfirmationMails {
         language.tag());
   }
 
-  /** The colleague who is told, else who looks after them; where the house has no address. */
+  /**
+   * Where the house has no address: the colleague who is told, who looks after them, who made it.
+   */
   private Mailbox sender(SignUpPage page) {
-    Long id = page.body().tell() == null ? page.body().owner() : page.body().tell();
-    Account colleague = id == null ? accounts.all().get(0) : accounts.find(id);
-    return new Mailbox(workspace.current().name(), colleague.email());
+    long id =
+        Stream.of(page.body().tell(), page.body().owner(), page.madeBy())
+            .filter(Objects::nonNull)
+            .findFirst()
+            .orElseThrow();
+    return new Mailbox(workspace.current().name(), accounts.find(id).email());
   }
 
   void tellAll() {

@@ -172,13 +172,11 @@ public class JoinController {
 
   @PostMapping("/confirm/{token}")
   ResponseEntity<String> confirm(@PathVariable String token, HttpServletRequest request) {
-    Optional<SignUp> before = signUp(token);
-    if (before.isEmpty()) {
+    if (!PublicToken.isGenuine(token, workspace.secret())) {
       return MarkController.unknown();
     }
-    boolean first = before.get().confirmedAt() == null;
-    signUps.confirm(token, request.getRemoteAddr());
-    return shown(signUps.find(token).orElseThrow(), first);
+    boolean justNow = signUps.confirm(token, request.getRemoteAddr());
+    return signUps.find(token).map(s -> shown(s, justNow)).orElseGet(MarkController::unknown);
   }
 
   private Optional<SignUp> signUp(String token) {

@@ -12,7 +12,6 @@ import app.jemble.signup.SignUpPages;
 import app.jemble.signup.SignUpWords;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -73,6 +72,11 @@ public class JoinPages {
   record Given(Map<String, String> texts, Set<Long> topics, Map<String, Fault> faults) {
     static final Given NOTHING = new Given(Map.of(), Set.of(), Map.of());
   }
+
+  /** What stands below what is said; each may be empty. */
+  private record More(String address, String button, String link) {}
+
+  private static final More NO_MORE = new More("", "", "");
 
   private static final List<Language> LANGUAGES =
       List.of(ReaderLanguage.values()).stream()
@@ -141,26 +145,7 @@ public class JoinPages {
   /** How a page would look that is not saved yet. */
   public String proof(SignUpPageBody wanted, String language) {
     ReaderLanguage read = ReaderLanguage.of(language).orElse(ReaderLanguage.EN);
-    SignUpPageBody body = wanted.words().isEmpty() ? withEmptyWords(wanted, read) : wanted;
-    return form(new SignUpPage(0, 1, body), read);
-  }
-
-  private static SignUpPageBody withEmptyWords(SignUpPageBody b, ReaderLanguage language) {
-    SignUpWords none = new SignUpWords("", "", "", "", "", "");
-    return new SignUpPageBody(
-        b.name(),
-        b.key(),
-        b.open(),
-        b.asks(),
-        b.topics(),
-        List.of(new SignUpPageBody.WrittenWords(language, none)),
-        b.kind(),
-        b.source(),
-        b.tag(),
-        b.owner(),
-        b.series(),
-        b.tell(),
-        b.version());
+    return form(new SignUpPage(0, 1, 0, wanted), read);
   }
 
   /** What another site puts into a page of its own, in the page's main language. */
@@ -183,17 +168,18 @@ public class JoinPages {
   /** Says something of what ships: {@code asked}, {@code tooMany}, {@code closed}, … */
   String said(String what, ReaderLanguage language) {
     Map<String, String> words = PageWords.of(language);
-    return said(
-        language, language, words.get(what), words.get(what + "Line"), new HashMap<>(), words);
+    return said(language, language, words.get(what), words.get(what + "Line"), NO_MORE);
   }
 
   /** The page whose button confirms. */
   String confirm(String address, ReaderLanguage language) {
     Map<String, String> words = PageWords.of(language);
-    Map<String, String> more = new HashMap<>();
-    more.put("address", address);
-    more.put("button", words.get("confirmButton"));
-    return said(language, language, words.get("confirm"), words.get("confirmLine"), more, words);
+    return said(
+        language,
+        language,
+        words.get("confirm"),
+        words.get("confirmLine"),
+        new More(address, words.get("confirmButton"), ""));
   }
 
   /** The house's thanks; those that ship where it has written none. */
@@ -206,25 +192,19 @@ public class JoinPages {
         own.isEmpty() ? language : written.language(),
         words.get("thanks"),
         own.isEmpty() ? words.get("thanksLine") : own,
-        new HashMap<>(),
-        words);
+        NO_MORE);
   }
 
   /** A link that came too late leads to the page once more. */
   String over(SignUpPage page, ReaderLanguage language) {
     Map<String, String> words = PageWords.of(language);
-    Map<String, String> more = new HashMap<>();
-    more.put("link", "/join/" + page.body().key() + "?lang=" + language.tag());
-    return said(language, language, words.get("over"), words.get("overLine"), more, words);
+    String link = "/join/" + page.body().key() + "?lang=" + language.tag();
+    return said(
+        language, language, words.get("over"), words.get("overLine"), new More("", "", link));
   }
 
   private String said(
-      ReaderLanguage language,
-      ReaderLanguage written,
-      String title,
-      String line,
-      Map<String, String> more,
-      Map<String, String> words) {
+      ReaderLanguage language, ReaderLanguage written, String title, String line, More more) {
     return pages.html(
         "joined.ftlh",
         new Said(
@@ -232,9 +212,9 @@ public class JoinPages {
             written.tag(),
             title,
             line,
-            more.getOrDefault("address", ""),
-            more.getOrDefault("button", ""),
-            more.getOrDefault("link", ""),
-            words.get("again")));
+            more.address(),
+            more.button(),
+            more.link(),
+            PageWords.of(language).get("again")));
   }
 }
