@@ -1,0 +1,90 @@
+package app.jemble.core.pace;
+
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The hours of every day in which no phone is to ring, on each person's own clock. They hold also
+ * where a mailing leaves at any time.
+ *
+ * @param from the first minute that is quiet
+ * @param to the first minute that is not; the same as {@code from}: none is quiet
+ */
+public record QuietHours(LocalTime from, LocalTime to) {
+
+  /** Until the workspace says otherwise. */
+  public static final QuietHours USUAL = new QuietHours(LocalTime.of(21, 0), LocalTime.of(8, 0));
+
+  public static final QuietHours NONE = new QuietHours(LocalTime.MIDNIGHT, LocalTime.MIDNIGHT);
+
+  private static final int DAY = 24 * 60;
+
+  /** Nobody waits longer for hours that leave no common minute; clocks may change at last. */
+  private static final int MOST_DAYS = 62;
+
+  /** Whether it is quiet on a clock. */
+  public boolean at(Instant instant, ZoneId clock) {
+    LocalTime time = instant.atZone(clock).toLocalTime();
+    if (from.isBefore(to)) {
+      return !time.isBefore(from) && time.isBefore(to);
+    }
+    return !from.equals(to) && (!time.isBefore(from) || time.isBefore(to));
+  }
+
+  /** The first instant at or after one at which it is not quiet on a clock. */
+  public Instant over(Instant asked, ZoneId clock) {
+    return new NextOpen(open(), Set.of()).at(asked, clock).orElseThrow();
+  }
+
+  /**
+   * The first instant at or after one at which it is not quiet on somebody's clock, and something
+   * else lets a message leave too.
+   *
+   * @param hours that else, on a clock of its own
+   * @return empty when no such instant comes
+   */
+  public Optional<Instant> over(Instant asked, ZoneId own, NextOpen hours, ZoneId clock) {
+    Optional<Instant> at = Optional.of(asked);
+    Instant before = null;
+    Instant latest = asked.plusSeconds((long) MOST_DAYS * DAY * 60);
+    while (at.isPresent() && !at.get().equals(before) && at.get().isBefore(latest)) {
+      before = at.get();
+      at = hours.at(over(before, own), clock);
+    }
+    return at.filter(found -> found.isBefore(latest));
+  }
+
+  /** The rest of the week. */
+  private WeeklyHours open() {
+    List<WeeklyHours.Window> windows = new ArrayList<>();
+    int begin = minutes(from);
+    int end = minutes(to);
+    for (DayOfWeek day : DayOfWeek.values()) {
+      if (begin == end) {
+        add(windows, day, 0, DAY);
+      } else if (begin < end) {
+        add(windows, day, 0, begin);
+        add(windows, day, end, DAY);
+      } else {
+        add(windows, day, end, begin);
+      }
+    }
+    return new WeeklyHours(windows);
+  }
+
+  private static int minutes(LocalTime time) {
+    return time.getHour() * 60 + time.getMinute();
+  }
+
+  private static void add(List<WeeklyHours.Window> windows, DayOfWeek day, int from, int to) {
+    if (from < to) {
+      windows.add(new WeeklyHours.Window(day, from, to));
+    }
+  }
+}
