@@ -11,11 +11,16 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 
 /** The whole application on a database and a post office of the test class's own. */
 public abstract class ServerTest {
+
+  /** The fewest there are: half of the time of all trials went into passwords. */
+  private static final int QUICK_ROUNDS = 4;
 
   protected final TestClock clock = new TestClock();
   protected PostOffice office;
@@ -83,9 +88,15 @@ public abstract class ServerTest {
   protected ConfigurableApplicationContext start() {
     SpringApplication jemble = new SpringApplication(JembleApplication.class);
     jemble.addInitializers(
-        context ->
-            ((GenericApplicationContext) context)
-                .registerBean("testClock", Clock.class, () -> clock, b -> b.setPrimary(true)));
+        context -> {
+          GenericApplicationContext beans = (GenericApplicationContext) context;
+          beans.registerBean("testClock", Clock.class, () -> clock, b -> b.setPrimary(true));
+          beans.registerBean(
+              "quickPasswords",
+              PasswordEncoder.class,
+              () -> new BCryptPasswordEncoder(QUICK_ROUNDS),
+              b -> b.setPrimary(true));
+        });
     List<String> settings = new java.util.ArrayList<>(usualSettings());
     settings.addAll(moreSettings());
     return jemble.run(settings.toArray(String[]::new));

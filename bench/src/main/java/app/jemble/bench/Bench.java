@@ -29,6 +29,8 @@ public final class Bench {
     groups.put("marks", MarksBench::run);
     groups.put("people", PeopleBench::run);
     groups.put("series", SeriesBench::run);
+    groups.put("series-kills", SeriesKillBench::run);
+    groups.put("cards", CardBench::run);
     groups.put("screens", ScreensBench::run);
     groups.put("growth", GrowthBench::run);
     groups.put("fuzz", FuzzBench::run);

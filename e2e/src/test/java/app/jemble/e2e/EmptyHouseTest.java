@@ -54,7 +54,7 @@ public class EmptyHouseTest {
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
     }
-    settings.put("JEMBLE_DB_URL", TestDatabase.create());
+    settings.put("JEMBLE_DB_URL", TestDatabase.empty());
     settings.put("JEMBLE_DB_USER", "jemble");
     settings.put("JEMBLE_PORT", Integer.toString(port));
     settings.put("JEMBLE_SMTP_HOST", "127.0.0.1");

@@ -4,19 +4,13 @@ import app.jemble.Api;
 import app.jemble.Drafts;
 import app.jemble.standins.PostOffice;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.locks.LockSupport;
-import java.util.function.BooleanSupplier;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /**
@@ -50,13 +44,7 @@ public final class HouseKillTrial {
   public record Outcome(Map<Moment, Integer> moments, HouseTally tally, Duration slowest) {}
 
   private static final Duration LIMIT = Duration.ofMinutes(4);
-  private static final Duration PATIENCE = Duration.ofSeconds(15);
-
-  /** The hour after which a rule acts passes in 15 seconds. */
-  private static final int CLOCK_SPEED = 240;
-
-  private static final int CONNECTIONS = 2;
-  private static final int BOTH_OF = 5;
+  private static final Duration TO_READ = Duration.ofMinutes(1);
   private static final int REPLIES = 30;
 
   private final Setting setting;
@@ -64,19 +52,17 @@ public final class HouseKillTrial {
   private final Random random;
   private final JdbcClient sql;
   private final KilledMail mail;
-  private final Path folder;
   private final Map<Moment, Integer> moments = new EnumMap<>(Moment.class);
-  private KilledProcesses processes;
+  private KilledHouse house;
   private int mailings;
   private Duration slowest = Duration.ZERO;
 
-  private HouseKillTrial(Setting setting, PostOffice office) throws IOException {
+  private HouseKillTrial(Setting setting, PostOffice office) {
     this.setting = setting;
     this.office = office;
     this.random = new Random(setting.seed());
     this.sql = HouseTally.connect(setting.database());
     this.mail = new KilledMail(office, random);
-    this.folder = Files.createTempDirectory("jemble-house-kills");
   }
 
   /** Runs until everything that was begun is done. */
@@ -91,74 +77,48 @@ public final class HouseKillTrial {
   private Outcome run() {
     sql.sql("update sending_rules set hours = null, daily_cap = null").update();
     sql.sql("update workspace set hold_seconds = 0").update();
-    try (KilledProcesses both =
-        new KilledProcesses(2, settings(), folder.resolve("processes.log"))) {
-      processes = both;
+    try (KilledHouse both = new KilledHouse(setting.database(), office, random)) {
+      house = both;
       release(0);
       for (int kill = 0; kill < setting.kills(); kill++) {
         Moment moment = Moment.values()[kill % Moment.values().length];
         moments.merge(moment, 1, Integer::sum);
-        killAt(moment, random.nextInt(processes.count()));
+        killAt(moment, house.either());
         probe(kill);
       }
-      await("all is settled", LIMIT, () -> HouseTally.isSettled(sql, office));
+      house.await("all is settled", LIMIT, () -> HouseTally.isSettled(sql, office));
       return new Outcome(moments, HouseTally.of(sql, office), slowest);
     }
-  }
-
-  private List<String> settings() {
-    return List.of(
-        "--spring.datasource.url=" + setting.database(),
-        "--spring.datasource.username=jemble",
-        "--jemble.public-url=http://127.0.0.1:1",
-        "--jemble.smtp.port=" + office.smtpPort(),
-        "--jemble.smtp.connections=" + CONNECTIONS,
-        "--jemble.imap.host=127.0.0.1",
-        "--jemble.imap.port=" + office.imapPort(),
-        "--jemble.imap.user=" + PostOffice.COMMON_MAILBOX,
-        "--jemble.imap.password=" + PostOffice.COMMON_PASSWORD,
-        "--jemble.imap.every=1s",
-        "--jemble.outbox.poll-every=100ms",
-        "--jemble.outbox.journal=" + folder.resolve("journals"),
-        "--jemble.clock.speed=" + CLOCK_SPEED,
-        "--jemble.clock.from=" + Instant.now());
   }
 
   private void killAt(Moment moment, int which) {
     switch (moment) {
       case RELEASE -> {
         CompletableFuture<Void> release = CompletableFuture.runAsync(() -> release(which));
-        pause(Duration.ofMillis(200 + random.nextInt(1500)));
-        kill(which);
+        KilledHouse.pause(Duration.ofMillis(200 + random.nextInt(1500)));
+        house.kill(which);
         release.join();
       }
       case HANDOVER -> {
         release(which);
         int before = office.delivered().size();
         int more = 1 + random.nextInt(setting.people() / 2);
-        watch(() -> office.delivered().size() >= before + more);
-        kill(which);
+        KilledHouse.watch(() -> office.delivered().size() >= before + more);
+        house.kill(which);
       }
       case READING -> {
         long before = count("select count(*) from inbound_mail");
-        mail.replies(REPLIES);
+        mail.replies(REPLIES, ".kills.example");
         int more = 1 + random.nextInt(REPLIES / 2);
-        watch(() -> count("select count(*) from inbound_mail") >= before + more);
-        kill(which);
+        KilledHouse.watch(() -> count("select count(*) from inbound_mail") >= before + more);
+        house.kill(which);
       }
       case RULES -> {
         long before = count("select count(*) from follow_act");
         int more = 1 + random.nextInt(setting.people());
-        watch(() -> count("select count(*) from follow_act") >= before + more);
-        kill(which);
+        KilledHouse.watch(() -> count("select count(*) from follow_act") >= before + more);
+        house.kill(which);
       }
-    }
-  }
-
-  private void kill(int which) {
-    processes.kill(which);
-    if (random.nextInt(BOTH_OF) == 0) {
-      processes.kill(1 - which);
     }
   }
 
@@ -166,7 +126,7 @@ public final class HouseKillTrial {
   private void probe(int kill) {
     long killed = System.nanoTime();
     String identity = mail.probe(kill);
-    await("mail " + identity + " is read", PATIENCE.multipliedBy(4), () -> isRead(identity));
+    house.await("mail " + identity + " is read", TO_READ, () -> isRead(identity));
     Duration took = Duration.ofNanos(System.nanoTime() - killed);
     slowest = took.compareTo(slowest) > 0 ? took : slowest;
   }
@@ -186,13 +146,12 @@ public final class HouseKillTrial {
     boolean[] written = {false};
     int[] asked = {which};
     int[] key = {0};
-    await(
+    house.await(
         "mailing " + number + " is released",
         LIMIT,
         () -> {
           try {
-            Api api = new Api(processes.address(asked[0]++ % processes.count()));
-            api.signIn("orla", "lowen-quay");
+            Api api = house.colleague(asked[0]++);
             mailing[0] = mailing[0] > 0 ? mailing[0] : begin(api, number + "-" + key[0], people);
             written[0] = written[0] || write(api, mailing[0], number);
             return isReleased(api, mailing[0]);
@@ -273,28 +232,5 @@ public final class HouseKillTrial {
 
   private long count(String query) {
     return sql.sql(query).query(Long.class).single();
-  }
-
-  /** Waits until something goes on; where it does not, the kill comes all the same. */
-  private static void watch(BooleanSupplier goesOn) {
-    long end = System.nanoTime() + PATIENCE.toNanos();
-    while (!goesOn.getAsBoolean() && System.nanoTime() < end) {
-      pause(Duration.ofMillis(20));
-    }
-  }
-
-  private void await(String what, Duration limit, BooleanSupplier holds) {
-    long end = System.nanoTime() + limit.toNanos();
-    while (!holds.getAsBoolean()) {
-      if (System.nanoTime() > end) {
-        throw new AssertionError(what + ": not within " + limit + "; logs in " + folder);
-      }
-      processes.restartThoseThatEnded();
-      pause(Duration.ofMillis(100));
-    }
-  }
-
-  private static void pause(Duration time) {
-    LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(time.toMillis()));
   }
 }

@@ -34,7 +34,7 @@ public record HouseTally(
     Set<String> twice) {
 
   /** A message of a mailing, or of one of its rules. */
-  private record Sent(long id, String token, String state, boolean followUp) {}
+  record Sent(long id, String token, String state, boolean followUp) {}
 
   /** What a rule did about a message, and what of it is there. */
   private record Act(long rule, long message, String kind, int decided, boolean done, int made) {}
@@ -97,7 +97,7 @@ public record HouseTally(
         twice);
   }
 
-  private static List<Sent> messages(JdbcClient sql) {
+  static List<Sent> messages(JdbcClient sql) {
     return sql.sql(
             """
             select s.id, s.token, s.state, s.thread_id is not null as follow_up
@@ -109,7 +109,7 @@ public record HouseTally(
         .list();
   }
 
-  private static void arrivals(
+  static void arrivals(
       List<Sent> messages, PostOffice office, Set<String> lost, Set<String> twice) {
     Map<String, Integer> arrived = new HashMap<>();
     office

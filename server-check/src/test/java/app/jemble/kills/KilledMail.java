@@ -28,9 +28,14 @@ final class KilledMail {
     this.random = random;
   }
 
-  /** Some of those who have a message, and have not written back, do. */
-  void replies(int most) {
-    List<PostOffice.Delivered> all = new ArrayList<>(office.delivered());
+  /**
+   * Some of those who have a message, and have not written back, do.
+   *
+   * @param at of those whose address ends so
+   */
+  void replies(int most, String at) {
+    List<PostOffice.Delivered> all =
+        new ArrayList<>(office.delivered().stream().filter(d -> d.to().endsWith(at)).toList());
     Collections.shuffle(all, random);
     int left = most;
     for (PostOffice.Delivered to : all) {
