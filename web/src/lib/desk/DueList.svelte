@@ -1,7 +1,7 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import type { DueTask } from '$lib/api/types';
-  import { lately } from '$lib/format/dates';
+  import { isoDay, lately } from '$lib/format/dates';
   import { now } from '$lib/format/now';
   import { onlyThese, toBody } from '$lib/list/selection';
   import { session } from '$lib/session/session.svelte';
@@ -16,9 +16,7 @@
   let { tasks }: Props = $props();
 
   const queries = useQueryClient();
-  const today = $derived(
-    new Intl.DateTimeFormat('en-CA', { timeZone: session.zone }).format(now())
-  );
+  const today = $derived(isoDay(now(), session.zone));
   const everything = { match: 'ALL' as const, conditions: [], related: [], groups: [] };
 
   /** At once, with an undo. */

@@ -86,6 +86,11 @@ function dayNumber(instant: string | Date, zone: string): number {
   return Date.UTC(Number(p.year), Number(p.month) - 1, Number(p.day));
 }
 
+/** The day of the calendar of a zone, such as "2026-03-24". */
+export function isoDay(instant: string | Date, zone: string): string {
+  return new Intl.DateTimeFormat('sv-SE', { timeZone: zone }).format(new Date(instant));
+}
+
 /** A wall-clock time such as "2026-03-24T09:00:00" read as it stands: "Tue 24 Mar, 09:00". */
 export function wallTime(wall: string, today = now()): string {
   return dayAndTime(`${wall.slice(0, 16)}:00Z`, 'UTC', today);

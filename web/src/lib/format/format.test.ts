@@ -5,6 +5,7 @@ import {
   dayAndTime,
   daysAgo,
   daysBetween,
+  isoDay,
   lately,
   wallTime,
   zoneCity
@@ -26,6 +27,10 @@ describe('days and times', () => {
   it('counts days of the calendar across the change to summer time', () => {
     // 29 March 2026 has 23 hours in London.
     expect(daysBetween('2026-03-28T12:00:00Z', '2026-03-30T11:00:00Z', 'Europe/London')).toBe(2);
+  });
+  it('gives the day of the calendar of the zone', () => {
+    expect(isoDay('2026-03-24T22:30:00Z', 'Asia/Tokyo')).toBe('2026-03-25');
+    expect(isoDay('2026-03-24T22:30:00Z', 'America/Halifax')).toBe('2026-03-24');
   });
   it('says lately what people say', () => {
     expect(lately('2026-03-27T08:05:00Z', 'Europe/London', now)).toBe('08:05');

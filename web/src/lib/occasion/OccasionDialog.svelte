@@ -2,6 +2,8 @@
   import { answer, api } from '$lib/api/client';
   import { topicsQuery } from '$lib/api/queries';
   import type { OccasionBody } from '$lib/api/types';
+  import { Typed } from '$lib/draft/typed.svelte';
+  import TypedBefore from '$lib/draft/TypedBefore.svelte';
   import { SHIPPED } from '$lib/card/card';
   import CardDialog from '$lib/card/CardDialog.svelte';
   import LetterheadSelect from '$lib/wording/LetterheadSelect.svelte';
@@ -17,12 +19,14 @@
   interface Props {
     open: boolean;
     title: string;
+    /** By this name what is typed is kept until it is saved. */
+    name: string;
     /** As it was; what is typed goes its own way until it is saved. */
     occasion: OccasionBody;
     onsave: (occasion: OccasionBody) => Promise<boolean>;
   }
 
-  let { open = $bindable(), title, occasion, onsave }: Props = $props();
+  let { open = $bindable(), title, name, occasion, onsave }: Props = $props();
 
   const topics = createQuery(topicsQuery);
   const days = createQuery(() => ({
@@ -31,22 +35,27 @@
   }));
   // A dialog begins with what was there and then goes its own way.
   // svelte-ignore state_referenced_locally
-  let draft = $state<OccasionBody>({ ...occasion });
-  // svelte-ignore state_referenced_locally
-  let rounds = $state(occasion.rounds.join(', '));
+  const typed = new Typed(name, { ...occasion, typedRounds: occasion.rounds.join(', ') });
+  const draft = $derived(typed.value);
+  $effect(() => typed.keep());
   let busy = $state(false);
   let carding = $state(false);
-  const years = $derived(roundsOf(rounds));
+  const years = $derived(roundsOf(draft.typedRounds));
 
   async function save() {
     busy = true;
-    if (await onsave({ ...$state.snapshot(draft), rounds: years ?? [] })) open = false;
+    const { typedRounds, ...body } = $state.snapshot(draft);
+    if (await onsave({ ...body, rounds: years ?? [] })) {
+      typed.saved({ ...body, typedRounds });
+      open = false;
+    }
     busy = false;
   }
 </script>
 
 <Ask bind:open={() => open && !carding, (is) => (open = is || carding)} {title} wide>
   <div class="flex flex-col gap-3">
+    <TypedBefore is={typed.fromBefore} onforget={() => typed.anew()} />
     <div class="grid grid-cols-2 gap-x-5 gap-y-2.5 max-md:grid-cols-1">
       <label class="flex flex-col gap-1">
         Name <Input bind:value={draft.name} maxlength={200} data-autofocus />
@@ -101,7 +110,7 @@
       {#if draft.kind === 'YEARLY'}
         <label class="flex flex-col gap-1">
           Only when it is so many years
-          <Input bind:value={rounds} placeholder="every year" />
+          <Input bind:value={draft.typedRounds} placeholder="every year" />
           {#if years === undefined}
             <span class="text-[0.87rem] text-brick" role="alert">Years such as 10, 25, 50.</span>
           {/if}

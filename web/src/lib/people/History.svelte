@@ -30,13 +30,21 @@
     archived: 'Archived',
     task: 'Task',
     office: 'Office',
-    merged_into: 'Merged'
+    merged_into: 'Merged',
+    series_in: 'Came into a series',
+    series_out: 'Taken out of a series'
   };
 
   function label(field: string): string {
     const known = person.fields.find((f) => f.name === field)?.label;
     return known ?? other[field] ?? (field.startsWith('list:') ? 'On a list' : 'Moved by a merge');
   }
+
+  /** What was made for them or done with them is told by the act; its number says nothing. */
+  const told = (change: ChangeTold) =>
+    change.field === 'task' || change.field.startsWith('series_')
+      ? change.words
+      : change.after || (change.before ? 'emptied' : '');
 
   function takeBack(change: ChangeTold) {
     asked = null;
@@ -50,7 +58,7 @@
       <li class="border-b border-line-soft py-1.5 last:border-b-0">
         <span class="font-semibold">{label(change.field)}</span>
         {#if change.before}<span class="text-soft line-through">{change.before}</span>{/if}
-        {change.after || (change.before ? 'emptied' : '')}
+        {told(change)}
         <span class="flex flex-wrap items-baseline gap-x-2 text-[0.87rem] text-soft">
           {change.by}, {dayAndTime(change.at, session.zone)}
           {#if change.undone}

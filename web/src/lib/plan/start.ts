@@ -1,9 +1,10 @@
+import { isoDay } from '../format/dates';
 import { now } from '../format/now';
 
 /** Nine o'clock on the next day, as a wall-clock time: when most people who write want it. */
 export function tomorrowAtNine(zone: string, today = now()): string {
   const tomorrow = new Date(today.getTime() + 86_400_000);
-  return `${new Intl.DateTimeFormat('sv-SE', { timeZone: zone }).format(tomorrow)}T09:00:00`;
+  return `${isoDay(tomorrow, zone)}T09:00:00`;
 }
 
 /** A time of day such as "08:45" on the day of a start, or on the next day where there is none. */

@@ -2,6 +2,7 @@
   import { answer, api } from '$lib/api/client';
   import type { SelectionBody } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
+  import { undo } from '$lib/people/bulk/doing';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -27,9 +28,11 @@
       await queries.invalidateQueries({ queryKey: ['series'] });
       await queries.invalidateQueries({ queryKey: ['series-people'] });
       open = false;
+      const { act } = came;
       const rest = count - came.in;
       notices.say(
-        `${people(came.in)} came in.${rest > 0 ? ` ${people(rest)} ${rest === 1 ? 'is' : 'are'} in it, or were.` : ''}`
+        `${people(came.in)} came in.${rest > 0 ? ` ${people(rest)} ${rest === 1 ? 'is' : 'are'} in it, or were.` : ''}`,
+        act === null ? undefined : () => void undo(queries, act)
       );
     } catch (error) {
       notices.fail(error);

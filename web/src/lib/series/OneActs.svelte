@@ -1,10 +1,13 @@
 <script lang="ts">
   import type { Proof, SeriesView, SeriesWay, SeriesWayStep } from '$lib/api/types';
+  import { isoDay } from '$lib/format/dates';
   import { now } from '$lib/format/now';
+  import { session } from '$lib/session/session.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import DayField from '$lib/ui/DayField.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import type { SeriesActs } from './acts.svelte';
+  import { EntryActs } from './entryActs';
   import OwnStep from './OwnStep.svelte';
   import { nextStep } from './way';
 
@@ -19,19 +22,24 @@
   }
 
   let { series, acts, mayChange, way, read, proof, oncopies }: Props = $props();
+  // svelte-ignore state_referenced_locally
+  const entry = new EntryActs(acts);
   let holding = $state(false);
   let rewording = $state(false);
   let until = $state('');
 
   const first = $derived(way.name.split(' ')[0] ?? way.name);
   const isIn = $derived(way.entry?.state === 'IN');
+  const heldUntil = $derived(
+    way.entry?.heldUntil ? isoDay(way.entry.heldUntil, session.zone) : null
+  );
   const ahead = $derived(read.stands === 'AHEAD');
   const isNext = $derived(nextStep(way)?.stepId === read.stepId);
   const act = 'min-h-[26px] font-semibold text-kelp hover:underline max-md:min-h-[44px]';
 
   async function hold(day: string | null) {
     const words = day ? `Nothing leaves to ${way.name} before then.` : `${way.name} goes on.`;
-    if (await acts.hold(way.personId, day, words)) holding = false;
+    if (await entry.hold(way.personId, day, words, heldUntil)) holding = false;
   }
 </script>
 
@@ -60,16 +68,18 @@
         type="button"
         class={act}
         onclick={() =>
-          void acts.sendNow(way.personId, read.stepId, `Step ${read.place} leaves to ${way.name}.`)}
-        >Send it now</button
+          void entry.sendNow(
+            way.personId,
+            read.stepId,
+            `Step ${read.place} leaves to ${way.name}.`
+          )}>Send it now</button
       >
     {/if}
     {#if isIn && ahead}
       <button
         type="button"
         class={act}
-        onclick={() =>
-          void acts.skip(way.personId, read.stepId, `${way.name} does not get step ${read.place}.`)}
+        onclick={() => void entry.skip(way.personId, read.stepId, way.name, read.place)}
         >Leave it out for {first}</button
       >
     {/if}
@@ -77,8 +87,7 @@
       <button
         type="button"
         class={act}
-        onclick={() =>
-          void acts.skipNot(way.personId, read.stepId, `${way.name} gets step ${read.place}.`)}
+        onclick={() => void entry.skipNot(way.personId, read.stepId, way.name, read.place)}
         >Give it to {first} after all</button
       >
     {/if}
@@ -91,7 +100,7 @@
       <button
         type="button"
         class={`${act} text-brick`}
-        onclick={() => void acts.takeOut(way.personId, way.name)}>Take {first} out</button
+        onclick={() => void entry.takeOut(way.personId, way.name)}>Take {first} out</button
       >
     {/if}
   </p>

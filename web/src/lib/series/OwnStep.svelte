@@ -1,5 +1,7 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
+  import { Typed } from '$lib/draft/typed.svelte';
+  import TypedBefore from '$lib/draft/TypedBefore.svelte';
   import WordsFields from '$lib/wording/WordsFields.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -33,11 +35,12 @@
     gcTime: 0,
     refetchOnWindowFocus: false
   }));
-  /** What was typed; nothing until something is. */
-  let typed = $state<Partial<Words>>({});
+  // svelte-ignore state_referenced_locally
+  const typed = new Typed<Partial<Words>>(`own-step.${cause}.${person.id}`, {});
+  $effect(() => typed.keep());
   const words = $derived<Words>({
-    subject: typed.subject ?? own.data?.subject ?? shared.subject,
-    body: typed.body ?? own.data?.body ?? shared.body
+    subject: typed.value.subject ?? own.data?.subject ?? shared.subject,
+    body: typed.value.body ?? own.data?.body ?? shared.body
   });
 
   async function save(wanted: Words) {
@@ -45,6 +48,7 @@
     const body = { ...wanted, version: own.data?.version ?? 0 };
     try {
       await answer(api.PUT('/api/mailings/{id}/own-words/{personId}', { params, body }));
+      typed.saved({});
       open = false;
       onsaved();
     } catch (error) {
@@ -58,11 +62,12 @@
     <Trouble error={own.error} onretry={() => own.refetch()} />
   {:else if own.isSuccess}
     <div class="flex flex-col gap-3">
+      <TypedBefore is={typed.fromBefore} onforget={() => typed.anew()} />
       <WordsFields
         subject={words.subject}
         body={words.body}
-        onsubject={(subject) => (typed.subject = subject)}
-        onbody={(body) => (typed.body = body)}
+        onsubject={(subject) => (typed.value.subject = subject)}
+        onbody={(body) => (typed.value.body = body)}
       />
     </div>
   {/if}

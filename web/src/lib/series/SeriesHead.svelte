@@ -36,12 +36,9 @@
 
   const activate = () =>
     done(answer(api.POST('/api/series/{id}/activate', { params })), 'The series is active.');
-  const pause = () =>
-    done(answer(api.POST('/api/series/{id}/pause', { params })), 'Paused: nothing leaves.');
 
   async function goOn(waitsStoodStill: boolean) {
-    const act = api.POST('/api/series/{id}/go-on', { params, body: { waitsStoodStill } });
-    if (await done(answer(act), 'The series goes on.')) goingOn = false;
+    if (await acts.goOn(waitsStoodStill)) goingOn = false;
   }
 
   async function end() {
@@ -58,7 +55,7 @@
         <HouseButton weight="grave" onclick={() => (ending = true)}>End it</HouseButton>
       {/if}
       {#if series.state === 'ACTIVE'}
-        <HouseButton onclick={() => void pause()}>Pause</HouseButton>
+        <HouseButton onclick={() => void acts.pause()}>Pause</HouseButton>
       {:else if series.state === 'PAUSED'}
         <HouseButton onclick={() => (goingOn = true)}>Let it go on</HouseButton>
       {/if}

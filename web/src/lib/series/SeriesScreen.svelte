@@ -151,6 +151,7 @@
   <StepDialog
     bind:open={() => written !== null, (open) => (written = open ? written : null)}
     title={there ? `Step ${there.place}` : 'A new step'}
+    name={`step.${series.id}.${written.id ?? `new.${written.before ?? ''}`}`}
     step={written.step}
     first={written.at === 0}
     touches={there ? touchedWords(there, series.in + series.finished) : ''}

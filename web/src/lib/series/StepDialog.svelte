@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { SeriesStepBody } from '$lib/api/types';
+  import { Typed } from '$lib/draft/typed.svelte';
+  import TypedBefore from '$lib/draft/TypedBefore.svelte';
   import LetterheadSelect from '$lib/wording/LetterheadSelect.svelte';
   import WordsFields from '$lib/wording/WordsFields.svelte';
   import Ask from '$lib/ui/Ask.svelte';
@@ -12,6 +14,8 @@
   interface Props {
     open: boolean;
     title: string;
+    /** By this name what is typed is kept until it is saved. */
+    name: string;
     /** The step as it was; what is typed goes its own way until it is saved. */
     step: SeriesStepBody;
     first: boolean;
@@ -25,6 +29,7 @@
   let {
     open = $bindable(),
     title,
+    name,
     step,
     first,
     touches,
@@ -34,19 +39,26 @@
 
   // A dialog begins with what was there and then goes its own way.
   // svelte-ignore state_referenced_locally
-  let draft = $state<SeriesStepBody>({ ...step });
+  const typed = new Typed(name, step);
+  const draft = $derived(typed.value);
+  $effect(() => typed.keep());
   let finishedToo = $state(false);
   let busy = $state(false);
 
   async function save() {
     busy = true;
-    if (await onsave($state.snapshot(draft), finishedToo)) open = false;
+    const body = $state.snapshot(draft);
+    if (await onsave(body, finishedToo)) {
+      typed.saved(body);
+      open = false;
+    }
     busy = false;
   }
 </script>
 
 <Ask bind:open {title} wide>
   <div class="flex flex-col gap-3">
+    <TypedBefore is={typed.fromBefore} onforget={() => typed.anew()} />
     <p class="flex flex-wrap items-center gap-2">
       <span>{first ? 'After coming in' : 'After the step before'}</span>
       <input

@@ -1,9 +1,17 @@
 import { answer, api } from '$lib/api/client';
-import type { Filter, SendPlan, SeriesBody, SeriesStepBody, SeriesView } from '$lib/api/types';
+import type {
+  Filter,
+  SendPlan,
+  SeriesBody,
+  SeriesStep,
+  SeriesStepBody,
+  SeriesView
+} from '$lib/api/types';
 import { people } from '$lib/format/numbers';
 import { notices } from '$lib/ui/notices.svelte';
 import type { QueryClient } from '@tanstack/svelte-query';
-import { movedUp } from './series';
+import { undo } from '$lib/people/bulk/doing';
+import { bodyOfSeries, bodyOfStep, hadBy, movedUp } from './series';
 
 /** What is done with a series; each act tells whether it was done. */
 export class SeriesActs {
@@ -12,18 +20,18 @@ export class SeriesActs {
     private readonly series: () => SeriesView
   ) {}
 
-  get #params() {
+  get params() {
     return { path: { id: this.series().id } };
   }
 
   /** Shows what the server answers, and asks anew whatever hangs on it. */
-  async done(act: Promise<SeriesView>, words: string): Promise<boolean> {
+  async done(act: Promise<SeriesView>, words: string, back?: () => void): Promise<boolean> {
     try {
       const view = await act;
       this.queries.setQueryData(['series', view.id], view);
       await this.queries.invalidateQueries({ queryKey: ['series'] });
       await this.queries.invalidateQueries({ queryKey: ['series-people', view.id] });
-      if (words) notices.say(words);
+      if (words) notices.say(words, back);
       return true;
     } catch (error) {
       notices.fail(error);
@@ -32,103 +40,127 @@ export class SeriesActs {
   }
 
   save(body: SeriesBody): Promise<boolean> {
-    return this.done(answer(api.PUT('/api/series/{id}', { params: this.#params, body })), '');
+    const before = bodyOfSeries(this.series());
+    return this.done(
+      answer(api.PUT('/api/series/{id}', { params: this.params, body })),
+      'How it runs is saved.',
+      () => void this.#saveBack({ ...before, version: this.series().version })
+    );
+  }
+
+  #saveBack(body: SeriesBody): Promise<boolean> {
+    return this.done(
+      answer(api.PUT('/api/series/{id}', { params: this.params, body })),
+      'It runs as before.'
+    );
   }
 
   saveStep(id: number, body: SeriesStepBody): Promise<boolean> {
-    const params = { path: { ...this.#params.path, step: id } };
+    const before = this.series().steps.find((step) => step.id === id);
     return this.done(
-      answer(api.PUT('/api/series/{id}/steps/{step}', { params, body })),
-      'The step is saved.'
+      this.#putStep(id, body),
+      'The step is saved.',
+      before &&
+        (() => void this.done(this.#putStep(id, bodyOfStep(before)), 'The step is as before.'))
     );
   }
 
-  addStep(body: SeriesStepBody, before: number | null, finishedToo: boolean): Promise<boolean> {
-    const params = { ...this.#params, query: { before: before ?? undefined, finishedToo } };
+  #putStep(id: number, body: SeriesStepBody): Promise<SeriesView> {
+    const params = { path: { ...this.params.path, step: id } };
+    return answer(api.PUT('/api/series/{id}/steps/{step}', { params, body }));
+  }
+
+  async addStep(
+    body: SeriesStepBody,
+    before: number | null,
+    finishedToo: boolean
+  ): Promise<boolean> {
+    const params = { ...this.params, query: { before: before ?? undefined, finishedToo } };
+    const there = this.series().steps.map((step) => step.id);
+    const act = answer(api.POST('/api/series/{id}/steps', { params, body }));
+    return this.done(act, 'The step is saved.', () => {
+      const added = this.series().steps.find((step) => !there.includes(step.id));
+      if (added) void this.done(this.#dropStep(added.id), 'The step is not in it any more.');
+    });
+  }
+
+  #dropStep(step: number): Promise<SeriesView> {
+    const params = { path: { ...this.params.path, step } };
+    return answer(api.DELETE('/api/series/{id}/steps/{step}', { params }));
+  }
+
+  takeAway(id: number): Promise<boolean> {
+    const { steps } = this.series();
+    const at = steps.findIndex((step) => step.id === id);
+    const gone = steps[at];
     return this.done(
-      answer(api.POST('/api/series/{id}/steps', { params, body })),
-      'The step is saved.'
+      this.#dropStep(id),
+      'The step is taken away; everybody is past it.',
+      gone && (() => void this.#putBack(gone, steps[at + 1]?.id ?? null))
     );
   }
 
-  takeAway(step: number): Promise<boolean> {
-    const params = { path: { ...this.#params.path, step } };
+  /** One that nobody had was forgotten, and is written anew. */
+  #putBack(gone: SeriesStep, before: number | null): Promise<boolean> {
+    if (!hadBy(gone)) return this.addStep(bodyOfStep(gone), before, false);
+    const params = { path: { ...this.params.path, step: gone.id } };
     return this.done(
-      answer(api.DELETE('/api/series/{id}/steps/{step}', { params })),
-      'The step is taken away; everybody is past it.'
+      answer(api.POST('/api/series/{id}/steps/{step}/back', { params })),
+      'The step is there again.'
     );
   }
 
   moveUp(at: number): Promise<boolean> {
-    const body = movedUp(this.series().steps, at);
+    const before = this.series().steps.map((step) => step.id);
     return this.done(
-      answer(api.PUT('/api/series/{id}/order', { params: this.#params, body })),
-      'The steps have changed places.'
+      this.#order(movedUp(this.series().steps, at)),
+      'The steps have changed places.',
+      () => void this.done(this.#order(before), 'The steps are in their places again.')
+    );
+  }
+
+  #order(body: number[]): Promise<SeriesView> {
+    return answer(api.PUT('/api/series/{id}/order', { params: this.params, body }));
+  }
+
+  pause(): Promise<boolean> {
+    return this.done(
+      answer(api.POST('/api/series/{id}/pause', { params: this.params })),
+      'Paused: nothing leaves.',
+      // As if there had been no pause: what came due meanwhile leaves.
+      () => void this.goOn(false)
+    );
+  }
+
+  goOn(waitsStoodStill: boolean): Promise<boolean> {
+    const body = { waitsStoodStill };
+    return this.done(
+      answer(api.POST('/api/series/{id}/go-on', { params: this.params, body })),
+      'The series goes on.',
+      () => void this.pause()
     );
   }
 
   async letIn(filter: Filter, plan: SendPlan | null): Promise<boolean> {
     const body = { filter, people: [], picked: null, plan };
     const came = await answer(
-      api.POST('/api/series/{id}/people', { params: this.#params, body })
+      api.POST('/api/series/{id}/people', { params: this.params, body })
     ).catch((error: unknown) => (notices.fail(error), null));
     if (!came) return false;
     return this.anew(
       came.in
         ? `${people(came.in)} ${plan ? 'come in as planned.' : 'came in.'}`
-        : 'Nobody came in: all of them are in it or were.'
+        : 'Nobody came in: all of them are in it or were.',
+      this.back(came.act)
     );
   }
 
-  async takeOut(person: number, name: string): Promise<boolean> {
-    const body = { people: [person] };
-    return this.#forOne(
-      api.POST('/api/series/{id}/people/out', { params: this.#params, body }),
-      `${name} is out.`
-    );
+  /** How an act of the history is taken back, where there is one. */
+  back(act: number | null): (() => void) | undefined {
+    return act === null ? undefined : () => void undo(this.queries, act);
   }
 
-  /** Nothing leaves to them before a day begins; null lifts that. */
-  async hold(person: number, until: string | null, words: string): Promise<boolean> {
-    const params = { path: { ...this.#params.path, person } };
-    return this.#forOne(
-      api.PUT('/api/series/{id}/people/{person}/hold', { params, body: { until } }),
-      words
-    );
-  }
-
-  async skip(person: number, step: number, words: string): Promise<boolean> {
-    const params = { path: { ...this.#params.path, person, step } };
-    return this.#forOne(
-      api.POST('/api/series/{id}/people/{person}/skip/{step}', { params }),
-      words
-    );
-  }
-
-  async skipNot(person: number, step: number, words: string): Promise<boolean> {
-    const params = { path: { ...this.#params.path, person, step } };
-    return this.#forOne(
-      api.DELETE('/api/series/{id}/people/{person}/skip/{step}', { params }),
-      words
-    );
-  }
-
-  async sendNow(person: number, step: number, words: string): Promise<boolean> {
-    const params = { path: { ...this.#params.path, person, step } };
-    return this.#forOne(api.POST('/api/series/{id}/people/{person}/now/{step}', { params }), words);
-  }
-
-  async #forOne(act: Parameters<typeof answer>[0], words: string): Promise<boolean> {
-    try {
-      await answer(act);
-    } catch (error) {
-      notices.fail(error);
-      return false;
-    }
-    return this.anew(words);
-  }
-
-  anew(words: string): Promise<boolean> {
-    return this.done(answer(api.GET('/api/series/{id}', { params: this.#params })), words);
+  anew(words: string, back?: () => void): Promise<boolean> {
+    return this.done(answer(api.GET('/api/series/{id}', { params: this.params })), words, back);
   }
 }

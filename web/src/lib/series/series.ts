@@ -96,11 +96,13 @@ export function dropWords(step: SeriesStep, most: number): string {
 
 /** Whether a step may change places with the one before it: only among those nobody has had. */
 export function mayGoUp(steps: SeriesStep[], at: number): boolean {
-  return at > 0 && nobodyHad(steps[at]) && nobodyHad(steps[at - 1]);
+  const [one, before] = [steps[at], steps[at - 1]];
+  return !!one && !!before && hadBy(one) + hadBy(before) === 0;
 }
 
-function nobodyHad(step: SeriesStep | undefined): boolean {
-  return !!step && step.sent + step.waiting + step.without === 0;
+/** How many people are past a step. */
+export function hadBy(step: SeriesStep): number {
+  return step.sent + step.waiting + step.without;
 }
 
 /** The ids of the steps with one and the one before it changed over. */
@@ -113,7 +115,7 @@ export function movedUp(steps: SeriesStep[], at: number): number[] {
 
 /** Whom a change of a step's text or wait touches. */
 export function touchedWords(step: SeriesStep, inSeries: number): string {
-  const had = step.sent + step.waiting + step.without;
+  const had = hadBy(step);
   if (had === 0) return inSeries ? 'Nobody has had this step; the change is for all.' : '';
   return `${people(had)} ${had === 1 ? 'is past this step and keeps' : 'are past this step and keep'} what they got; the change is for all others.`;
 }

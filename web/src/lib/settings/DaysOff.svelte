@@ -1,7 +1,7 @@
 <script lang="ts">
   import { answer, api, send } from '$lib/api/client';
   import type { DayOff } from '$lib/api/types';
-  import { calendarDay } from '$lib/format/dates';
+  import { calendarDay, isoDay } from '$lib/format/dates';
   import { now } from '$lib/format/now';
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
@@ -25,7 +25,7 @@
   let name = $state('');
   let file = $state<HTMLInputElement>();
 
-  const today = new Intl.DateTimeFormat('sv-SE', { timeZone: session.zone }).format(now());
+  const today = isoDay(now(), session.zone);
   const coming = $derived((query.data ?? []).filter((d) => d.day >= today));
 
   async function put(days: DayOff[]) {

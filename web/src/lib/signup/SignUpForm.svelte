@@ -2,6 +2,8 @@
   import { goto } from '$app/navigation';
   import { page as address } from '$app/state';
   import { ApiProblem, answer, api } from '$lib/api/client';
+  import { Typed } from '$lib/draft/typed.svelte';
+  import TypedBefore from '$lib/draft/TypedBefore.svelte';
   import type { ReaderLanguage, SignUpPageView } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -27,7 +29,9 @@
   const queries = useQueryClient();
   // A form begins with what was there and then goes its own way.
   // svelte-ignore state_referenced_locally
-  let page = $state(shown ? structuredClone($state.snapshot(shown.page)) : fresh());
+  const typed = new Typed(`sign-up.${shown?.id ?? 'new'}`, shown?.page ?? fresh());
+  const page = $derived(typed.value);
+  $effect(() => typed.keep());
   // svelte-ignore state_referenced_locally
   let ownKey = $state(shown !== null);
   // svelte-ignore state_referenced_locally
@@ -50,6 +54,7 @@
       queries.setQueryData(['sign-up-pages', saved.id], saved);
       await queries.invalidateQueries({ queryKey: ['sign-up-pages'] });
       page.version = saved.page.version;
+      typed.saved($state.snapshot(page));
       notices.say(`“${saved.page.name}” is saved.`);
       if (!shown) await goto(`/people/sign-ups/${saved.id}`);
     } catch (error) {
@@ -80,6 +85,7 @@
 {#if part === 'people' && shown}
   <Panel title="Who signed up"><WhoSignedUp pageId={shown.id} /></Panel>
 {:else}
+  <TypedBefore is={typed.fromBefore} onforget={() => typed.anew()} />
   {#if wrong}<p class="rounded-md bg-brick-pale px-3 py-1.5 text-brick" role="alert">
       {wrong}
     </p>{/if}
@@ -121,12 +127,14 @@
           {/if}
         </div>
       </Panel>
-      <Panel title="What it asks"><div class="px-3.5 pb-3.5"><PageAsks bind:page /></div></Panel>
+      <Panel title="What it asks"
+        ><div class="px-3.5 pb-3.5"><PageAsks bind:page={typed.value} /></div></Panel
+      >
       <Panel title="What it says"
-        ><div class="p-3.5"><PageTexts bind:page bind:language /></div></Panel
+        ><div class="p-3.5"><PageTexts bind:page={typed.value} bind:language /></div></Panel
       >
       <Panel title="When somebody confirms"
-        ><div class="p-3.5"><AfterConfirming bind:page /></div></Panel
+        ><div class="p-3.5"><AfterConfirming bind:page={typed.value} /></div></Panel
       >
       {#if shown}
         <Panel title="On another site"><div class="p-3.5"><ShareIt {shown} /></div></Panel>

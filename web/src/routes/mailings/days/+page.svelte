@@ -128,6 +128,7 @@
   <OccasionDialog
     bind:open
     title={changed ? changed.occasion.name : 'A new standing mailing'}
+    name={`occasion.${changed?.id ?? 'new'}`}
     occasion={changed?.occasion ?? fresh(topics.data?.[0]?.id ?? 1)}
     onsave={save}
   />

@@ -180,16 +180,21 @@ public class ImportTest extends ServerTest {
     String file = "E-mail;First name\nkim@into.example;Kim\nnew@into.example;Neo\n";
     long id = upload(file.getBytes(StandardCharsets.UTF_8));
     check(id, "series", series);
-    run(id);
-    assertThat(
-            sql.sql(
-                    "select p.email || ' ' || e.came_by from series_entry e"
-                        + " join person p on p.id = e.person_id where e.series_id = ? order by 1")
-                .param(series)
-                .query(String.class)
-                .list())
+    JsonNode done = run(id);
+    assertThat(came(series))
         .hasSize(2)
         .allSatisfy(how -> assertThat(how).contains(" imported with "));
+    api.post("/api/changes/" + done.get("act").asLong() + "/undo", Map.of());
+    assertThat(came(series)).as("who is known from before is not in it either").isEmpty();
+  }
+
+  private List<String> came(long series) {
+    return sql.sql(
+            "select p.email || ' ' || e.came_by from series_entry e"
+                + " join person p on p.id = e.person_id where e.series_id = ? order by 1")
+        .param(series)
+        .query(String.class)
+        .list();
   }
 
   /** Many rows, one in a hundred of them bad; the same file again; and taking it all back. */

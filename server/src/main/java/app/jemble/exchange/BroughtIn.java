@@ -12,6 +12,10 @@ public interface BroughtIn {
   /** A problem when there is no such series that the colleague may see. */
   void mustBeOpen(long series);
 
-  /** They come into a series, as far as they are not in it. */
-  void comeInto(long series, List<PersonId> people, String cameBy);
+  /**
+   * They come into a series, as far as they are not in it.
+   *
+   * @param act of the history that brings them in, and takes them out when it is taken back
+   */
+  void comeInto(long series, List<PersonId> people, String cameBy, long act);
 }

@@ -67,7 +67,7 @@ class ImportRunner {
       lists.add(batch, choices.list(), people);
     }
     if (choices.series() != null && !people.isEmpty()) {
-      broughtIn.comeInto(choices.series(), people, "imported with " + run.fileName());
+      broughtIn.comeInto(choices.series(), people, "imported with " + run.fileName(), batch);
     }
   }
 

@@ -52,12 +52,10 @@ class ActChanges {
    * @param words what the history calls it
    */
   void doFor(Act act, Account by, String words, List<PersonId> people) {
-    if (act instanceof Act.EnterSeries in) {
-      entering.comeInThemselves(in.series(), people, "by a rule: " + words);
-      return;
-    }
     long batch = changes.beginFor(by.id(), words);
-    if (act instanceof Act.MakeTask task) {
+    if (act instanceof Act.EnterSeries in) {
+      entering.comeInThemselves(in.series(), people, "by a rule: " + words, batch);
+    } else if (act instanceof Act.MakeTask task) {
       tasks.makeFor(
           by.id(),
           batch,

@@ -18,6 +18,9 @@ public interface SeriesEntries {
   /** Whoever had finished waits for what was put at the end. */
   void goOnAfterEnd(long seriesId, Instant now);
 
+  /** Whoever finished since an instant without a step waits for it. */
+  void goOnWithout(long seriesId, long stepId, Instant since, Instant now);
+
   /** It is over for everyone. */
   void endAll(long seriesId, String why, Instant now);
 }

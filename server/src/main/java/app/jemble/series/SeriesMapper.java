@@ -109,6 +109,9 @@ interface SeriesMapper {
   @Update("update series_step set gone_at = #{at} where id = #{id}")
   int takeAway(@Param("id") long id, @Param("at") Instant at);
 
+  @Update("update series_step set gone_at = null where id = #{id}")
+  int putBack(long id);
+
   @Delete("delete from series_step where id = #{id}")
   int removeStep(long id);
 

@@ -127,6 +127,21 @@ public class StepEditing {
     entries.lookAtAll(seriesId, clock.instant());
   }
 
+  /** A step that was taken away is there again for all who are not past its place. */
+  @Transactional
+  public void putBack(long seriesId, long stepId) {
+    Series series = changeable(seriesId);
+    SeriesStep gone =
+        mapper.steps(seriesId).stream()
+            .filter(s -> s.id() == stepId && s.goneAt() != null)
+            .findFirst()
+            .orElseThrow(() -> Problem.conflict("There is no such step that was taken away."));
+    mustBeReady(series, gone.causeId());
+    mapper.putBack(stepId);
+    entries.goOnWithout(seriesId, stepId, gone.goneAt(), clock.instant());
+    entries.lookAtAll(seriesId, clock.instant());
+  }
+
   /** Puts steps that nobody has had in another order. */
   @Transactional
   public void order(long seriesId, List<Long> wanted) {

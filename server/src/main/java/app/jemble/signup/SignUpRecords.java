@@ -97,7 +97,8 @@ class SignUpRecords {
       comeBack(batch, person, topics);
     }
     if (body.series() != null) {
-      entering.comeInThemselves(body.series(), List.of(person), "signed up at " + body.name());
+      entering.comeInThemselves(
+          body.series(), List.of(person), "signed up at " + body.name(), null);
     }
     return new Kept(person, differs);
   }

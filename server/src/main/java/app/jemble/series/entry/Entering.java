@@ -10,9 +10,9 @@ import app.jemble.problem.Problem;
 import app.jemble.series.OpenSeries;
 import app.jemble.series.Series;
 import app.jemble.series.SeriesClocks;
+import app.jemble.series.entry.ComingMapper.EntryOf;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,31 +25,31 @@ public class Entering {
 
   private static final int LOT = 50_000;
 
-  private final EntryMapper entries;
+  private final ComingMapper coming;
   private final EntryPlanning planning;
-  private final SeriesRun run;
   private final OpenSeries open;
   private final SeriesClocks clocks;
   private final WhoComesIn who;
   private final AccountService accounts;
+  private final EntryHistory history;
   private final Clock clock;
 
   Entering(
-      EntryMapper entries,
+      ComingMapper coming,
       EntryPlanning planning,
-      SeriesRun run,
       OpenSeries open,
       SeriesClocks clocks,
       WhoComesIn who,
       AccountService accounts,
+      EntryHistory history,
       Clock clock) {
-    this.entries = entries;
+    this.coming = coming;
     this.planning = planning;
-    this.run = run;
     this.open = open;
     this.clocks = clocks;
     this.who = who;
     this.accounts = accounts;
+    this.history = history;
     this.clock = clock;
   }
 
@@ -63,34 +63,44 @@ public class Entering {
   public record Coming(FilterBody filter, List<PersonId> picks, Selection picked, SendPlan plan) {}
 
   /**
+   * Who came in.
+   *
+   * @param act of the history, that takes it back; null where nobody did, or too many
+   */
+  public record Came(int in, Long act) {}
+
+  /**
    * Lets people in.
    *
    * @return how many came in; others are in already, or were and do not come in again
    */
   @Transactional
-  public int letIn(long seriesId, Coming coming, String cameBy) {
+  public Came letIn(long seriesId, Coming whoComes, String cameBy) {
     accounts.currentWriter();
     Series series = open.lock(seriesId);
     if (series.state() == SeriesState.ENDED) {
       throw Problem.conflict("This series was ended; nobody comes in any more.");
     }
-    List<PersonId> whom = who.comes(coming);
+    List<PersonId> whom = who.comes(whoComes);
     Instant now = clock.instant();
     Instant endedBy = series.reEntry().endedBy(now, clocks.house()).orElse(null);
-    if (coming.plan() != null && !coming.plan().equals(SendPlan.AT_ONCE)) {
-      return inWaves(seriesId, whom, coming.plan(), cameBy, now, endedBy);
-    }
-    return atOnce(series, whom, cameBy, now, endedBy);
+    boolean inWaves = whoComes.plan() != null && !whoComes.plan().equals(SendPlan.AT_ONCE);
+    List<EntryOf> in =
+        inWaves
+            ? inWaves(seriesId, whom, whoComes.plan(), cameBy, now, endedBy)
+            : atOnce(series, whom, cameBy, now, endedBy);
+    return new Came(in.size(), history.cameIn(series, in));
   }
 
   /** These come in now, as far as they are not in and may. */
-  int atOnce(Series series, List<PersonId> whom, String cameBy, Instant now, Instant endedBy) {
+  List<EntryOf> atOnce(
+      Series series, List<PersonId> whom, String cameBy, Instant now, Instant endedBy) {
     Instant lookAt = clocks.firstLook(series, open.steps(series.id()), now);
-    int in = 0;
+    List<EntryOf> in = new ArrayList<>();
     for (int from = 0; from < whom.size(); from += LOT) {
       PersonId[] lot =
           whom.subList(from, Math.min(whom.size(), from + LOT)).toArray(PersonId[]::new);
-      in += entries.letIn(series.id(), lot, cameBy, now, lookAt, endedBy);
+      in.addAll(coming.letIn(series.id(), lot, cameBy, now, lookAt, endedBy));
     }
     return in;
   }
@@ -99,19 +109,24 @@ public class Entering {
    * These come in by something they did; into a series that was ended nobody comes.
    *
    * @param whom of them those who are in already, or do not come in again, are passed over
+   * @param act of the history that it belongs to, or null
    */
   @Transactional
-  public int comeInThemselves(long seriesId, List<PersonId> whom, String cameBy) {
+  public int comeInThemselves(long seriesId, List<PersonId> whom, String cameBy, Long act) {
     Series series = open.held(seriesId);
     if (series == null || series.state() == SeriesState.ENDED) {
       return 0;
     }
     Instant now = clock.instant();
-    return atOnce(
-        series, whom, cameBy, now, series.reEntry().endedBy(now, clocks.house()).orElse(null));
+    Instant endedBy = series.reEntry().endedBy(now, clocks.house()).orElse(null);
+    List<EntryOf> in = atOnce(series, whom, cameBy, now, endedBy);
+    if (act != null) {
+      history.cameInBy(act, in);
+    }
+    return in.size();
   }
 
-  private int inWaves(
+  private List<EntryOf> inWaves(
       long seriesId,
       List<PersonId> whom,
       SendPlan plan,
@@ -119,7 +134,7 @@ public class Entering {
       Instant now,
       Instant endedBy) {
     List<Optional<Instant>> instants = planning.instants(whom, plan, now);
-    int in = 0;
+    List<EntryOf> in = new ArrayList<>();
     for (int from = 0; from < whom.size(); from += LOT) {
       List<PersonId> lot = new ArrayList<>();
       List<Long> seconds = new ArrayList<>();
@@ -129,13 +144,13 @@ public class Entering {
           seconds.add(instants.get(at).get().getEpochSecond());
         }
       }
-      in +=
-          entries.letInAt(
+      in.addAll(
+          coming.letInAt(
               seriesId,
               lot.toArray(PersonId[]::new),
               seconds.toArray(Long[]::new),
               cameBy,
-              endedBy);
+              endedBy));
     }
     return in;
   }
@@ -146,54 +161,21 @@ public class Entering {
     return planning.view(open.find(seriesId), who.comes(coming), plan);
   }
 
+  /**
+   * Who was taken out.
+   *
+   * @param act of the history, that takes it back; null where nobody was, or too many
+   */
+  public record Out(int out, Long act) {}
+
   /** Takes people out; what has not left to them does not. */
   @Transactional
-  public int takeOut(long seriesId, List<PersonId> whom) {
+  public Out takeOut(long seriesId, List<PersonId> whom) {
     String by = accounts.currentWriter().name();
-    open.lock(seriesId);
-    return entries.takeOut(
-        seriesId, whom.toArray(PersonId[]::new), "taken out by " + by, clock.instant());
-  }
-
-  /** Nothing leaves to somebody before a day begins at the workspace; null lifts that. */
-  @Transactional
-  public void hold(long seriesId, PersonId person, LocalDate day) {
-    accounts.currentWriter();
-    open.lock(seriesId);
-    Instant until = day == null ? null : day.atStartOfDay(clocks.house()).toInstant();
-    if (entries.hold(seriesId, person, until, clock.instant()) == 0) {
-      throw Problem.notFound("They are not in this series.");
-    }
-  }
-
-  /** Somebody does not get a step that they have not had. */
-  @Transactional
-  public void skip(long seriesId, PersonId person, long stepId) {
-    accounts.currentWriter();
-    open.lock(seriesId);
-    if (entries.skip(seriesId, person, stepId) == 0) {
-      throw Problem.conflict("They are not in this series, or have had this step.");
-    }
-  }
-
-  /** Somebody gets a step after all that was left out for them. */
-  @Transactional
-  public void skipNot(long seriesId, PersonId person, long stepId) {
-    accounts.currentWriter();
-    open.lock(seriesId);
-    if (entries.skipNot(seriesId, person, stepId) == 0) {
-      throw Problem.conflict("It was not left out for them, or they are past it.");
-    }
-  }
-
-  /** Sends somebody the step that is next for them, without waiting for it. */
-  public void sendNow(long seriesId, PersonId person, long stepId) {
-    accounts.currentWriter();
-    open.find(seriesId);
-    run.sendNow(seriesId, person, stepId)
-        .ifPresent(
-            not -> {
-              throw Problem.conflict(not);
-            });
+    Series series = open.lock(seriesId);
+    List<EntryOf> out =
+        coming.takeOut(
+            seriesId, whom.toArray(PersonId[]::new), "taken out by " + by, clock.instant());
+    return new Out(out.size(), history.takenOut(series, out));
   }
 }

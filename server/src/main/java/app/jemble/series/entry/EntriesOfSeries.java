@@ -41,6 +41,11 @@ class EntriesOfSeries implements SeriesEntries {
   }
 
   @Override
+  public void goOnWithout(long seriesId, long stepId, Instant since, Instant now) {
+    mapper.goOnWithout(seriesId, stepId, since, now);
+  }
+
+  @Override
   public void endAll(long seriesId, String why, Instant now) {
     mapper.endAll(seriesId, why, now);
   }

@@ -256,56 +256,6 @@ interface EntryMapper {
   int end(
       @Param("entries") Long[] entries, @Param("why") List<String> why, @Param("at") Instant at);
 
-  /** Of people {@code p}, with their last entry, those who are not in and may come in. */
-  String WHO_MAY =
-      """
-      left join (
-        select distinct on (e.person_id) e.person_id, e.turn, e.state, e.ended_at
-        from series_entry e
-        where e.series_id = #{series} and e.person_id = any(#{people})
-        order by e.person_id, e.turn desc
-      ) l on l.person_id = p.id
-      where l.turn is null or (l.state <> 'in' and l.ended_at <= #{endedBy})
-      on conflict do nothing
-      """;
-
-  /**
-   * Lets people in who are not in, nor were, or whose last entry ended by an instant.
-   *
-   * @param lookAt when they are looked at first
-   * @param endedBy null when nobody comes in again
-   */
-  @Insert(
-      """
-      insert into series_entry (series_id, person_id, turn, came_by, entered_at, passed_at, look_at)
-      select #{series}, p.id, coalesce(l.turn + 1, 0), #{cameBy}, #{at}, #{at}, #{lookAt}
-      from unnest(#{people}::bigint[]) as p (id)
-      """
-          + WHO_MAY)
-  int letIn(
-      @Param("series") long series,
-      @Param("people") PersonId[] people,
-      @Param("cameBy") String cameBy,
-      @Param("at") Instant at,
-      @Param("lookAt") Instant lookAt,
-      @Param("endedBy") Instant endedBy);
-
-  /** The same, each at their own instant. */
-  @Insert(
-      """
-      insert into series_entry (series_id, person_id, turn, came_by, entered_at, passed_at, look_at)
-      select #{series}, p.id, coalesce(l.turn + 1, 0), #{cameBy}, to_timestamp(p.seconds),
-             to_timestamp(p.seconds), to_timestamp(p.seconds)
-      from unnest(#{people}::bigint[], #{seconds}::bigint[]) as p (id, seconds)
-      """
-          + WHO_MAY)
-  int letInAt(
-      @Param("series") long series,
-      @Param("people") PersonId[] people,
-      @Param("seconds") Long[] seconds,
-      @Param("cameBy") String cameBy,
-      @Param("endedBy") Instant endedBy);
-
   /** Everyone who is in it is looked at soon: what was reckoned for them may have changed. */
   @Update(
       """
@@ -340,6 +290,24 @@ interface EntryMapper {
       """)
   int goOnAfterEnd(@Param("series") long series, @Param("now") Instant now);
 
+  /** Whoever finished since an instant without a step waits for it. */
+  @Update(
+      """
+      update series_entry
+      set state = 'in', ended_at = null, look_at = #{now}
+      where series_id = #{series} and state = 'finished' and ended_at >= #{since}
+        and not exists (select from series_pass p
+                        where p.entry_id = series_entry.id and p.step_id = #{step})
+        and not exists (select from series_entry o
+                        where o.series_id = series_entry.series_id
+                          and o.person_id = series_entry.person_id and o.turn > series_entry.turn)
+      """)
+  int goOnWithout(
+      @Param("series") long series,
+      @Param("step") long step,
+      @Param("since") Instant since,
+      @Param("now") Instant now);
+
   /** Somebody to whom a message of a step is about to leave. */
   record Leaving(long entryId, PersonId personId, boolean ended, String endedWhy) {}
 
@@ -353,18 +321,6 @@ interface EntryMapper {
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Leaving> leaving(@Param("series") long series, @Param("people") PersonId[] people);
-
-  @Update(
-      """
-      update series_entry
-      set state = 'ended', ended_at = #{at}, ended_why = #{why}, look_at = null
-      where series_id = #{series} and person_id = any(#{people}) and state = 'in'
-      """)
-  int takeOut(
-      @Param("series") long series,
-      @Param("people") PersonId[] people,
-      @Param("why") String why,
-      @Param("at") Instant at);
 
   @Update(
       """

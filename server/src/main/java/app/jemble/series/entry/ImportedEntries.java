@@ -24,7 +24,7 @@ class ImportedEntries implements BroughtIn {
   }
 
   @Override
-  public void comeInto(long series, List<PersonId> people, String cameBy) {
-    entering.comeInThemselves(series, people.stream().sorted().toList(), cameBy);
+  public void comeInto(long series, List<PersonId> people, String cameBy, long act) {
+    entering.comeInThemselves(series, people.stream().sorted().toList(), cameBy, act);
   }
 }

@@ -95,7 +95,7 @@ public class StandingEntries {
     List<PersonId> whom =
         people.idsBut(
             parts.any(series.entersParts()), asked.by(sender), wereIn(series.id(), endedBy));
-    return entering.atOnce(series, whom, "as they came to match", now, endedBy);
+    return entering.atOnce(series, whom, "as they came to match", now, endedBy).size();
   }
 
   /** Whether a person is in it, or was and does not come in again. */

@@ -8,6 +8,7 @@ import app.jemble.filter.Selection;
 import app.jemble.plan.SendPlan;
 import app.jemble.series.entry.Entering;
 import app.jemble.series.entry.Entering.Coming;
+import app.jemble.series.entry.EntryActs;
 import app.jemble.series.entry.EntryPlan;
 import app.jemble.series.entry.PeopleOfSeries;
 import app.jemble.series.entry.PeopleOfSeries.Somebody;
@@ -51,17 +52,25 @@ class SeriesPeopleController {
     }
   }
 
-  /** How many came in; others are in already, or were and do not come in again. */
+  /**
+   * How many came in; others are in already, or were and do not come in again.
+   *
+   * @param act of the history, that takes it back; null where nobody did, or too many
+   */
   @Schema(name = "SeriesCameIn")
-  record CameIn(int in) {}
+  record CameIn(int in, @Schema(nullable = true) Long act) {}
 
   /** Who is taken out. */
   @Schema(name = "SeriesTakeOut")
   record TakeOut(List<PersonId> people) {}
 
-  /** How many were in it and are out. */
+  /**
+   * How many were in it and are out.
+   *
+   * @param act of the history, that takes it back; null where nobody was, or too many
+   */
   @Schema(name = "SeriesTakenOut")
-  record TakenOut(int out) {}
+  record TakenOut(int out, @Schema(nullable = true) Long act) {}
 
   /**
    * @param until nothing leaves before this day begins at the workspace; null lifts that
@@ -70,11 +79,14 @@ class SeriesPeopleController {
   record Hold(@Schema(nullable = true) LocalDate until) {}
 
   private final Entering entering;
+  private final EntryActs acts;
   private final PeopleOfSeries people;
   private final WayService ways;
 
-  SeriesPeopleController(Entering entering, PeopleOfSeries people, WayService ways) {
+  SeriesPeopleController(
+      Entering entering, EntryActs acts, PeopleOfSeries people, WayService ways) {
     this.entering = entering;
+    this.acts = acts;
     this.people = people;
     this.ways = ways;
   }
@@ -103,7 +115,7 @@ class SeriesPeopleController {
   @PostMapping("/{person}/now/{step}")
   WayService.Way sendNow(
       @PathVariable long id, @PathVariable PersonId person, @PathVariable long step) {
-    entering.sendNow(id, person, step);
+    acts.sendNow(id, person, step);
     return ways.of(id, person);
   }
 
@@ -111,7 +123,8 @@ class SeriesPeopleController {
   @PostMapping
   CameIn letIn(@PathVariable long id, @RequestBody LetIn who) {
     String how = who.filter() == null || who.picked() != null ? "by hand" : "out of a filter";
-    return new CameIn(entering.letIn(id, who.coming(), how));
+    Entering.Came came = entering.letIn(id, who.coming(), how);
+    return new CameIn(came.in(), came.act());
   }
 
   /** When they would come in, and have had the last step. */
@@ -125,7 +138,8 @@ class SeriesPeopleController {
   @Needs(Right.WRITE)
   @PostMapping("/out")
   TakenOut takeOut(@PathVariable long id, @RequestBody TakeOut who) {
-    return new TakenOut(entering.takeOut(id, who.people() == null ? List.of() : who.people()));
+    Entering.Out out = entering.takeOut(id, who.people() == null ? List.of() : who.people());
+    return new TakenOut(out.out(), out.act());
   }
 
   /** Nothing leaves to somebody before a day. */
@@ -133,7 +147,7 @@ class SeriesPeopleController {
   @PutMapping("/{person}/hold")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void hold(@PathVariable long id, @PathVariable PersonId person, @RequestBody Hold hold) {
-    entering.hold(id, person, hold.until());
+    acts.hold(id, person, hold.until());
   }
 
   /** Somebody does not get a step that they have not had. */
@@ -141,7 +155,7 @@ class SeriesPeopleController {
   @PostMapping("/{person}/skip/{step}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void skip(@PathVariable long id, @PathVariable PersonId person, @PathVariable long step) {
-    entering.skip(id, person, step);
+    acts.skip(id, person, step);
   }
 
   /** They get it after all. */
@@ -149,6 +163,6 @@ class SeriesPeopleController {
   @DeleteMapping("/{person}/skip/{step}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void skipNot(@PathVariable long id, @PathVariable PersonId person, @PathVariable long step) {
-    entering.skipNot(id, person, step);
+    acts.skipNot(id, person, step);
   }
 }

@@ -60,6 +60,14 @@ class SeriesStepController {
     return shown.one(id);
   }
 
+  /** A step that was taken away is there again for all who are not past its place. */
+  @Needs(Right.WRITE)
+  @PostMapping("/steps/{step}/back")
+  SeriesView putBack(@PathVariable long id, @PathVariable long step) {
+    steps.putBack(id, step);
+    return shown.one(id);
+  }
+
   /** Puts steps that nobody has had in another order. */
   @Needs(Right.WRITE)
   @PutMapping("/order")
