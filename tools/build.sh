@@ -32,6 +32,7 @@ test_environment() {
   need_build_tools
   need_foreign_returns
   need_csv_spectrum
+  need_text_oracles
   need_chromium
   start_cluster test
   trap 'stop_cluster test' EXIT

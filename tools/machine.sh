@@ -86,6 +86,16 @@ need_csv_spectrum() {
   rm -rf "$package"
 }
 
+# Two npm packages that count the parts of text messages (MIT), to check ours by; only unpacked.
+need_text_oracles() {
+  export JEMBLE_TEXT_ORACLES="$here/.run/text-oracles"
+  if [ -d "$JEMBLE_TEXT_ORACLES/node_modules/sms-segments-calculator" ]; then return; fi
+  mkdir -p "$JEMBLE_TEXT_ORACLES"
+  npm install --silent --no-save --no-package-lock --ignore-scripts --prefix "$JEMBLE_TEXT_ORACLES" \
+    split-sms@0.1.7 sms-segments-calculator@1.3.0 >/dev/null \
+    || fail "the npm packages split-sms and sms-segments-calculator could not be fetched."
+}
+
 need_postgres() {
   if ! compgen -G '/usr/lib/postgresql/*/bin/initdb' >/dev/null; then
     install_packages postgresql

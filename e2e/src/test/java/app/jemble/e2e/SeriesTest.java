@@ -109,6 +109,13 @@ public class SeriesTest extends BrowserTest {
     subject.click();
     press("Control+a");
     page.keyboard().type("Your first fortnight");
+    // A key too much, and the page lost: what was typed is there.
+    press("Escape");
+    assertThat(dialog).isHidden();
+    page.reload();
+    page.getByRole(AriaRole.ARTICLE).nth(1).getByText("Change", exact()).click();
+    assertThat(dialog.getByText("This is what you typed before and did not save.")).isVisible();
+    assertThat(subject).containsText("Your first fortnight");
     dialog.getByText("Save the step").click();
     assertThat(dialog).isHidden();
     clock.advance(Duration.ofDays(7).plusMinutes(5));
@@ -136,6 +143,10 @@ public class SeriesTest extends BrowserTest {
 
   @Test(dependsOnMethods = "aStepIsChangedInMidCourse")
   public void itIsPausedGoesOnAndIsEnded() {
+    page.getByRole(AriaRole.ARTICLE).nth(1).getByText("Take away").click();
+    assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(1);
+    button("Undo").click();
+    assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(2);
     button("Pause").click();
     assertThat(page.getByText(Pattern.compile("^Nothing has left since"))).isVisible();
     button("Let it go on").click();

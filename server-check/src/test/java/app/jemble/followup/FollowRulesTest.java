@@ -131,6 +131,17 @@ public class FollowRulesTest extends RulesTrial {
     String first = "<" + messageValue(mailing, who.get("quiet"), "token") + "@ternquay.example>";
     Eventually.holds(() -> assertThat(inThread("quiet@rules.test")).containsExactly("", first));
     assertThat(inThread("replier@rules.test")).hasSize(1);
+    // Time goes on once what was delivered is noted as sent.
+    Eventually.holds(
+        () ->
+            assertThat(
+                    sql.sql(
+                            "select count(*) from message where thread_id is not null"
+                                + " and sent_at is not null and person_id in (?, ?)")
+                        .params(who.get("quiet"), who.get("reader"))
+                        .query(Long.class)
+                        .single())
+                .isEqualTo(2));
   }
 
   private void theSecondCountsFromWhatTheFirstSent(long mailing, Map<String, Long> who) {

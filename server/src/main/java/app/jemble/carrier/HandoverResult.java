@@ -1,13 +1,27 @@
 package app.jemble.carrier;
 
-/** What the mail server made of a message. */
+import java.util.List;
+
+/** What the other side of a carrier made of a message. */
 public sealed interface HandoverResult {
 
   /** A few words for people. */
   String words();
 
-  /** It took the message over. */
-  record Accepted() implements HandoverResult {
+  /**
+   * It took the message over.
+   *
+   * @param references what it calls the message in what it tells later; none where it tells nothing
+   */
+  record Accepted(List<String> references) implements HandoverResult {
+    public Accepted {
+      references = List.copyOf(references);
+    }
+
+    public Accepted() {
+      this(List.of());
+    }
+
     @Override
     public String words() {
       return "accepted";
