@@ -42,11 +42,16 @@
   let carding = $state(false);
   const years = $derived(roundsOf(draft.typedRounds));
 
+  /** What the server knows: years are typed as words. */
+  function bodyOf({ typedRounds, ...rest }: typeof draft): OccasionBody {
+    return { ...rest, rounds: roundsOf(typedRounds) ?? [] };
+  }
+
   async function save() {
     busy = true;
-    const { typedRounds, ...body } = $state.snapshot(draft);
-    if (await onsave({ ...body, rounds: years ?? [] })) {
-      typed.saved({ ...body, typedRounds });
+    const asTyped = $state.snapshot(draft);
+    if (await onsave(bodyOf(asTyped))) {
+      typed.saved(asTyped);
       open = false;
     }
     busy = false;
@@ -158,5 +163,9 @@
   {/snippet}
 </Ask>
 {#if carding}
-  <CardDialog bind:open={carding} of={draft} onsave={(card) => (draft.card = card)} />
+  <CardDialog
+    bind:open={carding}
+    of={bodyOf($state.snapshot(draft))}
+    onsave={(card) => (draft.card = card)}
+  />
 {/if}

@@ -29,9 +29,9 @@ export class SeriesActs {
     try {
       const view = await act;
       this.queries.setQueryData(['series', view.id], view);
+      if (words) notices.say(words, back);
       await this.queries.invalidateQueries({ queryKey: ['series'] });
       await this.queries.invalidateQueries({ queryKey: ['series-people', view.id] });
-      if (words) notices.say(words, back);
       return true;
     } catch (error) {
       notices.fail(error);
