@@ -128,8 +128,7 @@ public class ListService {
    * @param some whether a person {@code p} is one of them
    */
   public List<PersonId> peopleBut(FilterBody filter, AsOf asOf, Sql some) {
-    return mapper.people(
-        ListSql.ids(query(null, filter, Which.ALL, asOf)).plus(" and not ").plus(some));
+    return mapper.people(ListSql.peopleBut(query(null, filter, Which.ALL, asOf), some));
   }
 
   /** A filter's condition in SQL. */

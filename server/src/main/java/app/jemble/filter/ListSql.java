@@ -196,6 +196,24 @@ final class ListSql {
         RelatedTables.id(query.kind()), from(query, query.filter().joins()), where(query));
   }
 
+  /**
+   * The people of a list but for some. Who is not among those is found first, by their numbers
+   * alone: where some are nearly all, the filter is asked of few.
+   *
+   * @param some whether a person {@code p} is one of them
+   */
+  static Sql peopleBut(ListQuery query, Sql some) {
+    return Sql.of(
+        """
+        with others as materialized (
+          select p.id
+          from offered.person p
+          where not %s
+        )
+        %s and p.id in (select o.id from others o)""",
+        some, ids(query));
+  }
+
   /** Those people once each, whom the records of a list belong to. */
   static Sql peopleOf(ListQuery query) {
     return Sql.of(

@@ -1,7 +1,6 @@
 package app.jemble.carrier.text;
 
 import app.jemble.core.text.ReceiptState;
-import java.time.Instant;
 
 /**
  * Takes what comes back from phones. It is told before the message centre is answered: what it
@@ -15,7 +14,7 @@ public interface TextArrivals {
    * @param reference what the message centre called the part when it took it
    * @param to the number it went to, E.164
    */
-  record Receipt(String reference, String to, ReceiptState state, String words, Instant at) {}
+  record Receipt(String reference, String to, ReceiptState state, String words) {}
 
   /**
    * Where a part stands in what somebody wrote.

@@ -3,7 +3,6 @@ package app.jemble.carrier.text;
 import app.jemble.core.text.DefaultAlphabet;
 import app.jemble.core.text.ReceiptState;
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
 import java.util.Arrays;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -69,8 +68,7 @@ final class TextReceiver implements MessageReceiverListener {
             id.group(1),
             number(given.getSourceAddr()),
             state,
-            known ? state.words() : state.words() + " (" + error + ")",
-            Instant.now()));
+            known ? state.words() : state.words() + " (" + error + ")"));
   }
 
   private static String found(Pattern pattern, String text) {
