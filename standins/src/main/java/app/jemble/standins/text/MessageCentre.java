@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
@@ -193,8 +194,14 @@ public final class MessageCentre implements AutoCloseable {
     for (Part part : taken) {
       if (part.to().equals(number)) {
         String words =
-            "id:%s sub:001 dlvrd:%s submit date:2611280900 done date:2611280901 stat:%s err:%s text:"
-                .formatted(part.id(), delivered ? "001" : "000", stat, delivered ? "000" : "001");
+            String.format(
+                Locale.ROOT,
+                "id:%s sub:001 dlvrd:%s submit date:2611280900 done date:2611280901 stat:%s err:%s"
+                    + " text:",
+                part.id(),
+                delivered ? "001" : "000",
+                stat,
+                delivered ? "000" : "001");
         give(number, part.from(), words.getBytes(StandardCharsets.US_ASCII), RECEIPT, 0);
       }
     }
