@@ -39,20 +39,20 @@ export class SeriesActs {
     }
   }
 
-  save(body: SeriesBody): Promise<boolean> {
+  async save(body: SeriesBody): Promise<boolean> {
     const before = bodyOfSeries(this.series());
-    return this.done(
-      answer(api.PUT('/api/series/{id}', { params: this.params, body })),
-      'How it runs is saved.',
-      () => void this.#saveBack({ ...before, version: this.series().version })
-    );
+    const act = this.#put(body);
+    return this.done(act, 'How it runs is saved.', () => void this.#saveBack(before, act));
   }
 
-  #saveBack(body: SeriesBody): Promise<boolean> {
-    return this.done(
-      answer(api.PUT('/api/series/{id}', { params: this.params, body })),
-      'It runs as before.'
-    );
+  /** Not over what somebody else has saved since: it is of the version that was saved. */
+  async #saveBack(before: SeriesBody, saved: Promise<SeriesView>): Promise<boolean> {
+    const { version } = await saved;
+    return this.done(this.#put({ ...before, version }), 'It runs as before.');
+  }
+
+  #put(body: SeriesBody): Promise<SeriesView> {
+    return answer(api.PUT('/api/series/{id}', { params: this.params, body }));
   }
 
   saveStep(id: number, body: SeriesStepBody): Promise<boolean> {
@@ -76,12 +76,15 @@ export class SeriesActs {
     finishedToo: boolean
   ): Promise<boolean> {
     const params = { ...this.params, query: { before: before ?? undefined, finishedToo } };
-    const there = this.series().steps.map((step) => step.id);
     const act = answer(api.POST('/api/series/{id}/steps', { params, body }));
-    return this.done(act, 'The step is saved.', () => {
-      const added = this.series().steps.find((step) => !there.includes(step.id));
-      if (added) void this.done(this.#dropStep(added.id), 'The step is not in it any more.');
-    });
+    return this.done(act, 'The step is saved.', () => void this.#dropNewest(act));
+  }
+
+  /** The one that was put in has the highest number of those that were there then. */
+  async #dropNewest(act: Promise<SeriesView>): Promise<boolean> {
+    const { steps } = await act;
+    const added = Math.max(...steps.map((step) => step.id));
+    return this.done(this.#dropStep(added), 'The step is not in it any more.');
   }
 
   #dropStep(step: number): Promise<SeriesView> {

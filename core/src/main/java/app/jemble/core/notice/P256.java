@@ -117,7 +117,7 @@ public final class P256 {
   }
 
   /** A number in 32 octets, the highest first. */
-  static void put(BigInteger number, byte[] into, int at) {
+  private static void put(BigInteger number, byte[] into, int at) {
     byte[] octets = number.toByteArray();
     int from = Math.max(0, octets.length - NUMBER);
     System.arraycopy(
