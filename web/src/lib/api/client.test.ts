@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { ApiProblem, answer, guard, onSignedOut, send } from './client';
+import { ApiProblem, answer, guard, onSignedOut, send, signedInAnew } from './client';
 
 function reply(status: number, body: unknown) {
   const response = new Response(null, { status });
@@ -41,6 +41,17 @@ describe('an answer', () => {
     onSignedOut.call = told;
     await expect(answer(reply(401, undefined))).rejects.toThrow('You are not signed in any more.');
     expect(told).toHaveBeenCalledOnce();
+  });
+  it('says nothing of a question asked before somebody signed in on the spot', async () => {
+    const told = vi.fn();
+    onSignedOut.call = told;
+    let refuse = () => {};
+    const late = new Promise<void>((go) => (refuse = go)).then(() => reply(401, undefined));
+    const asked = answer(late);
+    signedInAnew();
+    refuse();
+    await expect(asked).rejects.toMatchObject({ status: 401 });
+    expect(told).not.toHaveBeenCalled();
   });
 });
 

@@ -21,6 +21,13 @@ export const guard = { header: '', token: '' };
 /** Called when the server says that nobody is signed in. */
 export const onSignedOut = { call: () => {} };
 
+let signIns = 0;
+
+/** Somebody has signed in on the spot: that a question asked before was refused says nothing now. */
+export function signedInAnew() {
+  signIns++;
+}
+
 /** An act without an answer has failed after so many milliseconds; it may have been done all the same. */
 const PATIENCE = 15_000;
 
@@ -74,6 +81,7 @@ interface Reply<T> {
 
 /** The answer to a call, or an ApiProblem with a sentence. */
 export async function answer<T>(call: Promise<Reply<T>>): Promise<T> {
+  const begun = signIns;
   let reply: Reply<T>;
   try {
     reply = await call;
@@ -87,7 +95,7 @@ export async function answer<T>(call: Promise<Reply<T>>): Promise<T> {
     return reply.data as T;
   }
   const status = await meant(reply.response.status);
-  if (status === 401) onSignedOut.call();
+  if (status === 401 && begun === signIns) onSignedOut.call();
   throw problem(status, status === reply.response.status ? reply.error : null);
 }
 
@@ -113,6 +121,7 @@ export async function send(
   body: BodyInit,
   signal?: AbortSignal
 ): Promise<Response> {
+  const begun = signIns;
   const response = await fetch(path, {
     method: 'POST',
     headers: { 'Content-Type': type, [guard.header]: guard.token },
@@ -123,7 +132,7 @@ export async function send(
   });
   if (response.ok) return response;
   const status = await meant(response.status);
-  if (status === 401) onSignedOut.call();
+  if (status === 401 && begun === signIns) onSignedOut.call();
   throw problem(status, await response.json().catch(() => null));
 }
 

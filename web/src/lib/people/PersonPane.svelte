@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { UNTOLD } from '$lib/live/live';
   import { answer, api } from '$lib/api/client';
   import { zoneCity } from '$lib/format/dates';
@@ -35,7 +36,7 @@
 </script>
 
 <div class="p-4">
-  {#if query.error}
+  {#if instead(query)}
     <Trouble error={query.error} onretry={() => query.refetch()} />
   {:else if person}
     <h2 class="text-[1.25rem] break-words">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { answer, api } from '$lib/api/client';
   import { Typed } from '$lib/draft/typed.svelte';
   import TypedBefore from '$lib/draft/TypedBefore.svelte';
@@ -58,9 +59,9 @@
 </script>
 
 <Ask bind:open title={`For ${person.name} only`} wide>
-  {#if own.error}
+  {#if instead(own)}
     <Trouble error={own.error} onretry={() => own.refetch()} />
-  {:else if own.isSuccess}
+  {:else if own.data !== undefined}
     <div class="flex flex-col gap-3">
       <TypedBefore is={typed.fromBefore} onforget={() => typed.anew()} />
       <WordsFields
@@ -76,8 +77,10 @@
     {#if own.data}
       <HouseButton onclick={() => void save(shared)}>Back to the shared text</HouseButton>
     {/if}
-    <HouseButton weight="main" disabled={!own.isSuccess} onclick={() => void save({ ...words })}
-      >Save for {person.name.split(' ')[0]} only</HouseButton
+    <HouseButton
+      weight="main"
+      disabled={own.data === undefined}
+      onclick={() => void save({ ...words })}>Save for {person.name.split(' ')[0]} only</HouseButton
     >
   {/snippet}
 </Ask>

@@ -1,4 +1,4 @@
-import { answer, api, guard } from '$lib/api/client';
+import { answer, api, guard, signedInAnew } from '$lib/api/client';
 import type { Colleague } from '$lib/api/types';
 import { follow } from '$lib/format/now';
 
@@ -40,6 +40,7 @@ class Session {
     });
     await answer(api.POST('/api/session', { body: { login, password } }));
     await this.load();
+    signedInAnew();
     this.over = false;
     this.resumed++;
   }

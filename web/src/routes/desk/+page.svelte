@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { UNTOLD } from '$lib/live/live';
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
@@ -53,7 +54,7 @@
     >
   {/snippet}
 </PageHead>
-{#if query.error}
+{#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if desk}
   <div

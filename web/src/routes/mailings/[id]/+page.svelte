@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
   import { lookAhead } from '$lib/check/looking.svelte';
@@ -32,7 +33,7 @@
   }
 </script>
 
-{#if query.error}
+{#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if query.data?.state === 'DISCARDED'}
   <div class="panel p-6">

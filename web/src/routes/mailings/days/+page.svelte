@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
   import { occasionsQuery, topicsQuery } from '$lib/api/queries';
@@ -75,7 +76,7 @@
     {/if}
   {/snippet}
 </PageHead>
-{#if query.error}
+{#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if query.data}
   <div class="grid grid-cols-2 items-start gap-3 max-lg:grid-cols-1">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { UNTOLD } from '$lib/live/live';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
@@ -55,7 +56,7 @@
   onMount(() => keys.use({ w: () => (writing = Boolean(ready && mayChange)) }));
 </script>
 
-{#if query.error}
+{#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if person}
   <PageHead title={person.name} words={person.kind}>

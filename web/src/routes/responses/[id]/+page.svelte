@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
@@ -69,7 +70,7 @@
   onMount(() => keys.use({ w: () => void writeAgain() }));
 </script>
 
-{#if query.error}
+{#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if summary && part}
   <PageHead title={summary.name} words={between()}>

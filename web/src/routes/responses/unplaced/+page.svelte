@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
@@ -32,7 +33,7 @@
 </script>
 
 <PageHead title="Mail to place" words="Software could not tell what it answers; you can." />
-{#if query.error}
+{#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if query.data && !chosen}
   <p class="panel p-6 text-soft">Nothing to place. Whatever came in is where it belongs.</p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { answer, api } from '$lib/api/client';
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -55,7 +56,7 @@
   {#snippet actions()}{#if mayChange}<HouseButton weight="main" onclick={save}>Save</HouseButton
       >{/if}{/snippet}
 </PageHead>
-{#if query.error}
+{#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if query.data}
   <fieldset class="grid grid-cols-3 items-start gap-3 max-lg:grid-cols-1" disabled={!mayChange}>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
   import { letterheadsQuery, topicsQuery } from '$lib/api/queries';
@@ -34,7 +35,7 @@
   });
 </script>
 
-{#if known.error}
+{#if instead({ data: known.template ?? known.blank, error: known.error })}
   <Trouble error={known.error} onretry={() => query.refetch()} />
 {:else if known.letterheads && known.topics}
   {#if id === null}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { page } from '$app/state';
   import { seriesQuery } from '$lib/api/queries';
   import SeriesScreen from '$lib/series/SeriesScreen.svelte';
@@ -9,7 +10,7 @@
   const query = createQuery(() => seriesQuery(id));
 </script>
 
-{#if query.error}
+{#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if query.data}
   {#key query.data.id}<SeriesScreen series={query.data} />{/key}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
   import { fieldsQuery } from '$lib/api/queries';
@@ -61,7 +62,7 @@
     step(() => answer(api.POST('/api/imports/{id}/run', { params: { path: { id } } })));
 </script>
 
-{#if query.error}
+{#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if run && choices}
   <PageHead title={run.fileName} words={`${count(run.rows)} rows · ${formWords(run)}`}>

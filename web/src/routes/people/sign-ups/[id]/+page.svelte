@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { instead } from '$lib/api/instead';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
   import SignUpForm from '$lib/signup/SignUpForm.svelte';
@@ -14,7 +15,7 @@
   }));
 </script>
 
-{#if query.error}
+{#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if id === null}
   {#key 'new'}<SignUpForm shown={null} />{/key}
