@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Role;
+import app.jemble.core.reach.Address;
+import app.jemble.core.reach.Channel;
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaAnnotation;
 import com.tngtech.archunit.core.domain.JavaClass;
@@ -16,14 +18,19 @@ import com.tngtech.archunit.core.domain.JavaMethodCall;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.lang.ArchCondition;
+import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
@@ -64,6 +71,69 @@ public class ArchitectureTest {
         .because("services ask core; only escaping for a page may stand in a controller")
         .allowEmptyShould(false)
         .check(server.that(areNot("MarkController")));
+  }
+
+  /** Claims, guards, journal and lists are the same for every way; carriers alone differ. */
+  @Test
+  public void theOutboxNamesNoChannel() {
+    ArchRule none =
+        noClasses()
+            .that()
+            .resideInAnyPackage("app.jemble.outbox..", "app.jemble.departure..")
+            .should(nameAChannel());
+    none.check(server);
+    assertThat(
+            server.stream()
+                .filter(c -> c.getPackageName().startsWith("app.jemble.carrier"))
+                .anyMatch(ArchitectureTest::namesAChannel))
+        .as("carriers do")
+        .isTrue();
+    List<String> statements =
+        server.stream()
+            .filter(c -> c.getPackageName().startsWith("app.jemble.outbox"))
+            .flatMap(c -> c.getMethods().stream())
+            .flatMap(m -> statements(m).stream())
+            .toList();
+    assertThat(statements).hasSizeGreaterThan(30);
+    assertThat(statements)
+        .noneMatch(
+            sql -> Arrays.stream(Channel.values()).anyMatch(c -> sql.contains("'" + c + "'")));
+  }
+
+  private static ArchCondition<JavaClass> nameAChannel() {
+    return new ArchCondition<>("name a channel") {
+      @Override
+      public void check(JavaClass one, ConditionEvents events) {
+        if (namesAChannel(one)) {
+          events.add(SimpleConditionEvent.satisfied(one, one.getName() + " names a channel"));
+        }
+      }
+    };
+  }
+
+  private static boolean namesAChannel(JavaClass one) {
+    boolean constant =
+        one.getFieldAccessesFromSelf().stream()
+            .anyMatch(
+                access ->
+                    access.getTargetOwner().isEquivalentTo(Channel.class)
+                        && !access.getName().startsWith("$"));
+    boolean address =
+        one.getDirectDependenciesFromSelf().stream()
+            .anyMatch(
+                on ->
+                    on.getTargetClass().isAssignableTo(Address.class)
+                        && !on.getTargetClass().isEquivalentTo(Address.class));
+    return constant || address;
+  }
+
+  private static List<String> statements(JavaMethod method) {
+    return Stream.of(Select.class, Insert.class, Update.class, Delete.class)
+        .flatMap(kind -> method.tryGetAnnotationOfType(kind.getName()).stream())
+        .flatMap(a -> a.get("value").stream())
+        .flatMap(value -> Arrays.stream((Object[]) value))
+        .map(String::valueOf)
+        .toList();
   }
 
   @Test

@@ -1,5 +1,6 @@
 package app.jemble;
 
+import app.jemble.carrier.text.TextSettings;
 import app.jemble.inbound.SortMail;
 import app.jemble.settings.JembleSettings;
 import java.io.PrintStream;
@@ -11,7 +12,7 @@ import org.springframework.boot.context.properties.EnableConfigurationProperties
 
 /** Starts Jemble; with the word "sort-mail" and files, says what mails are instead. */
 @SpringBootApplication
-@EnableConfigurationProperties(JembleSettings.class)
+@EnableConfigurationProperties({JembleSettings.class, TextSettings.class})
 public class JembleApplication {
 
   private static final String SORT_MAIL = "sort-mail";

@@ -97,7 +97,7 @@ final class OutboxBench {
             """
             select min(id) from person
             where email_valid and email is not null and not asked_not
-              and email_key not in (select email_key from do_not_write)
+              and email_key not in (select address_key from do_not_write)
               and id not in (select person_id from topic_left where topic_id = 3)
             group by email_key
             order by 1

@@ -32,9 +32,9 @@ final class PeopleBench {
   private static final String BY_HAND =
       """
       select case when p.email is null then 1 when not p.email_valid then 2 when p.asked_not then 3
-                  when d.email_key is not null then 4 else 0 end, count(*)
+                  when d.address_key is not null then 4 else 0 end, count(*)
       from person p %s
-      left join do_not_write d on d.email_key = p.email_key
+      left join do_not_write d on d.address_key = p.email_key
       where %s
       group by 1
       """;

@@ -102,7 +102,7 @@ class DemoLoader implements ApplicationRunner {
     // Some mail came back long ago, and some people left a topic.
     sql.sql(
             """
-            insert into do_not_write (email_key, reason, since, note)
+            insert into do_not_write (address_key, reason, since, note)
             select distinct email_key, 'hard return', now() - interval '200 days', '5.1.1 no such mailbox'
             from person
             where email_key is not null and id % 131 = 0

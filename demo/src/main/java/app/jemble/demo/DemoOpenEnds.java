@@ -181,7 +181,7 @@ class DemoOpenEnds {
   private void keepFromReturned() {
     sql.sql(
             """
-            insert into do_not_write (email_key, reason, since, note)
+            insert into do_not_write (address_key, reason, since, note)
             select distinct on (p.email_key) p.email_key, 'hard return', r.at, r.detail
             from response r
             join person p on p.id = r.person_id

@@ -86,7 +86,7 @@ class DemoPast {
             from person p
             left join membership m on m.person_id = p.id
             where p.email is not null and p.email_valid and not p.asked_not and p.id <= 1500
-              and not exists (select from do_not_write d where d.email_key = p.email_key)
+              and not exists (select from do_not_write d where d.address_key = p.email_key)
             order by p.id
             """)
         .query(Reader.class)

@@ -96,7 +96,7 @@ public class ActsTest extends BrowserTest {
 
   private static final String REACHABLE =
       " p.archived_at is null and p.email is not null and p.email_valid and not p.asked_not"
-          + " and not exists (select from do_not_write d where d.email_key = p.email_key)";
+          + " and not exists (select from do_not_write d where d.address_key = p.email_key)";
 
   @Test
   public void allContactsFromATemplate() {

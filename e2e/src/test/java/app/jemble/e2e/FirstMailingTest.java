@@ -29,7 +29,7 @@ public class FirstMailingTest extends BrowserTest {
   private static final String REACHABLE =
       """
       p.email is not null and p.email_valid and not p.asked_not
-      and not exists (select from do_not_write d where d.email_key = p.email_key)
+      and not exists (select from do_not_write d where d.address_key = p.email_key)
       """;
 
   private int expected;

@@ -265,7 +265,8 @@ public class ImportTest extends ServerTest {
 
   @Test
   public void whoIsNotToBeWrittenToStaysSoWhenTakenIn() {
-    sql.sql("insert into do_not_write (email_key, reason, since) values (?, 'hard return', now())")
+    sql.sql(
+            "insert into do_not_write (address_key, reason, since) values (?, 'hard return', now())")
         .param("gone@import.example")
         .update();
     long id = upload("email,first name\nGone@Import.example,Gus\nhere@import.example,Hana\n");

@@ -176,7 +176,7 @@ public class InboundTest extends ServerTest {
   }
 
   private String doNotWrite(String address) {
-    return sql.sql("select reason from do_not_write where email_key = ?")
+    return sql.sql("select reason from do_not_write where address_key = ?")
         .param(address)
         .query(String.class)
         .optional()

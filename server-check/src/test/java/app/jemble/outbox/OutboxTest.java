@@ -83,7 +83,7 @@ public class OutboxTest extends ServerTest {
   }
 
   private String doNotWrite(String address) {
-    return sql.sql("select reason from do_not_write where email_key = ?")
+    return sql.sql("select reason from do_not_write where address_key = ?")
         .param(address)
         .query(String.class)
         .optional()

@@ -88,7 +88,7 @@ public class DoNotWriteTest extends ServerTest {
     assertThat(add("asked@list.test", "asked").status()).isEqualTo(204);
     sql.sql(
             """
-            insert into do_not_write (email_key, reason, since)
+            insert into do_not_write (address_key, reason, since)
             values ('gone@list.test', 'hard return', now()),
                    ('annoyed@list.test', 'complaint', now()),
                    ('full@list.test', 'soft returns', now())
@@ -156,7 +156,7 @@ public class DoNotWriteTest extends ServerTest {
     for (int i = 0; i < 130; i++) {
       sql.sql(
               """
-              insert into do_not_write (email_key, reason, since)
+              insert into do_not_write (address_key, reason, since)
               values (?, 'hard return', timestamptz '2026-01-01' + make_interval(hours => ?))
               """)
           .params(String.format(Locale.ROOT, "page%03d@page.test", i), i)

@@ -97,6 +97,9 @@ public class MergeEverythingTest extends ServerTest {
   /** Of series, sign-ups and days, and what is still being written. */
   private void whatGoesOn() {
     row(
+        "way_closed.person_id",
+        "insert into way_closed (person_id, channel, closed_at, how) values (?, 'TEXT', now(), 'said so')");
+    row(
         "sign_up.person_id",
         "with g as (insert into sign_up_page (key, name, words, languages, created_at, created_by) values ('merge', 'Merge', '{}', '{en}', now(), 1) returning id) insert into sign_up (page_id, token, address, said, topics, language, consent, consent_version, asked_at, asked_from, confirmed_at, person_id) select id, 'merge', 'm@merge.example', '{}', '{}', 'en', 'Yes', 1, now(), '::1', now(), ? from g");
     row(

@@ -120,7 +120,7 @@ public class SignUpTest extends SignUpTrial {
   }
 
   private List<Long> topicsLeft(String address) {
-    return sql.sql("select topic_id from topic_left where person_id = ?")
+    return sql.sql("select topic_id from topic_left where person_id = ? and channel = 'EMAIL'")
         .param(personWith(address))
         .query(Long.class)
         .list();

@@ -3,14 +3,15 @@ package app.jemble.audience;
 import app.jemble.account.AccountService;
 import app.jemble.cause.Cause;
 import app.jemble.core.filter.AsOf;
+import app.jemble.core.reach.Address;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
-import app.jemble.core.record.EmailAddress;
+import app.jemble.core.reach.Ways;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Values;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
-import app.jemble.mailing.MailingService;
 import app.jemble.people.PeopleService;
 import app.jemble.people.PersonRecord;
 import app.jemble.people.PersonValues;
@@ -24,16 +25,24 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Whom a mailing is for, each with their reach and what their message is made of. */
 @Service
 public class AudienceService {
 
   /** One message of an audience: its person, what it is about, and all it is made of. */
-  public record Reader(PersonRecord person, About about, Values values, Reach reach) {}
+  public record Reader(PersonRecord person, About about, Values values, Ways.Found way) {
 
-  private final MailingService mailings;
+    public Reach reach() {
+      return way.reach();
+    }
+
+    /** Where the message goes. */
+    public Address address() {
+      return Address.of(way.channel(), person.address(way.channel()));
+    }
+  }
+
   private final PeopleService people;
   private final PersonValues personValues;
   private final WorkspaceService workspace;
@@ -41,10 +50,10 @@ public class AudienceService {
   private final Audiences audiences;
   private final AudienceParts parts;
   private final AboutRecords about;
+  private final WaysOpening opening;
   private final AskedNow asked;
 
   AudienceService(
-      MailingService mailings,
       PeopleService people,
       PersonValues personValues,
       WorkspaceService workspace,
@@ -52,8 +61,8 @@ public class AudienceService {
       Audiences audiences,
       AudienceParts parts,
       AboutRecords about,
+      WaysOpening opening,
       AskedNow asked) {
-    this.mailings = mailings;
     this.people = people;
     this.personValues = personValues;
     this.workspace = workspace;
@@ -61,6 +70,7 @@ public class AudienceService {
     this.audiences = audiences;
     this.parts = parts;
     this.about = about;
+    this.opening = opening;
     this.asked = asked;
   }
 
@@ -68,12 +78,12 @@ public class AudienceService {
   public final class Again {
     private final UnaryOperator<Values> house;
     private final FieldCatalogue fields = workspace.fields();
-    private final Set<PersonId> gone;
+    private final WaysOpen open;
     private final Map<PersonId, List<About>> records;
 
     private Again(Cause mailing, UnaryOperator<Values> house) {
       this.house = house;
-      this.gone = people.whoLeft(mailing.topicId());
+      this.open = opening.of(mailing, Set.of());
       this.records = about.of(audiences.of(mailing));
     }
 
@@ -96,8 +106,7 @@ public class AudienceService {
               .findFirst()
               .orElse(About.NOTHING);
       Values values = house.apply(personValues.of(person, fields));
-      Reach reach = reach(person, gone, Set.of(), Set.of());
-      return new Reader(person, which, which.over(values), reach);
+      return new Reader(person, which, which.over(values), open.to(person));
     }
   }
 
@@ -110,47 +119,47 @@ public class AudienceService {
     FieldCatalogue fields = workspace.fields();
     AsOf asOf = asOf(mailing);
     Audience whom = audiences.of(mailing);
-    Set<PersonId> gone = people.whoLeft(mailing.topicId());
     Set<PersonId> leftOut = new HashSet<>(List.of(whom.leftOut()));
     FilterBody leave = parts.any(whom.leftOutParts());
     if (leave != null) {
       leftOut.addAll(people.ids(leave, asOf));
     }
-    Set<String> addresses = new HashSet<>();
+    WaysOpen open = opening.of(mailing, leftOut);
     Map<PersonId, List<About>> records = about.of(whom);
     people.eachRecord(
         parts.any(whom.parts()),
         whom.pickedPeople(),
         asOf,
         person -> {
-          Reach reach = reach(person, gone, leftOut, addresses);
-          if (reach == Reach.READY) {
-            addresses.add(EmailAddress.key(person.email()));
-          }
+          Ways.Found way = open.toNext(person);
           Values values = house.apply(personValues.of(person, fields));
           for (About each : records.getOrDefault(person.id(), List.of(About.NOTHING))) {
-            taker.accept(new Reader(person, each, each.over(values), reach));
+            taker.accept(new Reader(person, each, each.over(values), way));
           }
         });
   }
 
   /**
    * One message to somebody, whether in the audience or not, about one record of theirs or the
-   * newest; null when there is no such person.
+   * newest; null when there is no such person. Of several ways the one that reaches them.
    */
   public Reader one(Cause mailing, UnaryOperator<Values> house, PersonId personId, long recordId) {
     Reader reader = one(audiences.of(mailing), house, personId, recordId);
-    return reader == null
-        ? null
-        : about
-            .coming(mailing, reader.person(), reader.values())
-            .map(
-                turn ->
-                    new Reader(reader.person(), turn, turn.over(reader.values()), reader.reach()))
-            .orElse(reader);
+    if (reader == null) {
+      return null;
+    }
+    PersonRecord person = reader.person();
+    About which = about.coming(mailing, person, reader.values()).orElse(reader.about());
+    return new Reader(person, which, which.over(reader.values()), way(mailing, person));
   }
 
-  /** The same, were it for this audience. */
+  private Ways.Found way(Cause mailing, PersonRecord person) {
+    return mailing.ways().inOrder().size() == 1
+        ? new Ways.Found(mailing.ways().inOrder().get(0), Reach.READY, List.of())
+        : opening.of(mailing, Set.of()).to(person);
+  }
+
+  /** The same by mail, were it for this audience. */
   public Reader one(Audience whom, UnaryOperator<Values> house, PersonId personId, long recordId) {
     PersonRecord person = people.record(personId);
     if (person == null) {
@@ -159,14 +168,8 @@ public class AudienceService {
     Values values = house.apply(personValues.of(person, workspace.fields()));
     List<About> theirs = about.of(whom).getOrDefault(personId, List.of(About.NOTHING));
     About which = theirs.stream().filter(a -> a.id() == recordId).findFirst().orElse(theirs.get(0));
-    return new Reader(person, which, which.over(values), Reach.READY);
-  }
-
-  /** Leaves people of a draft out besides those who already are. */
-  @Transactional
-  public void leaveOut(long mailingId, List<PersonId> people) {
-    accounts.currentWriter();
-    audiences.leaveOut(mailings.draft(mailingId), people);
+    return new Reader(
+        person, which, which.over(values), new Ways.Found(Channel.EMAIL, Reach.READY, List.of()));
   }
 
   /** Who is left out by hand. */
@@ -192,17 +195,5 @@ public class AudienceService {
 
   private AsOf asOf(Cause mailing) {
     return asked.by(accounts.find(mailing.senderId()));
-  }
-
-  private static Reach reach(
-      PersonRecord p, Set<PersonId> gone, Set<PersonId> leftOut, Set<String> addresses) {
-    return Reach.byEmail(
-        new Reach.Facts(
-            p.email(),
-            p.askedNot(),
-            gone.contains(p.id()),
-            p.doNotWrite(),
-            p.email() != null && addresses.contains(EmailAddress.key(p.email())),
-            leftOut.contains(p.id())));
   }
 }

@@ -21,6 +21,12 @@ public class Carriers {
     }
   }
 
+  /** Whether the house has what it takes to go a way. */
+  public boolean serve(Channel way) {
+    Carrier carrier = byChannel.get(way);
+    return carrier != null && carrier.lineCount() > 0;
+  }
+
   public Collection<Carrier> all() {
     return byChannel.values();
   }

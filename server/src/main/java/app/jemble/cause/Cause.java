@@ -1,6 +1,7 @@
 package app.jemble.cause;
 
 import app.jemble.core.message.CauseState;
+import app.jemble.core.reach.Ways;
 import java.time.Instant;
 
 /**
@@ -8,6 +9,7 @@ import java.time.Instant;
  *
  * @param isPrivate whether its sender alone knows of it
  * @param followsId the cause in whose threads its messages go, or null
+ * @param ways on which its messages go, in their order
  * @param heldUntil nothing leaves before it; null before the release
  * @param dueAt when its first message is to leave; null before the release
  * @param pausedAt since when its messages are held back by hand, or null
@@ -21,6 +23,7 @@ public record Cause(
     boolean isPrivate,
     Long followsId,
     long wordingId,
+    Ways ways,
     CauseState state,
     Instant releasedAt,
     Instant heldUntil,

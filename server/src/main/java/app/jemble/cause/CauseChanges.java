@@ -2,6 +2,7 @@ package app.jemble.cause;
 
 import app.jemble.core.message.CauseState;
 import app.jemble.core.message.MailWording;
+import app.jemble.core.reach.Ways;
 import app.jemble.problem.Problem;
 import java.time.Clock;
 import java.time.Instant;
@@ -39,6 +40,11 @@ public class CauseChanges {
     }
     wordings.write(draft.wordingId(), wording);
     mapper.shareWithRules(draft.id(), Cause.Kind.RULE);
+  }
+
+  /** By which ways its messages go from now on. */
+  public void goBy(long id, Ways ways) {
+    mapper.goBy(id, ways);
   }
 
   /** Something of these was changed: whoever is writing at one meanwhile is told. */

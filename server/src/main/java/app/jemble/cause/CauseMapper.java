@@ -1,6 +1,7 @@
 package app.jemble.cause;
 
 import app.jemble.core.message.CauseState;
+import app.jemble.core.reach.Ways;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
@@ -15,8 +16,8 @@ interface CauseMapper {
 
   String SELECT =
       """
-      select id, kind, name, topic_id, sender_id, private as is_private, follows_id, wording_id, state,
-             released_at, held_until, due_at, paused_at, version
+      select id, kind, name, topic_id, sender_id, private as is_private, follows_id, wording_id, ways,
+             state, released_at, held_until, due_at, paused_at, version
       from cause
       where id = #{id}
       """;
@@ -64,6 +65,10 @@ interface CauseMapper {
       where g.id = #{id} and c.follows_id = g.id and c.kind = #{rule} and c.private <> g.private
       """)
   int shareWithRules(@Param("id") long id, @Param("rule") Cause.Kind rule);
+
+  /** By which ways its messages go from now on. */
+  @Update("update cause set ways = #{ways} where id = #{id}")
+  int goBy(@Param("id") long id, @Param("ways") Ways ways);
 
   /** Whoever is writing at it meanwhile is told that it was changed elsewhere. */
   @Update("update cause set version = version + 1 where id = any(#{ids})")

@@ -1,7 +1,9 @@
 package app.jemble.cause;
 
 import app.jemble.core.message.MailWording;
+import app.jemble.core.message.TextWording;
 import app.jemble.core.reach.Channel;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
@@ -34,6 +36,28 @@ interface WordingMapper {
           """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   long addMail(@Param("channel") Channel channel, @Param("w") MailWording wording);
+
+  /** What is said by text; null where nothing was ever written. */
+  @Select("select words from short_wording where cause_id = #{cause} and channel = #{channel}")
+  TextWording text(@Param("cause") long cause, @Param("channel") Channel channel);
+
+  @Insert(
+      """
+      insert into short_wording (cause_id, channel, words)
+      values (#{cause}, #{w.channel}, #{w.words})
+      on conflict (cause_id, channel) do update set words = excluded.words
+      """)
+  int writeText(@Param("cause") long cause, @Param("w") TextWording wording);
+
+  /** One cause says on its short ways what another does. */
+  @Insert(
+      """
+      insert into short_wording (cause_id, channel, title, words, link)
+      select #{to}, channel, title, words, link
+      from short_wording
+      where cause_id = #{from}
+      """)
+  int copyShort(@Param("from") long from, @Param("to") long to);
 
   @Update(
       """

@@ -1,6 +1,8 @@
 package app.jemble.cause;
 
 import app.jemble.core.message.MailWording;
+import app.jemble.core.message.TextWording;
+import app.jemble.core.reach.Channel;
 import org.springframework.stereotype.Service;
 
 /** What causes say to those they write to. */
@@ -21,6 +23,22 @@ public class Wordings {
   /** Says something else from now on; what has left stays as it left. */
   public void write(Cause cause, MailWording wording) {
     write(cause.wordingId(), wording);
+  }
+
+  /** What a cause says by text; nothing where nothing was ever written. */
+  public TextWording text(Cause cause) {
+    TextWording text = mapper.text(cause.id(), Channel.TEXT);
+    return text == null ? TextWording.EMPTY : text;
+  }
+
+  /** Says something else by text from now on. */
+  public void write(Cause cause, TextWording text) {
+    mapper.writeText(cause.id(), text);
+  }
+
+  /** A new cause says on its short ways what another does. */
+  public void copyShort(Cause from, long to) {
+    mapper.copyShort(from.id(), to);
   }
 
   long add(MailWording wording) {

@@ -7,14 +7,20 @@ import app.jemble.cause.OpenCauses;
 import app.jemble.check.Checked.Entry;
 import app.jemble.core.access.Right;
 import app.jemble.core.check.Finding;
+import app.jemble.core.check.TextCheck;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Words;
 import app.jemble.people.PersonRecord;
+import app.jemble.sending.PhoneRuleService;
+import app.jemble.workspace.Workspace;
+import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
@@ -48,6 +54,8 @@ class CheckController {
    * @param lacks by merge field, how many of those ready have no value
    * @param cannot the others by their one reason
    * @param first the message the list of those ready begins with; null when nobody is ready
+   * @param ways in their order, those who are ready by the way that reaches them
+   * @param texts what the text messages come to; null where none goes that way
    */
   record CheckResult(
       long total,
@@ -57,7 +65,25 @@ class CheckController {
       List<CannotPart> cannot,
       List<FindingBody> findings,
       Map<String, Long> lacks,
-      @Schema(nullable = true) FirstMessage first) {}
+      @Schema(nullable = true) FirstMessage first,
+      List<WayPart> ways,
+      @Schema(nullable = true) TextCost texts) {}
+
+  /** How many of those ready are reached on a way. */
+  record WayPart(Channel channel, String words, long people) {}
+
+  /**
+   * What the text messages come to.
+   *
+   * @param currency of costs (ISO 4217)
+   * @param leftToday what the allowance of the day leaves; null where there is none, as {@code
+   *     leftThisMonth}
+   */
+  record TextCost(
+      TextCheck.Sum sum,
+      String currency,
+      @Schema(nullable = true) BigDecimal leftToday,
+      @Schema(nullable = true) BigDecimal leftThisMonth) {}
 
   /**
    * Whose message it is.
@@ -75,6 +101,8 @@ class CheckController {
    * One person of the audience, as listed.
    *
    * @param recordId the record their message is about; 0 for none
+   * @param channel the way that reaches them, or the last that does not
+   * @param before the ways before it, each with why it does not reach them
    */
   record AudiencePerson(
       PersonId id,
@@ -84,7 +112,9 @@ class CheckController {
       String reachWords,
       boolean ownWords,
       long recordId,
-      List<String> notes) {}
+      List<String> notes,
+      Channel channel,
+      List<String> before) {}
 
   /** A part of the audience: those ready without a notice, or with one. */
   enum Part {
@@ -97,6 +127,7 @@ class CheckController {
    *
    * @param part ready or need a look
    * @param reach of this reach
+   * @param channel ready, and reached on this way
    * @param finding whom this finding is about, with {@code about} as it stands there
    * @param ownWords who have words of their own
    * @param name whose name contains this
@@ -105,6 +136,7 @@ class CheckController {
   record Which(
       Part part,
       Reach reach,
+      Channel channel,
       Finding.Code finding,
       String about,
       Boolean ownWords,
@@ -115,6 +147,7 @@ class CheckController {
     private boolean holds(Entry entry, Set<PersonId> found) {
       return (part == null || (entry.isReady() && entry.odd() == (part == Part.NEED_LOOK)))
           && (reach == null || entry.reach() == reach)
+          && (channel == null || (entry.isReady() && entry.way().channel() == channel))
           && (!Boolean.TRUE.equals(ownWords) || entry.ownWords())
           && (finding == null || found.contains(entry.personId()))
           && (name == null || Words.fold(entry.name()).contains(Words.fold(name.strip())));
@@ -133,20 +166,30 @@ class CheckController {
   private final OpenCauses mailings;
   private final AudienceService audience;
   private final CheckService checks;
+  private final PhoneRuleService phones;
+  private final WorkspaceService workspace;
   private final ObjectMapper json;
 
   CheckController(
-      OpenCauses mailings, AudienceService audience, CheckService checks, ObjectMapper json) {
+      OpenCauses mailings,
+      AudienceService audience,
+      CheckService checks,
+      PhoneRuleService phones,
+      WorkspaceService workspace,
+      ObjectMapper json) {
     this.mailings = mailings;
     this.audience = audience;
     this.checks = checks;
+    this.phones = phones;
+    this.workspace = workspace;
     this.json = json;
   }
 
   @Needs(Right.SEE)
   @GetMapping("/check")
   CheckResult check(@PathVariable long id) {
-    return check(checks.check(mailings.find(id), CheckService.Progress.NONE));
+    Cause mailing = mailings.find(id);
+    return check(mailing, checks.check(mailing, CheckService.Progress.NONE));
   }
 
   /** The same, with a line of JSON now and then that says how far it has come. */
@@ -161,7 +204,7 @@ class CheckController {
               Checked checked =
                   checks.check(mailing, (n, of) -> write(out, new CheckLine(n, of, null)));
               long all = checked.entries().size();
-              write(out, new CheckLine(all, all, check(checked)));
+              write(out, new CheckLine(all, all, check(mailing, checked)));
             });
   }
 
@@ -175,7 +218,7 @@ class CheckController {
     }
   }
 
-  private static CheckResult check(Checked everyone) {
+  private CheckResult check(Cause mailing, Checked everyone) {
     Map<Reach, Long> counts =
         everyone.entries().stream()
             .collect(Collectors.groupingBy(Entry::reach, Collectors.counting()));
@@ -197,7 +240,27 @@ class CheckController {
             .filter(Entry::isReady)
             .findFirst()
             .map(e -> new FirstMessage(e.personId(), e.about().id()))
-            .orElse(null));
+            .orElse(null),
+        ways(mailing, everyone),
+        texts(mailing, everyone));
+  }
+
+  private static List<WayPart> ways(Cause mailing, Checked everyone) {
+    Map<Channel, Long> reached =
+        everyone.ready().stream()
+            .collect(Collectors.groupingBy(e -> e.way().channel(), Collectors.counting()));
+    return mailing.ways().inOrder().stream()
+        .map(way -> new WayPart(way, way.words(), reached.getOrDefault(way, 0L)))
+        .toList();
+  }
+
+  private TextCost texts(Cause mailing, Checked everyone) {
+    if (!mailing.ways().has(Channel.TEXT)) {
+      return null;
+    }
+    Workspace house = workspace.current();
+    PhoneRuleService.Left left = phones.left(house.zoneId());
+    return new TextCost(everyone.texts(), house.currency(), left.today(), left.month());
   }
 
   /** The audience in the order in which it is looked through: those who want a look come first. */
@@ -251,7 +314,11 @@ class CheckController {
         entry.reach().words(),
         entry.ownWords(),
         entry.about().id(),
-        entry.isReady() ? findings.stream().map(CheckController::note).toList() : List.of());
+        entry.isReady() ? findings.stream().map(CheckController::note).toList() : List.of(),
+        entry.way().channel(),
+        entry.way().before().stream()
+            .map(shut -> shut.channel().words() + ": " + shut.reach().words())
+            .toList());
   }
 
   /** A few words, to stand beside a name. */
@@ -269,6 +336,9 @@ class CheckController {
       case OWN_WORDING_OLD -> "own wording is older";
       case LONG_SUBJECT -> "long subject";
       case ODD_LINK, LINK_NOT_ALLOWED -> "a link";
+      case LARGER_ALPHABET -> "“" + finding.about() + "”";
+      case LONG_TEXT -> "long text";
+      case NO_PRICE -> "no price";
       default -> "look";
     };
   }

@@ -7,7 +7,9 @@ import app.jemble.cause.Cause;
 import app.jemble.core.access.Right;
 import app.jemble.core.check.Finding;
 import app.jemble.core.check.ReleaseCheck;
+import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.PlanAsk;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.PersonId;
 import app.jemble.mailing.MailingFiles;
@@ -55,6 +57,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
   private final LetterService letters;
   private final MailingFiles files;
   private final PlanService plans;
+  private final WaysCheck ways;
   private final Clock clock;
   private final ExecutorService threads =
       Executors.newFixedThreadPool(
@@ -72,6 +75,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
       LetterService letters,
       MailingFiles files,
       PlanService plans,
+      WaysCheck ways,
       Clock clock) {
     this.audience = audience;
     this.workspace = workspace;
@@ -80,6 +84,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
     this.letters = letters;
     this.files = files;
     this.plans = plans;
+    this.ways = ways;
     this.clock = clock;
   }
 
@@ -93,6 +98,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
         new RunningCheck(
             letter,
             checked(mailing, letter, spacingDays),
+            ways.begin(),
             RunningCheck.ofPeople(fields),
             new RunningCheck.Elsewhere(
                 spacingDays == 0
@@ -107,7 +113,8 @@ public class CheckService implements ReadyReaders, RecipientNames {
       audience.each(mailing, letter::values, reader -> look.add(reader, lots));
       look.end(lots);
     }
-    lookAtPlan(mailing, look, now);
+    Plan plan = lookAtPlan(mailing, look, now);
+    ways.lookAtCost(look, plan);
     Checked checked = look.looked(mailing.version());
     lastChecks.put(mailing.id(), checked);
     return checked;
@@ -157,25 +164,29 @@ public class CheckService implements ReadyReaders, RecipientNames {
         .toList();
   }
 
-  private void lookAtPlan(Cause mailing, RunningCheck look, Instant now) {
+  private Plan lookAtPlan(Cause mailing, RunningCheck look, Instant now) {
     SendPlan plan = plans.of(mailing);
     PlanAsk ask = plans.ask(mailing, plan, plans.afterHold(now));
     Instant deadline = plan.doneBy() == null ? null : plans.deadline(plan.doneBy());
     ReaderClocks clocks = look.clocks();
-    look.check().lookAtPlan(ask, clocks.clocks(), now, deadline, look.collisions());
+    Plan planned = look.check().lookAtPlan(ask, clocks.clocks(), now, deadline, look.collisions());
     if (plan.startOwn() || plan.ownClock()) {
       look.check().lookAtClocks(clocks.without(), clocks.house());
     }
+    return planned;
   }
 
   private ReleaseCheck checked(Cause mailing, Letter letter, int spacingDays) {
     ReleaseCheck check = new ReleaseCheck(spacingDays);
     check.allowAtMost(plans.mostPerMailing());
-    check.lookAtTexts(
-        letter.wording().subject(),
-        letter.wording().body(),
-        letter.subjectErrors(),
-        letter.bodyErrors());
+    if (letter.ways().has(Channel.EMAIL)) {
+      check.lookAtTexts(
+          letter.wording().subject(),
+          letter.wording().body(),
+          letter.subjectErrors(),
+          letter.bodyErrors());
+    }
+    ways.look(check, letter);
     check.lookAtFiles(
         files.all(mailing.id()).stream().mapToLong(MailingFiles.MailingFile::size).sum(),
         MailingFiles.MOST_OCTETS);

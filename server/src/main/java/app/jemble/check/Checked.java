@@ -2,9 +2,11 @@ package app.jemble.check;
 
 import app.jemble.audience.About;
 import app.jemble.core.check.Finding;
+import app.jemble.core.check.TextCheck;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Collisions;
 import app.jemble.core.reach.Reach;
+import app.jemble.core.reach.Ways;
 import app.jemble.core.record.PersonId;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -25,6 +27,7 @@ import java.util.Set;
  * @param clocks where those are who are ready, in the order in which they are written to
  * @param ready those who are ready, in that order
  * @param collisions what they have waiting in other mailings
+ * @param texts what their text messages come to
  */
 public record Checked(
     int version,
@@ -33,7 +36,8 @@ public record Checked(
     Map<String, Long> lacks,
     Clocks clocks,
     List<Entry> ready,
-    Collisions collisions) {
+    Collisions collisions,
+    TextCheck.Sum texts) {
 
   /**
    * One person of the audience.
@@ -42,11 +46,18 @@ public record Checked(
    * @param odd whether a notice is about this person
    */
   public record Entry(
-      PersonId personId, String name, About about, Reach reach, boolean ownWords, boolean odd) {
+      PersonId personId, String name, About about, Ways.Found way, boolean ownWords, boolean odd) {
+    Reach reach() {
+      return way.reach();
+    }
+
     boolean isReady() {
-      return reach == Reach.READY;
+      return way.isReady();
     }
   }
+
+  /** What is known when all have been looked at. */
+  record Outcome(Clocks clocks, Collisions collisions, TextCheck.Sum texts) {}
 
   /** Puts those who want a look first. */
   static Checked of(
@@ -54,8 +65,7 @@ public record Checked(
       List<Entry> inOrderOfName,
       List<Finding> findings,
       Map<String, Long> lacks,
-      Clocks clocks,
-      Collisions collisions) {
+      Outcome outcome) {
     Set<PersonId> odd = new HashSet<>();
     findings.forEach(f -> odd.addAll(f.people()));
     List<Entry> sorted = new ArrayList<>(inOrderOfName.size());
@@ -65,13 +75,21 @@ public record Checked(
               e.personId(),
               e.name(),
               e.about(),
-              e.reach(),
+              e.way(),
               e.ownWords(),
               odd.contains(e.personId())));
     }
     sorted.sort(Comparator.comparing(e -> e.isReady() ? e.odd() ? 0 : 1 : 2));
     List<Entry> ready = inOrderOfName.stream().filter(Entry::isReady).toList();
-    return new Checked(version, List.copyOf(sorted), findings, lacks, clocks, ready, collisions);
+    return new Checked(
+        version,
+        List.copyOf(sorted),
+        findings,
+        lacks,
+        outcome.clocks(),
+        ready,
+        outcome.collisions(),
+        outcome.texts());
   }
 
   /** What was found about each of these people. */

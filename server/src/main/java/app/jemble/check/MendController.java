@@ -2,6 +2,7 @@ package app.jemble.check;
 
 import app.jemble.access.Needs;
 import app.jemble.audience.AudienceService;
+import app.jemble.audience.LeavingOut;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.check.NameMends.Mended;
@@ -32,13 +33,19 @@ class MendController {
 
   private final OpenCauses causes;
   private final AudienceService audience;
+  private final LeavingOut leavingOut;
   private final CheckService checks;
   private final NameMends mends;
 
   MendController(
-      OpenCauses causes, AudienceService audience, CheckService checks, NameMends mends) {
+      OpenCauses causes,
+      AudienceService audience,
+      LeavingOut leavingOut,
+      CheckService checks,
+      NameMends mends) {
     this.causes = causes;
     this.audience = audience;
+    this.leavingOut = leavingOut;
     this.checks = checks;
     this.mends = mends;
   }
@@ -48,7 +55,7 @@ class MendController {
   @PostMapping("/leave-out")
   LeftOut leaveOut(@PathVariable long id, @RequestBody AboutPeople which) {
     List<PersonId> people = checks.peopleOf(causes.find(id), which.code(), which.about());
-    audience.leaveOut(id, people);
+    leavingOut.leaveOut(id, people);
     Cause now = causes.find(id);
     return new LeftOut(audience.leftOut(now), now.version());
   }

@@ -1,11 +1,16 @@
 package app.jemble.check;
 
 import app.jemble.audience.AudienceService.Reader;
+import app.jemble.core.check.Finding;
 import app.jemble.core.check.ReleaseCheck;
 import app.jemble.core.check.ReleaseCheck.Mark;
+import app.jemble.core.check.TextCheck;
 import app.jemble.core.message.MessageComposer.Composed;
 import app.jemble.core.message.MessageFields;
+import app.jemble.core.message.OutgoingText;
+import app.jemble.core.message.TextLetter;
 import app.jemble.core.pace.Collisions;
+import app.jemble.core.reach.Address;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -20,6 +25,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -32,10 +38,16 @@ public final class RunningCheck {
   record Elsewhere(Set<PersonId> lately, Map<PersonId, List<Instant>> due) {}
 
   /** What came of a lot: its readers, and the messages of those of them who are ready. */
-  record Lot(List<Reader> readers, List<ReleaseCheck.Message> messages, Map<String, Long> lacks) {}
+  record Lot(
+      List<Reader> readers,
+      List<ReleaseCheck.Message> messages,
+      List<OutgoingText> texts,
+      List<PersonId> textsTo,
+      Map<String, Long> lacks) {}
 
   private final Letter letter;
   private final ReleaseCheck check;
+  private final TextCheck texts;
   private final List<String> fields;
   private final Elsewhere elsewhere;
   private final ReaderClocks clocks;
@@ -47,12 +59,14 @@ public final class RunningCheck {
   RunningCheck(
       Letter letter,
       ReleaseCheck check,
+      TextCheck texts,
       List<String> fields,
       Elsewhere elsewhere,
       ReaderClocks clocks,
       Instant now) {
     this.letter = letter;
     this.check = check;
+    this.texts = texts;
     this.fields = fields;
     this.elsewhere = elsewhere;
     this.clocks = clocks;
@@ -89,14 +103,23 @@ public final class RunningCheck {
 
   private Lot look(List<Reader> readers) {
     List<ReleaseCheck.Message> messages = new ArrayList<>(readers.size());
+    List<OutgoingText> ofTexts = new ArrayList<>();
+    List<PersonId> textsTo = new ArrayList<>();
     Map<String, Long> lacking = new HashMap<>();
     for (Reader reader : readers) {
       if (reader.reach() == Reach.READY) {
-        messages.add(message(reader));
+        if (reader.address() instanceof Address.Phone phone) {
+          TextLetter.Composed text = text(reader, phone);
+          messages.add(message(reader, text));
+          ofTexts.add(text.message());
+          textsTo.add(reader.person().id());
+        } else {
+          messages.add(message(reader));
+        }
         countLacks(reader.values(), lacking);
       }
     }
-    return new Lot(readers, messages, lacking);
+    return new Lot(readers, messages, ofTexts, textsTo, lacking);
   }
 
   private void countLacks(Values values, Map<String, Long> lacking) {
@@ -121,6 +144,23 @@ public final class RunningCheck {
         marks(person.id()));
   }
 
+  private TextLetter.Composed text(Reader reader, Address.Phone to) {
+    return letter.text(to, reader.values(), Locale.forLanguageTag(reader.person().language()), "");
+  }
+
+  private ReleaseCheck.Message message(Reader reader, TextLetter.Composed text) {
+    PersonRecord person = reader.person();
+    return new ReleaseCheck.Message(
+        person.id(),
+        person.firstName(),
+        null,
+        "",
+        text.missing(),
+        false,
+        false,
+        marks(person.id()));
+  }
+
   private Set<Mark> marks(PersonId person) {
     Set<Mark> marks = EnumSet.noneOf(Mark.class);
     if (letter.hasOldWords(person)) {
@@ -141,7 +181,7 @@ public final class RunningCheck {
               person.id(),
               person.name(),
               reader.about().withoutFields(),
-              reader.reach(),
+              reader.way(),
               letter.hasOwnWords(person.id()),
               false));
       if (reader.reach() == Reach.READY) {
@@ -149,8 +189,16 @@ public final class RunningCheck {
       }
     }
     done.messages().forEach(check::add);
+    for (int i = 0; i < done.texts().size(); i++) {
+      OutgoingText text = done.texts().get(i);
+      texts.add(done.textsTo().get(i), text.to().stored(), text.text());
+    }
     done.lacks().forEach((field, people) -> lacks.merge(field, people, Long::sum));
     return entries.size();
+  }
+
+  TextCheck texts() {
+    return texts;
   }
 
   ReleaseCheck check() {
@@ -169,6 +217,13 @@ public final class RunningCheck {
   }
 
   Checked looked(int version) {
-    return Checked.of(version, entries, check.findings(), lacks, clocks.clocks(), collisions());
+    List<Finding> findings = new ArrayList<>(check.findings());
+    findings.addAll(texts.findings());
+    return Checked.of(
+        version,
+        entries,
+        findings,
+        lacks,
+        new Checked.Outcome(clocks.clocks(), collisions(), texts.sum()));
   }
 }

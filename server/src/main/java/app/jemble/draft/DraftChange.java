@@ -14,4 +14,5 @@ record DraftChange(
     boolean isPrivate,
     MailWording wording,
     AudienceChange audience,
+    WaysChange ways,
     SendPlan plan) {}

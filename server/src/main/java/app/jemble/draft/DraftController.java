@@ -8,6 +8,7 @@ import app.jemble.core.access.Right;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.RepliesTo;
 import app.jemble.core.message.Voice;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.filter.AskedNow;
@@ -64,6 +65,8 @@ class DraftController {
    * @param parts null leaves the audience as it is, like {@code leftOutParts}, {@code picks} and
    *     {@code leftOut}
    * @param plan null leaves it as it is
+   * @param ways on which it goes, in their order; null leaves them, as {@code text}
+   * @param text what it says by text
    */
   record ChangeBody(
       int version,
@@ -85,7 +88,9 @@ class DraftController {
       List<PersonId> leftOut,
       @Schema(nullable = true) SendPlan plan,
       boolean countOpens,
-      boolean countClicks) {}
+      boolean countClicks,
+      @Schema(nullable = true) List<Channel> ways,
+      @Schema(nullable = true) String text) {}
 
   private final OpenCauses causes;
   private final DraftService drafts;
@@ -165,7 +170,14 @@ class DraftController {
         writing.change(
             id,
             b.version(),
-            new DraftChange(b.name(), b.topicId(), b.isPrivate(), wording, audience, b.plan())));
+            new DraftChange(
+                b.name(),
+                b.topicId(),
+                b.isPrivate(),
+                wording,
+                audience,
+                new WaysChange(b.ways(), b.text()),
+                b.plan())));
   }
 
   @Needs(Right.WRITE)

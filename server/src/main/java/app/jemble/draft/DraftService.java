@@ -122,6 +122,8 @@ public class DraftService {
             wordings.of(before),
             sameAudience ? audiences.of(before) : audience(of));
     files.copy(before.id(), id);
+    causes.goBy(id, before.ways());
+    wordings.copyShort(before, id);
     return id;
   }
 

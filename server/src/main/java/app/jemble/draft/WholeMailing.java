@@ -4,6 +4,7 @@ import app.jemble.audience.AudienceView;
 import app.jemble.core.message.CauseState;
 import app.jemble.core.message.RepliesTo;
 import app.jemble.core.message.Voice;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.mailing.MailingFiles;
@@ -46,6 +47,8 @@ record WholeMailing(
     SendPlan plan,
     boolean countOpens,
     boolean countClicks,
+    List<Channel> ways,
+    String text,
     List<MailingFiles.MailingFile> files,
     CauseState state,
     boolean held,

@@ -86,6 +86,8 @@ class WholeMailings {
         plans.of(c),
         w.countOpens(),
         w.countClicks(),
+        c.ways().inOrder(),
+        wordings.text(c).words(),
         files.all(c.id()),
         c.state(),
         c.isHeld(clock.instant()),

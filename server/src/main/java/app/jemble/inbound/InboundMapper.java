@@ -46,6 +46,21 @@ interface InboundMapper {
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   Long add(NewMail mail);
 
+  /** The same of a text. */
+  @Select(
+      affectData = true,
+      value =
+          """
+          insert into inbound_mail (identity, received_at, sender, subject, words, sorted_as,
+                                    authentication, trouble, mime, channel)
+          values (#{identity}, #{at}, #{sender}, #{subject}, #{words}, #{sortedAs},
+                  #{authentication}, #{trouble}, #{mime}, 'TEXT')
+          on conflict (identity) do nothing
+          returning id
+          """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  Long addText(NewMail text);
+
   /** The message that a mail is about which a person still has to read. */
   @Update("update inbound_mail set about_id = #{message} where id = #{id}")
   int about(@Param("id") long id, @Param("message") MessageId message);

@@ -1,8 +1,9 @@
 package app.jemble.leaving;
 
 import app.jemble.core.message.MessageComposer;
-import app.jemble.core.message.PublicToken;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.signup.ReaderLanguage;
+import app.jemble.leaving.LeavingService.Wanted;
 import app.jemble.mark.MarkController;
 import app.jemble.response.ResponseService;
 import app.jemble.workspace.WorkspaceService;
@@ -51,7 +52,9 @@ public class LeavingController {
     if (token.equals(MessageComposer.SAMPLE)) {
       return page(page.sample(ofBrowser(accepted)));
     }
-    return isGenuine(token) ? show(token, LeavingPage.Title.ASKING) : MarkController.unknown();
+    return workspace.mayName(token)
+        ? show(token, LeavingPage.Title.ASKING)
+        : MarkController.unknown();
   }
 
   /**
@@ -62,17 +65,18 @@ public class LeavingController {
   ResponseEntity<String> leave(
       @PathVariable String token,
       @RequestParam(required = false) String choice,
-      @RequestParam(required = false) List<Long> get,
+      @RequestParam(required = false) List<Wanted> get,
+      @RequestParam(required = false) List<Channel> on,
       @RequestHeader(value = "Accept-Language", required = false) String accepted) {
     if (token.equals(MessageComposer.SAMPLE)) {
       return page(page.sample(ofBrowser(accepted)));
     }
-    if (!isGenuine(token)) {
+    if (!workspace.mayName(token)) {
       return MarkController.unknown();
     }
     if ("topics".equals(choice)) {
-      Set<Long> wanted = get == null ? Set.of() : Set.copyOf(get);
-      leaving.choose(token, wanted);
+      Set<Wanted> wanted = get == null ? Set.of() : Set.copyOf(get);
+      leaving.choose(token, wanted, on == null ? Set.of(Channel.EMAIL) : Set.copyOf(on));
       return show(token, wanted.isEmpty() ? LeavingPage.Title.LEFT : LeavingPage.Title.CHOSEN);
     }
     if ("nothing".equals(choice)) {
@@ -100,9 +104,5 @@ public class LeavingController {
   private static ReaderLanguage ofBrowser(String accepted) {
     return ReaderLanguage.best(accepted, EnumSet.allOf(ReaderLanguage.class))
         .orElse(ReaderLanguage.EN);
-  }
-
-  private boolean isGenuine(String token) {
-    return PublicToken.isGenuine(token, workspace.secret());
   }
 }

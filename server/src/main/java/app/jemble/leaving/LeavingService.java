@@ -1,5 +1,7 @@
 package app.jemble.leaving;
 
+import app.jemble.consent.Consents;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.PersonId;
@@ -13,6 +15,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -20,19 +23,37 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class LeavingService {
 
-  /** A topic, and whether the reader gets mail about it. */
+  /** A topic, and whether the reader is written to about it on a way. */
   public record Choice(long id, String name, boolean gets) {}
+
+  /** The topics on one way. */
+  public record OnWay(Channel channel, List<Choice> topics) {}
 
   /**
    * What a reader has chosen.
    *
-   * @param nothing no mail at all, whatever the topic
+   * @param ways those on which the reader can be written to
+   * @param nothing nothing at all, whatever the topic
    * @param language the reader's, a tag such as {@code de-CH}
    */
-  public record Choices(List<Choice> topics, boolean nothing, String language) {}
+  public record Choices(List<OnWay> ways, boolean nothing, String language) {}
+
+  /** A topic that a reader wants to be written to about on a way. */
+  public record Wanted(Channel channel, long topic) {
+
+    /** As the page says it: {@code TEXT-3}; a number alone is of e-mail. */
+    public static Wanted valueOf(String said) {
+      int dash = said.indexOf('-');
+      return dash < 0
+          ? new Wanted(Channel.EMAIL, Long.parseLong(said))
+          : new Wanted(
+              Channel.valueOf(said.substring(0, dash)), Long.parseLong(said.substring(dash + 1)));
+    }
+  }
 
   private final ResponseService responses;
   private final PeopleService people;
+  private final Consents consents;
   private final ChangeService changes;
   private final WorkspaceService workspace;
   private final Clock clock;
@@ -40,11 +61,13 @@ public class LeavingService {
   LeavingService(
       ResponseService responses,
       PeopleService people,
+      Consents consents,
       ChangeService changes,
       WorkspaceService workspace,
       Clock clock) {
     this.responses = responses;
     this.people = people;
+    this.consents = consents;
     this.changes = changes;
     this.workspace = workspace;
     this.clock = clock;
@@ -52,41 +75,66 @@ public class LeavingService {
 
   /** As it is now, for the reader of a message; empty when there is no such message. */
   Optional<Choices> choices(String token) {
-    return responses.message(token).map(m -> choices(m.personId()));
+    return responses.message(token).map(this::choices);
   }
 
-  private Choices choices(PersonId person) {
-    Set<Long> left = people.topicsLeft(person);
-    List<Choice> topics =
-        workspace.topics().stream()
-            .map(t -> new Choice(t.id(), t.name(), !left.contains(t.id())))
-            .toList();
-    PersonRecord record = people.record(person);
+  private Choices choices(Answered message) {
+    PersonRecord record = people.record(message.personId());
     return new Choices(
-        topics,
+        ways(message, record).stream().map(way -> onWay(message.personId(), way)).toList(),
         record != null && record.askedNot(),
         record == null ? workspace.current().language() : record.language());
   }
 
-  /** The reader gets mail about these topics, and about no others. */
+  /** E-mail, and whatever the message came by or the reader has an address of. */
+  private static List<Channel> ways(Answered message, PersonRecord person) {
+    return Stream.of(Channel.EMAIL, Channel.TEXT, Channel.APP)
+        .filter(
+            way ->
+                way == message.channel()
+                    || way == Channel.EMAIL
+                    || (person != null && person.address(way) != null))
+        .toList();
+  }
+
+  private OnWay onWay(PersonId person, Channel way) {
+    Set<Long> left = consents.topicsLeft(person, way);
+    boolean closed = consents.closed(person).contains(way);
+    return new OnWay(
+        way,
+        workspace.topics().stream()
+            .map(t -> new Choice(t.id(), t.name(), !closed && !left.contains(t.id())))
+            .toList());
+  }
+
+  /**
+   * The reader is written to about these topics, and about no others.
+   *
+   * @param shown the ways that the page spoke of; others stay as they are
+   */
   @Transactional
-  boolean choose(String token, Set<Long> wanted) {
+  boolean choose(String token, Set<Wanted> wanted, Set<Channel> shown) {
     Optional<Answered> message = responses.message(token);
-    if (message.isEmpty()) {
-      return false;
-    }
-    PersonId person = message.get().personId();
-    for (Choice topic : choices(person).topics()) {
-      if (wanted.contains(topic.id())) {
-        people.comeBack(person, topic.id());
-      } else if (topic.id() == message.get().topicId()) {
+    message.ifPresent(
+        m -> {
+          shown.forEach(way -> choose(token, m, wanted, way));
+          askNot(m.personId(), false);
+        });
+    return message.isPresent();
+  }
+
+  private void choose(String token, Answered message, Set<Wanted> wanted, Channel way) {
+    PersonId person = message.personId();
+    for (Choice topic : onWay(person, way).topics()) {
+      if (wanted.contains(new Wanted(way, topic.id()))) {
+        consents.comeBack(person, topic.id(), way);
+        consents.reopen(person, way);
+      } else if (topic.id() == message.topicId() && way == message.channel()) {
         responses.left(token);
       } else {
-        people.leave(person, topic.id(), clock.instant());
+        consents.leave(person, topic.id(), way, clock.instant());
       }
     }
-    askNot(person, false);
-    return true;
   }
 
   /** The reader gets no mail at all any more. */

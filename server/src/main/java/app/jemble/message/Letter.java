@@ -11,7 +11,12 @@ import app.jemble.core.message.MailWording;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.Pictures;
+import app.jemble.core.message.TextLetter;
+import app.jemble.core.message.TextWording;
 import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.reach.Address;
+import app.jemble.core.reach.Channel;
+import app.jemble.core.reach.Ways;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -43,6 +48,7 @@ public final class Letter {
    */
   record Ingredients(
       MailWording wording,
+      BesideMail beside,
       Account sender,
       Account colleague,
       Workspace workspace,
@@ -53,6 +59,15 @@ public final class Letter {
       Pictures pictures,
       String publicUrl) {}
 
+  /**
+   * On which ways it goes, and what is said on those beside e-mail.
+   *
+   * @param textsFrom the number or name that the house's texts come from
+   */
+  record BesideMail(Ways ways, TextWording text, String textsFrom) {
+    static final BesideMail NOTHING = new BesideMail(Ways.MAIL, TextWording.EMPTY, "");
+  }
+
   /** In whose name one message comes, and where its replies go. */
   record Voices(Mailbox from, Optional<Mailbox> replyTo) {}
 
@@ -61,6 +76,8 @@ public final class Letter {
   private final Mailbox sender;
   private final Map<String, Mailbox> owners = new ConcurrentHashMap<>();
   private final MessageComposer.Shared shared;
+  private final TextLetter.Prepared preparedText;
+  private final TextLetter.Shared sharedText;
   private final Set<String> sharedFields;
   private final Map<PersonId, OwnWording> ownWordings;
   private final Map<PersonId, LetterText> ownTexts = new HashMap<>();
@@ -83,6 +100,10 @@ public final class Letter {
             of.wording().promotional(),
             of.pictures(),
             of.files());
+    this.preparedText = TextLetter.prepare(of.beside().text(), of.fields());
+    this.sharedText =
+        new TextLetter.Shared(
+            of.beside().textsFrom(), shared.zone(), of.publicUrl(), of.wording().countClicks());
     this.sharedFields = ofRecords(shared.text());
   }
 
@@ -93,9 +114,11 @@ public final class Letter {
 
   /** What is wrong with its texts, in sentences. */
   public List<String> errors() {
-    return Stream.concat(prepared.subjectErrors().stream(), prepared.bodyErrors().stream())
-        .map(TemplateError::sentence)
-        .toList();
+    Stream<TemplateError> ofMail =
+        Stream.concat(prepared.subjectErrors().stream(), prepared.bodyErrors().stream());
+    Stream<TemplateError> ofText =
+        of.beside().ways().has(Channel.TEXT) ? preparedText.errors().stream() : Stream.empty();
+    return Stream.concat(ofMail, ofText).map(TemplateError::sentence).toList();
   }
 
   public List<TemplateError> subjectErrors() {
@@ -122,9 +145,42 @@ public final class Letter {
 
   private Set<String> ofRecords(LetterText text) {
     Set<String> fields = new LinkedHashSet<>(text.fields());
+    if (of.beside().ways().has(Channel.TEXT)) {
+      fields.addAll(textLetter().fields());
+    }
     of.files().forEach(file -> fields.addAll(file.name().fields()));
     fields.removeIf(field -> house(field).isPresent());
     return fields;
+  }
+
+  /** On which ways it goes. */
+  public Ways ways() {
+    return of.beside().ways();
+  }
+
+  /** What it says by text. */
+  public TextWording textWording() {
+    return of.beside().text();
+  }
+
+  public List<TemplateError> textErrors() {
+    return preparedText.errors();
+  }
+
+  /** A text with errors counts as empty, and blocks the release. */
+  private TextLetter textLetter() {
+    return preparedText
+        .letter()
+        .orElseGet(() -> TextLetter.prepare(TextWording.EMPTY, of.fields()).letter().orElseThrow());
+  }
+
+  /**
+   * One person's text message.
+   *
+   * @param token empty for what does not leave
+   */
+  public TextLetter.Composed text(Address.Phone to, Values values, Locale language, String token) {
+    return textLetter().compose(sharedText, new TextLetter.Own(to, values, language, token));
   }
 
   /** The mailing's own words; those of a person who has other words are theirs. */

@@ -1,6 +1,7 @@
 package app.jemble.message;
 
 import app.jemble.account.AccountService;
+import app.jemble.carrier.text.TextSettings;
 import app.jemble.cause.Cause;
 import app.jemble.cause.Wordings;
 import app.jemble.core.message.LetterText.Style;
@@ -8,6 +9,7 @@ import app.jemble.core.message.MailWording;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.letterhead.LetterheadService;
 import app.jemble.mailing.MailingFiles;
+import app.jemble.message.Letter.BesideMail;
 import app.jemble.message.Letter.Ingredients;
 import app.jemble.picture.PictureService;
 import app.jemble.settings.JembleSettings;
@@ -29,6 +31,7 @@ public class LetterService {
   private final AccountService accounts;
   private final WorkspaceService workspace;
   private final JembleSettings settings;
+  private final TextSettings texts;
 
   LetterService(
       Wordings wordings,
@@ -38,7 +41,8 @@ public class LetterService {
       PictureService pictures,
       AccountService accounts,
       WorkspaceService workspace,
-      JembleSettings settings) {
+      JembleSettings settings,
+      TextSettings texts) {
     this.wordings = wordings;
     this.ownWordings = ownWordings;
     this.files = files;
@@ -47,6 +51,7 @@ public class LetterService {
     this.accounts = accounts;
     this.workspace = workspace;
     this.settings = settings;
+    this.texts = texts;
   }
 
   public Letter of(Cause cause) {
@@ -73,6 +78,7 @@ public class LetterService {
     return new Letter(
         new Ingredients(
             wording,
+            new BesideMail(cause.ways(), wordings.text(cause), texts.sender()),
             sender,
             wording.replyColleague() == null ? null : accounts.find(wording.replyColleague()),
             house,

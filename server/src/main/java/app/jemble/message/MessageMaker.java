@@ -53,7 +53,7 @@ public class MessageMaker {
                 "<" + after.token() + "@" + returnDomain + ">", after.referenceIds());
     return new NewMessage(
         person.id(),
-        new Address.Email(person.email().strip()),
+        reader.address(),
         person.name(),
         workspace.newToken(),
         frozen.freeze(person, letter.fields(person.id()), reader.values()),

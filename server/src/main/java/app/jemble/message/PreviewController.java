@@ -146,6 +146,7 @@ class PreviewController {
     return new Letter(
         new Letter.Ingredients(
             wording,
+            Letter.BesideMail.NOTHING,
             me,
             null,
             house,

@@ -11,12 +11,15 @@ import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.PersonId;
+import app.jemble.core.text.LargerAlphabet.Forcing;
 import app.jemble.people.PersonRecord;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
@@ -32,6 +35,7 @@ public class ProofService {
   private final AudienceService audience;
   private final LetterService letters;
   private final Samples samples;
+  private final TextProofs texts;
   private final AccountService accounts;
   private final MailCarrier handover;
   private final RecipientNames recipients;
@@ -42,6 +46,7 @@ public class ProofService {
       AudienceService audience,
       LetterService letters,
       Samples samples,
+      TextProofs texts,
       AccountService accounts,
       MailCarrier handover,
       RecipientNames recipients,
@@ -50,6 +55,7 @@ public class ProofService {
     this.audience = audience;
     this.letters = letters;
     this.samples = samples;
+    this.texts = texts;
     this.accounts = accounts;
     this.handover = handover;
     this.recipients = recipients;
@@ -67,6 +73,9 @@ public class ProofService {
    * @param samples what each merge field shows for this person; those without a value left out
    * @param ownWords whether this person has words of their own
    * @param oldWords whether those were written before the shared words changed
+   * @param channel the way that reaches this person
+   * @param before the ways before it, each with why it does not
+   * @param phone what a phone shows, where that is the way
    */
   public record Proof(
       PersonId personId,
@@ -85,7 +94,29 @@ public class ProofService {
       Set<String> missing,
       Map<String, String> samples,
       boolean ownWords,
-      boolean oldWords) {}
+      boolean oldWords,
+      Channel channel,
+      List<String> before,
+      @Schema(nullable = true) TextProof phone) {}
+
+  /**
+   * A text as a phone shows it.
+   *
+   * @param parts of which it is made, as the network carries it
+   * @param left units until there is one part more
+   * @param longer characters that make it longer, each with its likeness
+   * @param cost null where nobody knows
+   */
+  public record TextProof(
+      String number,
+      String from,
+      String words,
+      int units,
+      int parts,
+      int left,
+      List<Forcing> longer,
+      @Schema(nullable = true) BigDecimal cost,
+      String currency) {}
 
   /** A file as the reader sees it. */
   record ProofFile(String name, int octets) {}
@@ -93,6 +124,9 @@ public class ProofService {
   public Proof proof(Cause mailing, PersonId personId, long recordId) {
     Letter letter = letters.of(mailing);
     AudienceService.Reader reader = reader(mailing, letter, personId, recordId);
+    if (reader.way().channel() == Channel.TEXT) {
+      return texts.proof(letter, reader);
+    }
     MessageComposer.Composed composed = compose(letter, reader, null);
     OutgoingMessage message = composed.message();
     byte[] octets = handover.write(message);
@@ -113,7 +147,10 @@ public class ProofService {
         composed.missing(),
         samples.of(reader.values(), Locale.forLanguageTag(reader.person().language())),
         letter.hasOwnWords(personId),
-        letter.hasOldWords(personId));
+        letter.hasOldWords(personId),
+        reader.way().channel(),
+        TextProofs.before(reader),
+        null);
   }
 
   /** A browser cannot look into the message for its pictures. */
@@ -132,7 +169,7 @@ public class ProofService {
   }
 
   /**
-   * Sends one person's message to a colleague, at once; returns the address.
+   * Sends one person's message to a colleague, at once and on its own way; returns the address.
    *
    * @param colleagueId null for the colleague who asks
    */
@@ -143,12 +180,11 @@ public class ProofService {
       throw Problem.wrong("colleagueId", "There is no such colleague.");
     }
     Letter letter = letters.asItWillLeave(mailing, () -> recipients.names(mailing));
-    OutgoingMessage message =
-        compose(
-                letter,
-                reader(mailing, letter, personId, recordId),
-                new Mailbox(to.name(), to.email()))
-            .message();
+    AudienceService.Reader reader = reader(mailing, letter, personId, recordId);
+    if (reader.way().channel() == Channel.TEXT) {
+      return texts.sendCopy(letter, reader, to);
+    }
+    OutgoingMessage message = compose(letter, reader, new Mailbox(to.name(), to.email())).message();
     HandoverResult result = handover.sendOnce(message);
     if (!(result instanceof HandoverResult.Accepted)) {
       throw Problem.conflict("The copy could not be sent: " + result.words());

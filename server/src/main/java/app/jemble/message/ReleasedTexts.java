@@ -4,7 +4,8 @@ import app.jemble.cause.OpenCauses;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.Outgoing;
-import app.jemble.outbox.OutgoingTexts;
+import app.jemble.core.reach.Address;
+import app.jemble.departure.OutgoingTexts;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
@@ -45,6 +46,11 @@ class ReleasedTexts implements OutgoingTexts {
   public Outgoing write(ToWrite message, Instant now) {
     Letter letter = cache.get(message.causeId(), id -> letters.of(causes.anybodys(id)));
     FrozenValues.Thawed thawed = frozen.thaw(message.frozen());
+    if (message.to() instanceof Address.Phone phone) {
+      return letter
+          .text(phone, letter.values(thawed.values()), thawed.language(), message.token())
+          .message();
+    }
     return MessageComposer.compose(
             letter.shared(
                 message.personId(), letter.voices(thawed.ownerName(), thawed.ownerEmail())),

@@ -114,7 +114,7 @@ class TurnWriter {
             turn.years(),
             reader.values(),
             Locale.forLanguageTag(reader.person().language()));
-    return new Reader(reader.person(), about, about.over(reader.values()), reader.reach());
+    return new Reader(reader.person(), about, about.over(reader.values()), reader.way());
   }
 
   /** Nobody looks at it before it leaves: with a gap in it, it does not. */

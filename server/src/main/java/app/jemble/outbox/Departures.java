@@ -7,13 +7,13 @@ import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.message.MessageState;
 import app.jemble.core.message.Outgoing;
+import app.jemble.departure.AfterRefusal;
+import app.jemble.departure.OutgoingTexts;
 import app.jemble.settings.JembleSettings;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -43,8 +43,7 @@ class Departures {
 
   private final HandoverMapper mapper;
   private final DueQueue due;
-  private final CapGuard caps;
-  private final StayGuard stays;
+  private final DepartureGuards guards;
   private final OutgoingTexts texts;
   private final AfterRefusal refusals;
   private final JembleSettings settings;
@@ -53,16 +52,14 @@ class Departures {
   Departures(
       HandoverMapper mapper,
       DueQueue due,
-      CapGuard caps,
-      StayGuard stays,
+      DepartureGuards guards,
       OutgoingTexts texts,
       AfterRefusal refusals,
       JembleSettings settings,
       Clock clock) {
     this.mapper = mapper;
     this.due = due;
-    this.caps = caps;
-    this.stays = stays;
+    this.guards = guards;
     this.texts = texts;
     this.refusals = refusals;
     this.settings = settings;
@@ -80,7 +77,7 @@ class Departures {
     List<Ready> ready = new ArrayList<>();
     int octets = 0;
     List<HandoverMapper.Claimed> claimed =
-        withinCaps(withoutStopped(due.claim(carrier.channel(), now, most)), now);
+        guards.passed(due.claim(carrier.channel(), now, most), now);
     for (HandoverMapper.Claimed message : claimed) {
       if (octets < MOST_OCTETS) {
         Ready written = write(carrier, message, now);
@@ -92,27 +89,6 @@ class Departures {
     }
     begin(worker, ready, now);
     return ready;
-  }
-
-  private List<HandoverMapper.Claimed> withoutStopped(List<HandoverMapper.Claimed> claimed) {
-    Map<MessageId, String> stopped = stays.stopped(claimed);
-    stopped.forEach((id, reason) -> mapper.move(id, MessageMove.STOP, reason));
-    return stopped.isEmpty()
-        ? claimed
-        : claimed.stream().filter(message -> !stopped.containsKey(message.id())).toList();
-  }
-
-  private List<HandoverMapper.Claimed> withinCaps(
-      List<HandoverMapper.Claimed> claimed, Instant now) {
-    Map<MessageId, String> over = caps.over(claimed, now);
-    if (over.isEmpty()) {
-      return claimed;
-    }
-    mapper.holdOver(
-        over.keySet().toArray(MessageId[]::new),
-        over.values().toArray(String[]::new),
-        MessageMove.HOLD.to());
-    return claimed.stream().filter(message -> !over.containsKey(message.id())).toList();
   }
 
   /**
@@ -135,16 +111,6 @@ class Departures {
     end(worker, ends);
   }
 
-  /**
-   * Why what comes after another must not leave at this instant: what happened since it was taken
-   * up.
-   */
-  Optional<String> stopped(HandoverMapper.Claimed message) {
-    return message.comesAfter()
-        ? Optional.ofNullable(stays.stopped(List.of(message)).get(message.id()))
-        : Optional.empty();
-  }
-
   private void end(String worker, List<Ended> ends) {
     if (!ends.isEmpty()) {
       mapper.giveAll(worker);
@@ -157,9 +123,24 @@ class Departures {
               column(ends, Ended::reason),
               ends.stream().map(e -> millis(e.due())).toArray(Long[]::new),
               ends.stream().map(e -> millis(e.sentAt())).toArray(Long[]::new)));
+      noteReferences(ends);
       ends.stream()
           .filter(e -> e.state() == MessageState.REFUSED)
           .forEach(e -> refusals.refused(e.id(), e.reason()));
+    }
+  }
+
+  private void noteReferences(List<Ended> ends) {
+    List<MessageId> ids = new ArrayList<>();
+    List<String> references = new ArrayList<>();
+    for (Ended ended : ends) {
+      for (String reference : ended.references()) {
+        ids.add(ended.id());
+        references.add(reference);
+      }
+    }
+    if (!ids.isEmpty()) {
+      mapper.noteReferences(ids.toArray(MessageId[]::new), references);
     }
   }
 

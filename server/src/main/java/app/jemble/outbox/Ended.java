@@ -5,6 +5,7 @@ import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageState;
 import app.jemble.core.pace.Retry;
 import java.time.Instant;
+import java.util.List;
 
 /**
  * What a message has become after it was in a worker's hands.
@@ -12,15 +13,31 @@ import java.time.Instant;
  * @param tries how many hand-overs it has now had
  * @param due when it is tried again, or null when that does not change
  * @param sentAt when it was handed over, or null
+ * @param references what the other side calls it in what it tells later
  */
 record Ended(
-    MessageId id, int tries, MessageState state, String reason, Instant due, Instant sentAt) {
+    MessageId id,
+    int tries,
+    MessageState state,
+    String reason,
+    Instant due,
+    Instant sentAt,
+    List<String> references) {
+
+  Ended {
+    references = List.copyOf(references);
+  }
+
+  Ended(MessageId id, int tries, MessageState state, String reason, Instant due, Instant sentAt) {
+    this(id, tries, state, reason, due, sentAt, List.of());
+  }
 
   /** After a hand-over that the mail server answered, or should have. */
   static Ended after(HandoverMapper.Claimed message, HandoverResult result, Instant now) {
     int tries = message.tries() + 1;
-    if (result instanceof HandoverResult.Accepted) {
-      return new Ended(message.id(), tries, MessageState.SENT, "", null, now);
+    if (result instanceof HandoverResult.Accepted accepted) {
+      return new Ended(
+          message.id(), tries, MessageState.SENT, "", null, now, accepted.references());
     }
     if (result instanceof HandoverResult.PutOff putOff) {
       Instant first = message.firstTryAt() == null ? now : message.firstTryAt();

@@ -4,6 +4,8 @@ import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageState;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.URLDecoder;
+import java.net.URLEncoder;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
@@ -14,10 +16,12 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -26,9 +30,9 @@ import java.util.stream.Stream;
  * doubt. It does not outlive a power failure; each start of the machine has its own mark, and a
  * journal with another is not believed.
  *
- * <p>One line an event: {@code begun ID TRY}, {@code ended ID TRY TRIES STATE DUE SENT REASON},
- * with instants in milliseconds of the epoch and "-" for none. A lock is held while the worker
- * lives.
+ * <p>One line an event: {@code begun ID TRY}, {@code ended ID TRY TRIES STATE DUE SENT REFERENCES
+ * REASON}, with instants in milliseconds of the epoch, references joined by commas and written as
+ * in addresses, and "-" for none. A lock is held while the worker lives.
  */
 final class HandoverJournal implements AutoCloseable {
 
@@ -78,6 +82,7 @@ final class HandoverJournal implements AutoCloseable {
                 ended.state().stored(),
                 millis(ended.due()),
                 millis(ended.sentAt()),
+                references(ended.references()),
                 ended.reason().replace('\n', ' ')));
   }
 
@@ -99,6 +104,14 @@ final class HandoverJournal implements AutoCloseable {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  private static String references(List<String> references) {
+    return references.isEmpty()
+        ? "-"
+        : references.stream()
+            .map(reference -> URLEncoder.encode(reference, StandardCharsets.UTF_8))
+            .collect(Collectors.joining(","));
   }
 
   private static String millis(Instant instant) {
@@ -135,23 +148,32 @@ final class HandoverJournal implements AutoCloseable {
     Optional<Ended> fate(MessageId id, int attempt) {
       boolean begun = false;
       for (String line : lines) {
-        String[] words = line.split(" ", 8);
+        String[] words = line.split(" ", 9);
         boolean about =
             words.length > 2 && words[1].equals(id + "") && words[2].equals(attempt + "");
         if (about && words[0].equals("begun")) {
           begun = true;
-        } else if (about && words.length == 8) {
+        } else if (about && words.length == 9) {
           return Optional.of(
               new Ended(
                   id,
                   Integer.parseInt(words[3]),
                   MessageState.of(words[4]),
-                  words[7],
+                  words[8],
                   instant(words[5]),
-                  instant(words[6])));
+                  instant(words[6]),
+                  references(words[7])));
         }
       }
       return begun ? Optional.empty() : Optional.of(Ended.notBegun(id, attempt - 1, "", null));
+    }
+
+    private static List<String> references(String joined) {
+      return joined.equals("-")
+          ? List.of()
+          : Arrays.stream(joined.split(","))
+              .map(reference -> URLDecoder.decode(reference, StandardCharsets.UTF_8))
+              .toList();
     }
 
     private static Instant instant(String millis) {

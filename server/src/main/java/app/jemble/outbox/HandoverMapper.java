@@ -208,6 +208,46 @@ interface HandoverMapper {
       """)
   int end(@Param("worker") String worker, @Param("e") Ends ends);
 
+  /** What the other side calls what it took over, a column each. */
+  @Insert(
+      """
+      insert into handed_over (channel, reference, message_id)
+      select s.channel, n.reference, s.id
+      from unnest(#{ids}::bigint[], #{references}::text[]) as n (id, reference)
+      join message s on s.id = n.id
+      on conflict (channel, reference) do update set message_id = excluded.message_id
+      """)
+  int noteReferences(@Param("ids") MessageId[] ids, @Param("references") List<String> references);
+
+  /** Messages that go another way than the one that has closed. */
+  @Update(
+      """
+      update message s
+      set channel = n.channel, address = n.address, reason = n.reason, copy_place = null,
+          copies_id = null
+      from unnest(#{ids}::bigint[], #{channels}::text[], #{addresses}::text[], #{reasons}::text[])
+        as n (id, channel, address, reason)
+      where s.id = n.id
+      """)
+  int goOtherWay(
+      @Param("ids") MessageId[] ids,
+      @Param("channels") List<String> channels,
+      @Param("addresses") List<String> addresses,
+      @Param("reasons") List<String> reasons);
+
+  /** Messages that are due later than they were, a column each; instants in milliseconds. */
+  @Update(
+      """
+      update message s
+      set due_at = to_timestamp(n.due / 1000.0), reason = #{reason}
+      from unnest(#{ids}::bigint[], #{dueMillis}::bigint[]) as n (id, due)
+      where s.id = n.id
+      """)
+  int dueLater(
+      @Param("ids") MessageId[] ids,
+      @Param("dueMillis") Long[] dueMillis,
+      @Param("reason") String reason);
+
   /** A message in a worker's hands. */
   record InHand(MessageId id, int tries, MessageState state) {}
 
@@ -298,6 +338,7 @@ interface HandoverMapper {
    */
   record Stay(
       MessageId id,
+      Channel channel,
       String address,
       boolean asked,
       boolean askedNot,
@@ -308,6 +349,7 @@ interface HandoverMapper {
 
   @ConstructorArgs({
     @Arg(column = "id", name = "id", javaType = MessageId.class),
+    @Arg(column = "channel", name = "channel", javaType = Channel.class),
     @Arg(column = "address", name = "address", javaType = String.class),
     @Arg(column = "asked", name = "asked", javaType = boolean.class),
     @Arg(column = "asked_not", name = "askedNot", javaType = boolean.class),
@@ -318,11 +360,12 @@ interface HandoverMapper {
   })
   @Select(
       """
-      select s.id, s.address, g.is_answer as asked, g.goes_on, p.asked_not,
-             exists (select from offered.topic_left l
-                     where l.person_id = s.person_id and l.topic_id = g.topic_id) as left_topic,
+      select s.id, s.channel, s.address, g.is_answer as asked, g.goes_on, p.asked_not,
+             exists (select from offered.not_on_way l
+                     where l.person_id = s.person_id and l.channel = s.channel
+                       and coalesce(l.topic_id, g.topic_id) = g.topic_id) as left_topic,
              exists (select from offered.do_not_write d
-                     where d.email_key = lower(btrim(s.address))) as do_not_write,
+                     where d.address_key = lower(btrim(s.address))) as do_not_write,
              array(select f.standing from message f where f.id = s.thread_id
                    union all
                    select o.standing from message o

@@ -30,6 +30,7 @@ class OutboxPump {
 
   private final Carriers carriers;
   private final Departures departures;
+  private final DepartureGuards guards;
   private final DueQueue due;
   private final CarrierHealth health;
   private final AbandonedHandovers abandoned;
@@ -43,6 +44,7 @@ class OutboxPump {
   OutboxPump(
       Carriers carriers,
       Departures departures,
+      DepartureGuards guards,
       DueQueue due,
       CarrierHealth health,
       AbandonedHandovers abandoned,
@@ -51,6 +53,7 @@ class OutboxPump {
       Clock clock) {
     this.carriers = carriers;
     this.departures = departures;
+    this.guards = guards;
     this.due = due;
     this.health = health;
     this.abandoned = abandoned;
@@ -70,7 +73,15 @@ class OutboxPump {
     lines.add(ofCarrier);
     OutboxWorker.Tools tools =
         new OutboxWorker.Tools(
-            carrier, ofCarrier, departures, due, health, settings, journals.folder(), clock);
+            carrier,
+            ofCarrier,
+            departures,
+            guards,
+            due,
+            health,
+            settings,
+            journals.folder(),
+            clock);
     String name = "outbox-" + carrier.channel().name().toLowerCase(Locale.ROOT) + "-";
     for (int i = 0; i < WORKERS_A_LINE * carrier.lineCount(); i++) {
       start(name + i, () -> work(tools));

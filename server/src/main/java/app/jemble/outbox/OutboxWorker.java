@@ -36,6 +36,7 @@ final class OutboxWorker implements AutoCloseable {
   private final Carrier carrier;
   private final Lines lines;
   private final Departures departures;
+  private final DepartureGuards guards;
   private final DueQueue due;
   private final CarrierHealth health;
   private final JembleSettings.Outbox settings;
@@ -59,6 +60,7 @@ final class OutboxWorker implements AutoCloseable {
       Carrier carrier,
       Lines lines,
       Departures departures,
+      DepartureGuards guards,
       DueQueue due,
       CarrierHealth health,
       JembleSettings.Outbox settings,
@@ -69,6 +71,7 @@ final class OutboxWorker implements AutoCloseable {
     this.carrier = tools.carrier();
     this.lines = tools.lines();
     this.departures = tools.departures();
+    this.guards = tools.guards();
     this.due = tools.due();
     this.health = tools.health();
     this.settings = tools.settings();
@@ -162,10 +165,9 @@ final class OutboxWorker implements AutoCloseable {
     for (int i = 0; i < batch.size(); i++) {
       Departures.Ready next = i + 1 < batch.size() ? batch.get(i + 1) : null;
       boolean goesOn = !stopping.getAsBoolean() && clock.instant().isBefore(latest);
-      Optional<String> stopped =
-          goesOn ? departures.stopped(batch.get(i).message()) : Optional.empty();
+      Optional<Ended> stopped = goesOn ? guards.stopped(batch.get(i).message()) : Optional.empty();
       if (stopped.isPresent()) {
-        ends.add(Ended.stopped(batch.get(i).message(), stopped.get()));
+        ends.add(stopped.get());
         continue;
       }
       HandoverResult result = goesOn ? handOver(batch.get(i), next, line) : null;

@@ -15,11 +15,6 @@ class AroundPeople implements HangsOnPerson.Room {
         HangsOnPerson.rows("QUOTE", Sql.of("quote"), Sql.of("t.id"), null),
         HangsOnPerson.rows("OFFICE", Sql.of("office"), Sql.of("t.id"), null),
         HangsOnPerson.rows(
-            "ATTENDANCE", Sql.of("attendance"), Sql.of("t.id"), Sql.of("k.event_id = t.event_id")),
-        HangsOnPerson.rows(
-            "TOPIC",
-            Sql.of("topic_left"),
-            Sql.of("t.topic_id"),
-            Sql.of("k.topic_id = t.topic_id")));
+            "ATTENDANCE", Sql.of("attendance"), Sql.of("t.id"), Sql.of("k.event_id = t.event_id")));
   }
 }

@@ -33,24 +33,24 @@ interface DoNotWriteMapper {
 
   String SELECT =
       """
-      select d.email_key as address, d.reason, d.since, d.note, a.name as by,
+      select d.address_key as address, d.reason, d.since, d.note, a.name as by,
              p.id as person_id, p.name as person
       from do_not_write d
       left join offered.account a on a.id = d.by_id
       left join lateral (
         select id, name from offered.person
-        where email_key = d.email_key and archived_at is null
+        where (email_key = d.address_key or phone_key = d.address_key) and archived_at is null
         order by id limit 1) p on true
       """;
 
   @Select(
       SELECT
           + """
-            where (#{find} = '' or strpos(d.email_key, lower(#{find})) > 0)
+            where (#{find} = '' or strpos(d.address_key, lower(#{find})) > 0)
               and (#{reason}::text is null or d.reason = #{reason})
               and (#{since}::timestamptz is null
-                   or (d.since, d.email_key) < (#{since}, #{address}))
-            order by d.since desc, d.email_key desc
+                   or (d.since, d.address_key) < (#{since}, #{address}))
+            order by d.since desc, d.address_key desc
             limit #{most}
             """)
   List<Listed> page(
@@ -66,22 +66,22 @@ interface DoNotWriteMapper {
   @Select("select reason, count(*) as addresses from do_not_write group by reason order by reason")
   List<ReasonCount> counts();
 
-  @Select(SELECT + "order by d.email_key")
+  @Select(SELECT + "order by d.address_key")
   @Options(fetchSize = 1000, resultSetType = ResultSetType.FORWARD_ONLY)
   @ResultType(Listed.class)
   void all(ResultHandler<Listed> reader);
 
-  @Select("select reason from do_not_write where email_key = #{key} for update")
+  @Select("select reason from do_not_write where address_key = #{key} for update")
   String lockedReason(String key);
 
   /** For what came back an address is on the list; null when it is not, or for something else. */
-  @Select("select reason from do_not_write where email_key = #{key} and by_id is null for update")
+  @Select("select reason from do_not_write where address_key = #{key} and by_id is null for update")
   String whatCameBack(String key);
 
   /** Adds addresses, a column each; those that are there stay as they are. Answers how many. */
   @Insert(
       """
-      insert into do_not_write (email_key, reason, since, note, by_id)
+      insert into do_not_write (address_key, reason, since, note, by_id)
       select distinct on (key) key, reason, #{at}::timestamptz, note, #{by}::bigint
       from unnest(#{keys}::text[], #{reasons}::text[], #{notes}::text[]) as n (key, reason, note)
       on conflict do nothing
@@ -95,10 +95,10 @@ interface DoNotWriteMapper {
 
   @Insert(
       """
-      insert into written_to_again (email_key, reason, since, lifted_at, lifted_by, note)
-      select email_key, reason, since, #{at}, #{by}, #{note}
+      insert into written_to_again (address_key, reason, since, lifted_at, lifted_by, note)
+      select address_key, reason, since, #{at}, #{by}, #{note}
       from do_not_write
-      where email_key = #{key}
+      where address_key = #{key}
       """)
   int noteLifted(
       @Param("key") String key,
@@ -106,7 +106,7 @@ interface DoNotWriteMapper {
       @Param("at") Instant at,
       @Param("by") long by);
 
-  @Delete("delete from do_not_write where email_key = #{key}")
+  @Delete("delete from do_not_write where address_key = #{key}")
   int lift(String key);
 
   /** An address that was taken off the list. */
@@ -114,7 +114,7 @@ interface DoNotWriteMapper {
 
   @Select(
       """
-      select w.email_key as address, w.reason, w.lifted_at as at, a.name as by, w.note
+      select w.address_key as address, w.reason, w.lifted_at as at, a.name as by, w.note
       from written_to_again w
       join offered.account a on a.id = w.lifted_by
       order by w.lifted_at desc, w.id desc

@@ -5,7 +5,6 @@ import app.jemble.storage.Sql;
 import app.jemble.storage.SqlLanguage;
 import java.time.Instant;
 import java.util.List;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Lang;
 import org.apache.ibatis.annotations.Mapper;
@@ -50,29 +49,13 @@ interface PeopleMapper {
       """)
   PersonId somebody();
 
-  @Select("select person_id from topic_left where topic_id = #{topicId}")
-  List<PersonId> whoLeft(long topicId);
-
-  @Select("select topic_id from topic_left where person_id = #{personId}")
-  List<Long> topicsLeft(PersonId personId);
-
-  @Delete("delete from topic_left where person_id = #{personId} and topic_id = #{topicId}")
-  int comeBack(@Param("personId") PersonId personId, @Param("topicId") long topicId);
+  /** Numbers on the do-not-write list. */
+  @Select("select address_key from do_not_write where address_key like '+%'")
+  List<String> numbersNotToWrite();
 
   @Insert(
       """
-      insert into topic_left (person_id, topic_id, left_at)
-      values (#{personId}, #{topicId}, #{at})
-      on conflict do nothing
-      """)
-  int leave(
-      @Param("personId") PersonId personId,
-      @Param("topicId") long topicId,
-      @Param("at") Instant at);
-
-  @Insert(
-      """
-      insert into do_not_write (email_key, reason, since, note)
+      insert into do_not_write (address_key, reason, since, note)
       values (lower(btrim(#{address})), #{reason}, #{at}, #{note})
       on conflict do nothing
       """)

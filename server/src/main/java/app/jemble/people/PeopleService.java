@@ -93,23 +93,9 @@ public class PeopleService {
     return mapper.somebody();
   }
 
-  public Set<PersonId> whoLeft(long topicId) {
-    return Set.copyOf(mapper.whoLeft(topicId));
-  }
-
-  /** Takes a person off a topic; once gone, again changes nothing. */
-  public void leave(PersonId personId, long topicId, Instant at) {
-    mapper.leave(personId, topicId, at);
-  }
-
-  /** The topics a person has left. */
-  public Set<Long> topicsLeft(PersonId personId) {
-    return Set.copyOf(mapper.topicsLeft(personId));
-  }
-
-  /** Puts a person back on a topic, as they asked themselves. */
-  public void comeBack(PersonId personId, long topicId) {
-    mapper.comeBack(personId, topicId);
+  /** Numbers on the do-not-write list, as they are dialled. */
+  public Set<String> numbersNotToWrite() {
+    return Set.copyOf(mapper.numbersNotToWrite());
   }
 
   /** Puts an address on the do-not-write list; an earlier reason stays. */

@@ -17,7 +17,7 @@ final class PeopleSql {
       Map.of(
           "id", Sql.of("p.id"),
           "owner_email", Sql.of("w.email as owner_email"),
-          "do_not_write", Sql.of("d.email_key is not null as do_not_write"),
+          "do_not_write", Sql.of("d.address_key is not null as do_not_write"),
           "attributes", Sql.of("p.attributes::text as attributes"),
           "currency", Sql.of("m.currency"));
 
@@ -60,7 +60,7 @@ final class PeopleSql {
         left join offered.membership m on m.person_id = p.id
         left join offered.organisation o on o.id = p.organisation_id
         left join offered.account w on w.id = p.owner_id
-        left join do_not_write d on d.email_key = p.email_key
+        left join do_not_write d on d.address_key = p.email_key
         where p.archived_at is null and %s""",
         whom);
   }

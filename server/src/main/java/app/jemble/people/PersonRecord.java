@@ -1,6 +1,8 @@
 package app.jemble.people;
 
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
+import app.jemble.core.record.PhoneNumber;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -41,4 +43,14 @@ public record PersonRecord(
     LocalDate joinedOn,
     LocalDate renewsOn,
     BigDecimal duesOwed,
-    String currency) {}
+    String currency) {
+
+  /** Where this person is reached on a channel; null when nothing is on record. */
+  public String address(Channel channel) {
+    return switch (channel) {
+      case EMAIL -> email == null ? null : email.strip();
+      case TEXT -> phone == null ? null : PhoneNumber.dialled(phone);
+      case APP, POST -> null;
+    };
+  }
+}

@@ -17,6 +17,7 @@ import app.jemble.core.pace.WeeklyHours;
 import app.jemble.outbox.OutboxService;
 import app.jemble.problem.Problem;
 import app.jemble.sending.HoursSpan;
+import app.jemble.sending.PhoneRuleService;
 import app.jemble.sending.SendingService;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Duration;
@@ -47,6 +48,7 @@ public class PlanService {
   private final OutboxService outbox;
   private final WorkspaceService workspace;
   private final PlanSentences sentences;
+  private final PhoneRuleService phones;
   private final ObjectMapper json;
 
   PlanService(
@@ -56,6 +58,7 @@ public class PlanService {
       OutboxService outbox,
       WorkspaceService workspace,
       PlanSentences sentences,
+      PhoneRuleService phones,
       ObjectMapper json) {
     this.mapper = mapper;
     this.sending = sending;
@@ -63,6 +66,7 @@ public class PlanService {
     this.outbox = outbox;
     this.workspace = workspace;
     this.sentences = sentences;
+    this.phones = phones;
     this.json = json;
   }
 
@@ -142,6 +146,11 @@ public class PlanService {
             ? Pace.ALL_AT_ONCE
             : new Pace(plan.wavePeople(), plan.waveGapSeconds());
     return new PlanAsk(start, notBefore, pace, hours, daysOff, plan.ownClock(), house, caps);
+  }
+
+  /** When what rings may leave, by a plan, so that it is nobody's night. */
+  public AwakeTimes awake(PlanAsk ask, Clocks clocks) {
+    return new AwakeTimes(phones.current().quiet(), ask, clocks);
   }
 
   /** A plan as a sentence. */

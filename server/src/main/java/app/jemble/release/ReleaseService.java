@@ -12,6 +12,7 @@ import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.pace.Planner;
 import app.jemble.mailing.MailingFiles;
+import app.jemble.plan.AwakeTimes;
 import app.jemble.plan.PlanService;
 import app.jemble.problem.Problem;
 import java.time.Clock;
@@ -93,7 +94,12 @@ public class ReleaseService {
     Plan plan = Planner.plan(ask, everyone.clocks());
     changes.release(id, now, heldUntil, plan.first().orElse(heldUntil));
     files.fillRecipients(id, CheckService.names(everyone));
-    writing.note(id, everyone.ready(), plan);
+    AwakeTimes awake = plans.awake(ask, everyone.clocks());
+    writing.note(
+        id,
+        everyone.ready(),
+        plan,
+        (person, way, planned) -> way.rings() ? awake.of(person, planned) : planned);
     withRelease.released(mailing);
   }
 }

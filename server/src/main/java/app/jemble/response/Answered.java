@@ -2,6 +2,7 @@ package app.jemble.response;
 
 import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageState;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.util.List;
@@ -12,6 +13,7 @@ public record Answered(
     long causeId,
     PersonId personId,
     String address,
+    Channel channel,
     MessageState state,
     Instant sentAt,
     Instant firstTryAt,

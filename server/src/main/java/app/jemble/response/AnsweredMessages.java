@@ -27,6 +27,11 @@ public class AnsweredMessages {
     return mapper.bySenderAndSubject(address, subject);
   }
 
+  /** The last text that was sent to a number. */
+  public Answered lastToNumber(String number) {
+    return mapper.lastToNumber(number);
+  }
+
   /** The last that was sent to the one person of a name with a subject. */
   public Answered byNameAndSubject(String name, String subject) {
     return mapper.byNameAndSubject(name, subject);

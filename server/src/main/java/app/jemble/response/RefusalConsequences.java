@@ -4,7 +4,7 @@ import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageState;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.ReturnMeaning;
-import app.jemble.outbox.AfterRefusal;
+import app.jemble.departure.AfterRefusal;
 import org.springframework.stereotype.Component;
 
 /** What a mail server refuses in the dialogue means for an address what a report would mean. */

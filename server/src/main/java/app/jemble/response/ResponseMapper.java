@@ -1,6 +1,7 @@
 package app.jemble.response;
 
 import app.jemble.core.message.MessageId;
+import app.jemble.core.message.ShortName;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ResponseKind;
 import java.time.Instant;
@@ -19,14 +20,28 @@ interface ResponseMapper {
 
   String SELECT =
       """
-      select s.id, s.cause_id, s.person_id, s.address, s.state, s.sent_at, s.first_try_at,
+      select s.id, s.cause_id, s.person_id, s.address, s.channel, s.state, s.sent_at, s.first_try_at,
              g.topic_id, s.links
       from offered.message s
       join offered.cause g on g.id = s.cause_id
       """;
 
+  /** By its whole public token, or by the beginning that a short link has. */
+  default Answered byToken(String token) {
+    return ShortName.isOne(token) ? byShortName(token) : byWholeToken(token);
+  }
+
   @Select(SELECT + "where s.token = #{token} and s.first_try_at is not null")
-  Answered byToken(String token);
+  Answered byWholeToken(String token);
+
+  @Select(
+      SELECT
+          + """
+            where left(s.token, 12) = #{name} and s.channel = 'TEXT'
+              and s.first_try_at is not null
+            limit 1
+            """)
+  Answered byShortName(String name);
 
   /**
    * What an open needs to know of its message.
@@ -91,6 +106,15 @@ interface ResponseMapper {
             limit 1
             """)
   Answered bySenderAndSubject(@Param("address") String address, @Param("subject") String subject);
+
+  @Select(
+      SELECT
+          + """
+            where s.channel = 'TEXT' and s.address = #{number} and s.first_try_at is not null
+            order by coalesce(s.sent_at, s.first_try_at) desc
+            limit 1
+            """)
+  Answered lastToNumber(String number);
 
   /** Somebody who writes from another address than ours; two people of one name are nobody. */
   @Select(

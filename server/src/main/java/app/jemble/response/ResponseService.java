@@ -1,5 +1,6 @@
 package app.jemble.response;
 
+import app.jemble.consent.Consents;
 import app.jemble.core.message.MessageId;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.response.FetchJudge;
@@ -36,6 +37,7 @@ public class ResponseService {
   private final ResponseMapper mapper;
   private final MessageStandings standings;
   private final PeopleService people;
+  private final Consents consents;
   private final CountingService counting;
   private final Clock clock;
 
@@ -43,11 +45,13 @@ public class ResponseService {
       ResponseMapper mapper,
       MessageStandings standings,
       PeopleService people,
+      Consents consents,
       CountingService counting,
       Clock clock) {
     this.mapper = mapper;
     this.standings = standings;
     this.people = people;
+    this.consents = consents;
     this.counting = counting;
     this.clock = clock;
   }
@@ -164,7 +168,7 @@ public class ResponseService {
       return false;
     }
     Instant now = clock.instant();
-    people.leave(message.personId(), message.topicId(), now);
+    consents.leave(message.personId(), message.topicId(), message.channel(), now);
     standings.lock(message.id());
     if (!mapper.kinds(message.id()).contains(ResponseKind.LEFT)) {
       note(message, ResponseKind.LEFT, "", null);

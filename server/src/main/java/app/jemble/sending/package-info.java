@@ -2,6 +2,6 @@
  * When the workspace lets messages leave: hours, days off, caps. Read {@link
  * app.jemble.sending.SendingService} first.
  *
- * <p>Tables: sending_rules, colleague_cap, day_off, role_cap.
+ * <p>Tables: sending_rules, colleague_cap, day_off, role_cap, phone_rules, text_price.
  */
 package app.jemble.sending;

@@ -69,7 +69,7 @@ interface SignUpMapper {
                  and o.mailed_at > #{since})
           or exists (
                select from offered.do_not_write d
-               where d.email_key = lower(btrim(#{address})) and d.reason = 'complaint')
+               where d.address_key = lower(btrim(#{address})) and d.reason = 'complaint')
       """)
   boolean isQuiet(@Param("address") String address, @Param("since") Instant since);
 

@@ -15,12 +15,10 @@ import app.jemble.people.PersonValues;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import app.jemble.record.FieldJson;
-import app.jemble.series.OpenSeries;
 import app.jemble.series.entry.Entering;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,9 +39,9 @@ class SignUpRecords {
   record Kept(PersonId person, Map<String, FieldValue> differs) {}
 
   private final PeopleService people;
+  private final SignUpTopics asked;
   private final PersonValues values;
   private final ChangeService changes;
-  private final OpenSeries series;
   private final Entering entering;
   private final AccountService accounts;
   private final WorkspaceService workspace;
@@ -52,18 +50,18 @@ class SignUpRecords {
 
   SignUpRecords(
       PeopleService people,
+      SignUpTopics asked,
       PersonValues values,
       ChangeService changes,
-      OpenSeries series,
       Entering entering,
       AccountService accounts,
       WorkspaceService workspace,
       FieldJson json,
       ObjectMapper mapper) {
     this.people = people;
+    this.asked = asked;
     this.values = values;
     this.changes = changes;
-    this.series = series;
     this.entering = entering;
     this.accounts = accounts;
     this.workspace = workspace;
@@ -90,9 +88,9 @@ class SignUpRecords {
     if (body.tag() != null) {
       changes.setTag(batch, body.tag(), true, List.of(person));
     }
-    Set<Long> topics = topics(page, signUp);
+    Set<Long> topics = asked.of(page, signUp);
     if (known == null) {
-      leaveOthers(person, topics, now);
+      asked.leaveOthers(person, topics, now);
     } else {
       comeBack(batch, person, topics);
     }
@@ -137,31 +135,9 @@ class SignUpRecords {
     return kept;
   }
 
-  /**
-   * What they asked to hear about: what they ticked, and that of the series of the page; on a page
-   * without either, whatever the house writes about.
-   */
-  private Set<Long> topics(SignUpPage page, SignUp signUp) {
-    Set<Long> topics = new HashSet<>(List.of(mapper.readValue(signUp.topics(), Long[].class)));
-    if (page.body().series() != null) {
-      topics.add(series.anybodys(page.body().series()).topicId());
-    } else if (page.body().topics().isEmpty()) {
-      workspace.topics().forEach(topic -> topics.add(topic.id()));
-    }
-    return topics;
-  }
-
-  /** Who is new hears about nothing else. */
-  private void leaveOthers(PersonId person, Set<Long> topics, Instant now) {
-    workspace.topics().stream()
-        .map(WorkspaceService.Topic::id)
-        .filter(topic -> !topics.contains(topic))
-        .forEach(topic -> people.leave(person, topic, now));
-  }
-
   /** Whoever asked for no mail at all takes that back with it. */
   private void comeBack(long batch, PersonId person, Set<Long> topics) {
-    topics.forEach(topic -> people.comeBack(person, topic));
+    asked.comeBack(person, topics);
     if (people.record(person).askedNot() && !topics.isEmpty()) {
       set(batch, "asked_not", new FieldValue.Flag(false), person);
     }

@@ -1,6 +1,7 @@
 package app.jemble.workspace;
 
 import app.jemble.core.message.PublicToken;
+import app.jemble.core.message.ShortName;
 import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -58,6 +59,11 @@ public class WorkspaceService {
     byte[] octets = new byte[TOKEN_OCTETS];
     random.nextBytes(octets);
     return PublicToken.of(octets, secret());
+  }
+
+  /** Whether what stands in a public link can name a message of ours. */
+  public boolean mayName(String token) {
+    return ShortName.isOne(token) || PublicToken.isGenuine(token, secret());
   }
 
   /** Creates the workspace with a secret of its own, unless there is one. */

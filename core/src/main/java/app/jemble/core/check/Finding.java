@@ -50,6 +50,13 @@ public record Finding(
     OWN_WORDING_OLD,
     LONG_SUBJECT,
     PICTURE_WITHOUT_TEXT,
-    ODD_LINK
+    ODD_LINK,
+    /** a way is chosen that the house cannot go */
+    NO_SERVICE,
+    EMPTY_TEXT,
+    OVER_ALLOWANCE,
+    LARGER_ALPHABET,
+    LONG_TEXT,
+    NO_PRICE
   }
 }

@@ -36,7 +36,8 @@ public final class ReleaseCheck {
    * One person's message, as far as the check asks.
    *
    * @param firstName null when not known
-   * @param subject merged
+   * @param mailbox where it goes by mail; null when it goes another way
+   * @param subject merged; empty where the way has none
    * @param missing fields without a value and without a fallback
    * @param nowhere whether a link of it leads nowhere
    * @param astray whether a link of it leads where links may not
@@ -45,7 +46,7 @@ public final class ReleaseCheck {
   public record Message(
       PersonId personId,
       String firstName,
-      String address,
+      String mailbox,
       String subject,
       Set<String> missing,
       boolean nowhere,
@@ -140,12 +141,12 @@ public final class ReleaseCheck {
   }
 
   /**
-   * Looks at the plan of those who are ready.
+   * Looks at the plan of those who are ready; answers what it comes to.
    *
    * @param deadline null for none
    * @param collisions with what other mailings have waiting
    */
-  public void lookAtPlan(
+  public Plan lookAtPlan(
       PlanAsk ask, Clocks clocks, Instant now, Instant deadline, Collisions collisions) {
     boolean past = clocks.shares().stream().allMatch(s -> ask.start().in(s.zone()).isBefore(now));
     if (clocks.size() > 0 && past) {
@@ -167,6 +168,7 @@ public final class ReleaseCheck {
           "plan",
           "The last message would leave after the day by which it should be done.");
     }
+    return plan;
   }
 
   /** Looks at those whose clock the plan asks for and nobody knows. */
@@ -205,6 +207,39 @@ public final class ReleaseCheck {
     block(Code.SENDER_NOT_ALLOWED, "sender", sentence);
   }
 
+  /** Looks at what is said by text, the same for all. */
+  public void lookAtText(String words, List<TemplateError> errors) {
+    if (words.isBlank()) {
+      block(Code.EMPTY_TEXT, "text", "The text message is empty.");
+    }
+    errors.forEach(e -> block(Code.TEMPLATE_ERROR, "text", "Text message: " + e.sentence()));
+    for (String blank : Blanks.in(words)) {
+      block(
+          Code.BLANK_LEFT,
+          blank,
+          "The blank " + blank + " of the text message still has to be filled in.");
+    }
+  }
+
+  /**
+   * The house cannot go a way that is chosen.
+   *
+   * @param way as people read it
+   */
+  public void noServiceFor(String way) {
+    block(
+        Code.NO_SERVICE,
+        "ways",
+        "No service for this way is set up here: "
+            + way
+            + ". Take it out, or ask an administrator.");
+  }
+
+  /** The texts would cost more than is left; the sentence says how much. */
+  public void overAllowance(String sentence) {
+    block(Code.OVER_ALLOWANCE, "text", sentence);
+  }
+
   /** Adds one person who will be written to. */
   public void add(Message message) {
     people++;
@@ -213,7 +248,9 @@ public final class ReleaseCheck {
       missing.computeIfAbsent(field, f -> new ArrayList<>()).add(person);
     }
     NameCheck.look(message.firstName()).ifPresent(code -> note(code, person));
-    domains.add(person, message.address());
+    if (message.mailbox() != null) {
+      domains.add(person, message.mailbox());
+    }
     if (message.subject().codePointCount(0, message.subject().length()) > LONG_SUBJECT) {
       note(Code.LONG_SUBJECT, person);
     }

@@ -52,6 +52,11 @@ public final class Clocks {
     return size;
   }
 
+  /** The zone of one person by their place. */
+  public ZoneId zone(int person) {
+    return zones.get(ofPerson[person]);
+  }
+
   /** How many people each zone has, the one with most first. */
   public List<Share> shares() {
     List<Share> shares = new ArrayList<>();

@@ -84,6 +84,14 @@ public final class Plan {
     return bound;
   }
 
+  /** The share of all messages that leaves on the day on which most do, from 0 to 1. */
+  public double shareOfFullestDay(ZoneId house) {
+    Map<LocalDate, Long> days = new TreeMap<>();
+    hours(house).forEach(h -> days.merge(h.hour().toLocalDate(), h.messages(), Long::sum));
+    long all = days.values().stream().mapToLong(n -> n).sum();
+    return all == 0 ? 0 : (double) days.values().stream().mapToLong(n -> n).max().orElse(0) / all;
+  }
+
   /** Messages by hour, in order, hours without any left out. */
   public List<Hour> hours(ZoneId house) {
     ZoneRules rules = house.getRules();

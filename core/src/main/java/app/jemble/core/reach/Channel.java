@@ -16,4 +16,9 @@ public enum Channel {
   public String words() {
     return words;
   }
+
+  /** Whether it makes a phone ring, so that it keeps to the quiet hours of its person. */
+  public boolean rings() {
+    return this == TEXT || this == APP;
+  }
 }

@@ -14,6 +14,11 @@ public final class PhoneNumber {
 
   private PhoneNumber() {}
 
+  /** A number as it is dialled: its digits, with the plus where it has one. */
+  public static String dialled(String number) {
+    return number.replaceAll("[^+0-9]", "");
+  }
+
   /**
    * The number in international form, {@code "+44 7700 900123"}; nothing when the digits cannot be
    * a number that can be called from everywhere. Numbers that are kept for fiction are possible

@@ -4,7 +4,7 @@ import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.core.series.SeriesState;
 import app.jemble.core.series.StepJudge;
-import app.jemble.outbox.LastLook;
+import app.jemble.departure.LastLook;
 import app.jemble.series.OpenSeries;
 import app.jemble.series.Series;
 import app.jemble.series.entry.EntryMapper.Leaving;

@@ -1,4 +1,4 @@
-package app.jemble.outbox;
+package app.jemble.departure;
 
 import app.jemble.core.record.PersonId;
 import java.util.List;

@@ -1,0 +1,331 @@
+package app.jemble.phone;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.Eventually;
+import app.jemble.ServerTest;
+import app.jemble.standins.text.MessageCentre;
+import java.time.Duration;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** A mailing goes by text to those who have a number, by mail to the others, and is answered. */
+public class TextMailingTest extends ServerTest {
+
+  private static final String HOUSE = "+447700900000";
+  private static final String PLACE = "Europe/London";
+
+  private MessageCentre centre;
+  private int lastNumber = 100;
+
+  @Override
+  protected List<String> moreSettings() {
+    if (centre == null) {
+      centre = new MessageCentre(0, "lowen", "secret");
+    }
+    return List.of(
+        "--jemble.text.host=127.0.0.1",
+        "--jemble.text.port=" + centre.port(),
+        "--jemble.text.user=lowen",
+        "--jemble.text.password=secret",
+        "--jemble.text.sender=" + HOUSE,
+        "--jemble.text.per-second=1000");
+  }
+
+  @Override
+  protected int people() {
+    return 5;
+  }
+
+  @BeforeClass(dependsOnMethods = "startAll")
+  public void begin() {
+    api.signIn("orla", "lowen-quay");
+    sql.sql("update workspace set zone = ?").param(PLACE).update();
+    clock.toMonday(ZoneId.of(PLACE));
+  }
+
+  @AfterClass(alwaysRun = true)
+  public void closeCentre() {
+    centre.close();
+  }
+
+  private String number() {
+    return "+447700900" + lastNumber++;
+  }
+
+  private long person(String name, String email, String phone) {
+    long id = addPerson(name, "Texted", email);
+    sql.sql("update person set phone = ?, time_zone = ? where id = ?")
+        .params(phone, PLACE, id)
+        .update();
+    return id;
+  }
+
+  /** A draft that goes by text, else by mail. */
+  private long draftByText(List<Long> people, String words) {
+    long id = draft(people, "By mail", "<p>Dear {{first_name}}, by mail</p>");
+    Map<String, Object> change = change(id, "By mail", "<p>Dear {{first_name}}, by mail</p>");
+    change.put("ways", List.of("TEXT", "EMAIL"));
+    change.put("text", words);
+    assertThat(api.put("/api/mailings/" + id, change).status()).isEqualTo(200);
+    return id;
+  }
+
+  private JsonNode check(long mailing) {
+    return api.get("/api/mailings/" + mailing + "/check").json();
+  }
+
+  private List<String> textsTo(String number) {
+    return centre.arrived().stream()
+        .filter(text -> text.to().equals(number))
+        .map(MessageCentre.Text::words)
+        .toList();
+  }
+
+  private List<?> mailsTo(String address) {
+    return office.delivered().stream().filter(mail -> mail.to().equals(address)).toList();
+  }
+
+  private String standing(long mailing, long person) {
+    return messageValue(mailing, person, "standing");
+  }
+
+  @Test
+  public void eachIsReachedOnTheFirstWayThatReachesThem() {
+    String ann = number();
+    long texted = person("Ann", "ann@texts.example", "+44 " + ann.substring(3));
+    long mailed = person("Bea", "bea@texts.example", null);
+    long neither = person("Cal", null, null);
+    long mailing = draftByText(List.of(texted, mailed, neither), "Dear {{first_name}}, by text");
+
+    JsonNode check = check(mailing);
+    assertThat(check.get("ready").asLong()).isEqualTo(2);
+    assertThat(check.get("ways").get(0).get("channel").asString()).isEqualTo("TEXT");
+    assertThat(check.get("ways").get(0).get("people").asLong()).isEqualTo(1);
+    assertThat(check.get("ways").get(1).get("people").asLong()).isEqualTo(1);
+    assertThat(check.get("cannot").get(0).get("words").asString()).isEqualTo("no address");
+
+    JsonNode rows = api.get("/api/mailings/" + mailing + "/audience").json();
+    List<String> shown = new ArrayList<>();
+    rows.forEach(
+        row -> shown.add(row.get("channel").asString() + " " + row.get("before").toString()));
+    assertThat(shown)
+        .containsExactlyInAnyOrder(
+            "TEXT []",
+            "EMAIL [\"Text message: no address\"]",
+            "EMAIL [\"Text message: no address\"]");
+
+    assertThat(release(mailing).status()).isEqualTo(200);
+    awaitSettled(mailing);
+    assertThat(textsTo(ann)).containsExactly("Dear Ann, by text");
+    assertThat(messageValue(mailing, texted, "channel")).isEqualTo("TEXT");
+    assertThat(messageValue(mailing, texted, "address")).isEqualTo(ann);
+    assertThat(messageValue(mailing, mailed, "channel")).isEqualTo("EMAIL");
+    assertThat(messageValue(mailing, neither, "channel")).isNull();
+    assertThat(mailsTo("ann@texts.example")).isEmpty();
+  }
+
+  @Test
+  public void theProofIsThatOfTheWay() {
+    long texted = person("Ann", "ann2@texts.example", number());
+    long mailed = person("Bea", "bea2@texts.example", null);
+    long mailing = draftByText(List.of(texted, mailed), "It’s on, {{first_name}}");
+    sql.sql("delete from text_price").update();
+    sql.sql("insert into text_price values ('44', 'United Kingdom', 0.04)").update();
+    JsonNode phone = api.get("/api/mailings/" + mailing + "/proofs/" + texted).json().get("phone");
+    assertThat(phone.get("words").asString()).isEqualTo("It’s on, Ann");
+    assertThat(phone.get("parts").asInt()).isEqualTo(1);
+    assertThat(phone.get("units").asInt()).isEqualTo(12);
+    assertThat(phone.get("left").asInt()).isEqualTo(58);
+    assertThat(phone.get("longer").get(0).get("likeness").asString()).isEqualTo("'");
+    assertThat(phone.get("cost").asDouble()).isEqualTo(0.04);
+    JsonNode mail = api.get("/api/mailings/" + mailing + "/proofs/" + mailed).json();
+    assertThat(mail.get("phone").isNull()).isTrue();
+    assertThat(mail.get("before").get(0).asString()).isEqualTo("Text message: no address");
+
+    JsonNode texts = check(mailing).get("texts");
+    assertThat(texts.get("sum").get("texts").asInt()).isEqualTo(1);
+    assertThat(texts.get("sum").get("cost").asDouble()).isEqualTo(0.04);
+    assertThat(texts.get("currency").asString()).isEqualTo("GBP");
+  }
+
+  @Test
+  public void whatComesBackStandsInTheThread() {
+    String ann = number();
+    long texted = person("Ann", null, ann);
+    long mailing = draftByText(List.of(texted), "Are you coming?");
+    release(mailing);
+    awaitSettled(mailing);
+    centre.receipts(ann, true);
+    Eventually.holds(
+        () ->
+            assertThat(
+                    sql.sql(
+                            """
+                            select count(*) from text_receipt r join message m on m.id = r.message_id
+                            where m.cause_id = ? and r.state = 'DELIVERED'
+                            """)
+                        .param(mailing)
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(1));
+    centre.writes(ann, HOUSE.substring(1), List.of("Yes, with ", "three friends ж"));
+    Eventually.holds(() -> assertThat(standing(mailing, texted)).isEqualTo("REPLIED"));
+    String message = messageValue(mailing, texted, "id");
+    JsonNode talk = api.get("/api/conversations/" + message).json();
+    assertThat(talk.toString()).contains("Yes, with three friends ж").contains(ann);
+  }
+
+  @Test
+  public void whatCannotBeDeliveredCountsAsReturned() {
+    String ann = number();
+    long texted = person("Ann", null, ann);
+    long mailing = draftByText(List.of(texted), "Hello");
+    release(mailing);
+    awaitSettled(mailing);
+    centre.receipts(ann, false);
+    Eventually.holds(() -> assertThat(standing(mailing, texted)).isEqualTo("RETURNED"));
+    assertThat(
+            sql.sql("select reason from do_not_write where address_key = ?")
+                .param(ann)
+                .query(String.class)
+                .single())
+        .isEqualTo("hard return");
+    long next = draftByText(List.of(texted), "Hello again");
+    assertThat(check(next).get("ready").asLong()).isZero();
+  }
+
+  @Test
+  public void aStopWordClosesTheWayAndIsConfirmedOnce() {
+    String ann = number();
+    long texted = person("Ann", "ann4@texts.example", ann);
+    long mailing = draftByText(List.of(texted), "Hello");
+    release(mailing);
+    awaitSettled(mailing);
+    centre.writes(ann, HOUSE.substring(1), List.of(" stop. "));
+    Eventually.holds(
+        () -> assertThat(textsTo(ann)).contains("You will get no more texts from us."));
+    centre.writes(ann, HOUSE.substring(1), List.of("STOP"));
+    Eventually.holds(
+        () ->
+            assertThat(
+                    sql.sql(
+                            "select count(*) from text_arrival where sender = ? and taken_at is not null")
+                        .param(ann)
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(2));
+    assertThat(textsTo(ann)).hasSize(2);
+    assertThat(standing(mailing, texted)).isEqualTo("LEFT");
+    long next = draftByText(List.of(texted), "Hello again");
+    JsonNode row = api.get("/api/mailings/" + next + "/audience").json().get(0);
+    assertThat(row.get("channel").asString()).as("by mail then").isEqualTo("EMAIL");
+    assertThat(row.get("before").get(0).asString()).isEqualTo("Text message: left this topic");
+  }
+
+  /** Between release and hand-over; nobody gets both. */
+  @Test
+  public void whenTheWayClosesTheNextIsTakenOnce() {
+    String ann = number();
+    long texted = person("Ann", "ann5@texts.example", ann);
+    sql.sql("update workspace set hold_seconds = 3600").update();
+    long mailing = draftByText(List.of(texted), "Hello {{first_name}}");
+    release(mailing);
+    Eventually.holds(() -> assertThat(messageValue(mailing, texted, "channel")).isEqualTo("TEXT"));
+    sql.sql(
+            "insert into way_closed (person_id, channel, closed_at, how) values (?, 'TEXT', now(), 'said so')")
+        .param(texted)
+        .update();
+    clock.advance(Duration.ofHours(1).plusMinutes(1));
+    awaitSettled(mailing);
+    sql.sql("update workspace set hold_seconds = 0").update();
+    assertThat(messageValue(mailing, texted, "channel")).isEqualTo("EMAIL");
+    assertThat(messageValue(mailing, texted, "state")).isEqualTo("sent");
+    Eventually.holds(() -> assertThat(mailsTo("ann5@texts.example")).hasSize(1));
+    assertThat(textsTo(ann)).isEmpty();
+  }
+
+  /** Released at night: planned for the morning, and held to it as it leaves. */
+  @Test(
+      dependsOnMethods = {
+        "eachIsReachedOnTheFirstWayThatReachesThem",
+        "whatComesBackStandsInTheThread",
+        "whatCannotBeDeliveredCountsAsReturned",
+        "aStopWordClosesTheWayAndIsConfirmedOnce",
+        "whenTheWayClosesTheNextIsTakenOnce"
+      })
+  public void nobodysPhoneRingsAtNight() {
+    clock.toMonday(ZoneId.of(PLACE));
+    clock.advance(Duration.ofHours(12));
+    String ann = number();
+    String bea = number();
+    long planned = person("Ann", null, ann);
+    long mailing = draftByText(List.of(planned), "Good morning");
+    release(mailing);
+    Eventually.holds(
+        () ->
+            assertThat(
+                    sql.sql(
+                            "select cast(due_at at time zone 'Europe/London' as time)::text from message where cause_id = ?")
+                        .param(mailing)
+                        .query(String.class)
+                        .optional())
+                .contains("08:00:00"));
+    long late = person("Bea", null, bea);
+    long other = draftByText(List.of(late), "Good night");
+    release(other);
+    Eventually.holds(() -> assertThat(messageValue(other, late, "state")).isEqualTo("waiting"));
+    sql.sql("update message set due_at = now() - interval '1 hour' where cause_id = ?")
+        .param(other)
+        .update();
+    Eventually.holds(
+        () ->
+            assertThat(messageValue(other, late, "reason"))
+                .isEqualTo("it is night where its reader is"));
+    assertThat(textsTo(ann)).isEmpty();
+    assertThat(textsTo(bea)).isEmpty();
+    clock.advance(Duration.ofHours(10));
+    Eventually.holds(() -> assertThat(textsTo(ann)).containsExactly("Good morning"));
+    Eventually.holds(() -> assertThat(textsTo(bea)).containsExactly("Good night"));
+  }
+
+  @Test
+  public void whatMayNotLeaveIsSaid() {
+    long texted = person("Ann", null, number());
+    long mailing = draftByText(List.of(texted), " ");
+    assertThat(release(mailing).text()).contains("The text message is empty.");
+    long wrong = draftByText(List.of(texted), "Dear {{nobody}}");
+    assertThat(release(wrong).text()).contains("Text message: ");
+    Map<String, Object> change = change(wrong, "x", "<p>x</p>");
+    change.put("ways", List.of());
+    assertThat(api.put("/api/mailings/" + wrong, change).status()).isEqualTo(422);
+    change.put("ways", List.of("TEXT", "TEXT"));
+    assertThat(api.put("/api/mailings/" + wrong, change).status()).isEqualTo(422);
+    change.put("ways", List.of("POST"));
+    assertThat(api.put("/api/mailings/" + wrong, change).status()).isEqualTo(422);
+    change.put("ways", List.of("TEXT"));
+    change.put("text", "x".repeat(5001));
+    assertThat(api.put("/api/mailings/" + wrong, change).status()).isEqualTo(422);
+  }
+
+  @Test
+  public void anAllowanceBinds() {
+    sql.sql("insert into text_price values ('4477', 'Allowance', 0.5) on conflict do nothing")
+        .update();
+    sql.sql("update phone_rules set most_a_month = 0.7").update();
+    long one = person("Ann", null, number());
+    long two = person("Bea", null, number());
+    long mailing = draftByText(List.of(one, two), "Hello");
+    assertThat(release(mailing).text()).contains("The texts cost GBP 1.00");
+    sql.sql("update phone_rules set most_a_month = null, most_a_day = 0.7").update();
+    assertThat(release(mailing).text()).contains("On one day the texts cost GBP 1.00");
+    sql.sql("update phone_rules set most_a_day = null").update();
+    sql.sql("delete from text_price where prefix = '4477'").update();
+  }
+}

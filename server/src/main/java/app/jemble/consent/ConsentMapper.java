@@ -1,0 +1,67 @@
+package app.jemble.consent;
+
+import app.jemble.core.reach.Channel;
+import app.jemble.core.record.PersonId;
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface ConsentMapper {
+
+  /** Who is not written to on a channel: not about a topic, or about none. */
+  @Select(
+      """
+      select person_id from offered.not_on_way
+      where channel = #{channel} and coalesce(topic_id, #{topicId}) = #{topicId}
+      """)
+  List<PersonId> notOnWay(@Param("topicId") long topicId, @Param("channel") Channel channel);
+
+  @Select("select topic_id from topic_left where person_id = #{personId} and channel = #{channel}")
+  List<Long> topicsLeft(@Param("personId") PersonId personId, @Param("channel") Channel channel);
+
+  @Delete(
+      """
+      delete from topic_left
+      where person_id = #{personId} and topic_id = #{topicId} and channel = #{channel}
+      """)
+  int comeBack(
+      @Param("personId") PersonId personId,
+      @Param("topicId") long topicId,
+      @Param("channel") Channel channel);
+
+  /** The channels that a person asked not to be written to on at all. */
+  @Select("select channel from way_closed where person_id = #{personId}")
+  List<Channel> closed(PersonId personId);
+
+  @Insert(
+      """
+      insert into way_closed (person_id, channel, closed_at, how)
+      values (#{personId}, #{channel}, #{at}, #{how})
+      on conflict do nothing
+      """)
+  int close(
+      @Param("personId") PersonId personId,
+      @Param("channel") Channel channel,
+      @Param("at") Instant at,
+      @Param("how") String how);
+
+  @Delete("delete from way_closed where person_id = #{personId} and channel = #{channel}")
+  int reopen(@Param("personId") PersonId personId, @Param("channel") Channel channel);
+
+  @Insert(
+      """
+      insert into topic_left (person_id, topic_id, channel, left_at)
+      values (#{personId}, #{topicId}, #{channel}, #{at})
+      on conflict do nothing
+      """)
+  int leave(
+      @Param("personId") PersonId personId,
+      @Param("topicId") long topicId,
+      @Param("channel") Channel channel,
+      @Param("at") Instant at);
+}
