@@ -10,6 +10,8 @@ create table short_wording (
   title    text not null default '',
   words    text not null,
   link     text not null default '',
+  -- Where characters that make a text longer become their plain likeness.
+  likeness text not null default 'NOWHERE' check (likeness in ('NOWHERE', 'VALUES', 'EVERYWHERE')),
   primary key (cause_id, channel)
 );
 

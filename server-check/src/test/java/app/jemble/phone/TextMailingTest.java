@@ -72,7 +72,7 @@ public class TextMailingTest extends ServerTest {
     long id = draft(people, "By mail", "<p>Dear {{first_name}}, by mail</p>");
     Map<String, Object> change = change(id, "By mail", "<p>Dear {{first_name}}, by mail</p>");
     change.put("ways", List.of("TEXT", "EMAIL"));
-    change.put("text", words);
+    change.put("text", Map.of("words", words, "likeness", "NOWHERE"));
     assertThat(api.put("/api/mailings/" + id, change).status()).isEqualTo(200);
     return id;
   }
@@ -310,7 +310,7 @@ public class TextMailingTest extends ServerTest {
     change.put("ways", List.of("POST"));
     assertThat(api.put("/api/mailings/" + wrong, change).status()).isEqualTo(422);
     change.put("ways", List.of("TEXT"));
-    change.put("text", "x".repeat(5001));
+    change.put("text", Map.of("words", "x".repeat(5001), "likeness", "NOWHERE"));
     assertThat(api.put("/api/mailings/" + wrong, change).status()).isEqualTo(422);
   }
 

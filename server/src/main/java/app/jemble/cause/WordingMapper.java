@@ -38,22 +38,27 @@ interface WordingMapper {
   long addMail(@Param("channel") Channel channel, @Param("w") MailWording wording);
 
   /** What is said by text; null where nothing was ever written. */
-  @Select("select words from short_wording where cause_id = #{cause} and channel = #{channel}")
+  @Select(
+      """
+      select words, likeness from short_wording
+      where cause_id = #{cause} and channel = #{channel}
+      """)
   TextWording text(@Param("cause") long cause, @Param("channel") Channel channel);
 
   @Insert(
       """
-      insert into short_wording (cause_id, channel, words)
-      values (#{cause}, #{w.channel}, #{w.words})
-      on conflict (cause_id, channel) do update set words = excluded.words
+      insert into short_wording (cause_id, channel, words, likeness)
+      values (#{cause}, #{w.channel}, #{w.words}, #{w.likeness})
+      on conflict (cause_id, channel) do update
+      set words = excluded.words, likeness = excluded.likeness
       """)
   int writeText(@Param("cause") long cause, @Param("w") TextWording wording);
 
   /** One cause says on its short ways what another does. */
   @Insert(
       """
-      insert into short_wording (cause_id, channel, title, words, link)
-      select #{to}, channel, title, words, link
+      insert into short_wording (cause_id, channel, title, words, link, likeness)
+      select #{to}, channel, title, words, link, likeness
       from short_wording
       where cause_id = #{from}
       """)

@@ -69,8 +69,12 @@ class CheckController {
       List<WayPart> ways,
       @Schema(nullable = true) TextCost texts) {}
 
-  /** How many of those ready are reached on a way. */
-  record WayPart(Channel channel, String words, long people) {}
+  /**
+   * How many of those ready are reached on a way.
+   *
+   * @param sound those of them whom no notice is about
+   */
+  record WayPart(Channel channel, String words, long people, long sound) {}
 
   /**
    * What the text messages come to.
@@ -250,7 +254,15 @@ class CheckController {
         everyone.ready().stream()
             .collect(Collectors.groupingBy(e -> e.way().channel(), Collectors.counting()));
     return mailing.ways().inOrder().stream()
-        .map(way -> new WayPart(way, way.words(), reached.getOrDefault(way, 0L)))
+        .map(
+            way ->
+                new WayPart(
+                    way,
+                    way.words(),
+                    reached.getOrDefault(way, 0L),
+                    everyone.entries().stream()
+                        .filter(e -> e.isReady() && !e.odd() && e.way().channel() == way)
+                        .count()))
         .toList();
   }
 

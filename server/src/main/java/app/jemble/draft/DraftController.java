@@ -7,6 +7,7 @@ import app.jemble.cause.OpenCauses;
 import app.jemble.core.access.Right;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.RepliesTo;
+import app.jemble.core.message.TextWording;
 import app.jemble.core.message.Voice;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
@@ -90,7 +91,14 @@ class DraftController {
       boolean countOpens,
       boolean countClicks,
       @Schema(nullable = true) List<Channel> ways,
-      @Schema(nullable = true) String text) {}
+      @Schema(nullable = true) TextBody text) {}
+
+  /** What is said by text. */
+  record TextBody(String words, TextWording.Likeness likeness) {
+    TextWording wording() {
+      return new TextWording(words, likeness);
+    }
+  }
 
   private final OpenCauses causes;
   private final DraftService drafts;
@@ -176,7 +184,7 @@ class DraftController {
                 b.isPrivate(),
                 wording,
                 audience,
-                new WaysChange(b.ways(), b.text()),
+                new WaysChange(b.ways(), b.text() == null ? null : b.text().wording()),
                 b.plan())));
   }
 

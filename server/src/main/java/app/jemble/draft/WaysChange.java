@@ -4,6 +4,7 @@ import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
 import app.jemble.cause.Wordings;
 import app.jemble.core.message.TextWording;
+import app.jemble.core.message.TextWording.Likeness;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Ways;
 import app.jemble.problem.Problem;
@@ -17,7 +18,7 @@ import java.util.Set;
  * @param ways in their order
  * @param text what is said by text
  */
-record WaysChange(List<Channel> ways, String text) {
+record WaysChange(List<Channel> ways, TextWording text) {
 
   /** Ways that a wording can be written for. */
   private static final Set<Channel> WRITTEN = EnumSet.of(Channel.EMAIL, Channel.TEXT);
@@ -29,10 +30,12 @@ record WaysChange(List<Channel> ways, String text) {
       causes.goBy(draft.id(), sound(ways));
     }
     if (text != null) {
-      if (text.length() > LONGEST_TEXT) {
-        throw Problem.wrong("text", "A text message has at most 5,000 characters.");
+      String words = text.words() == null ? "" : text.words().replace("\0", "");
+      if (words.length() > LONGEST_TEXT) {
+        throw Problem.wrong("text.words", "A text message has at most 5,000 characters.");
       }
-      wordings.write(draft, new TextWording(text.replace("\0", "")));
+      Likeness likeness = text.likeness() == null ? Likeness.NOWHERE : text.likeness();
+      wordings.write(draft, new TextWording(words, likeness));
     }
   }
 

@@ -48,7 +48,7 @@ record WholeMailing(
     boolean countOpens,
     boolean countClicks,
     List<Channel> ways,
-    String text,
+    DraftController.TextBody text,
     List<MailingFiles.MailingFile> files,
     CauseState state,
     boolean held,

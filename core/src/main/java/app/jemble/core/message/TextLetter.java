@@ -5,10 +5,12 @@ import app.jemble.core.merge.Template;
 import app.jemble.core.merge.TemplateError;
 import app.jemble.core.merge.TemplateParser;
 import app.jemble.core.merge.TemplateParser.Kind;
+import app.jemble.core.message.TextWording.Likeness;
 import app.jemble.core.reach.Address;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
+import app.jemble.core.text.LargerAlphabet;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -23,8 +25,9 @@ import java.util.regex.Pattern;
  * A text message made ready to be merged for one person after another.
  *
  * @param words parsed as plain text
+ * @param likeness where characters become their plain likeness
  */
-public record TextLetter(Template words) {
+public record TextLetter(Template words, Likeness likeness) {
 
   /** Signs at the end of a sentence that belong to no address (common practice). */
   private static final Pattern ADDRESS =
@@ -40,7 +43,8 @@ public record TextLetter(Template words) {
   /** Reads a wording; errors are those of the text as it was written. */
   public static Prepared prepare(TextWording wording, FieldCatalogue fields) {
     TemplateParser.Parsed parsed = TemplateParser.parse(wording.words(), Kind.PLAIN_TEXT, fields);
-    return new Prepared(parsed.template().map(TextLetter::new), parsed.errors());
+    return new Prepared(
+        parsed.template().map(words -> new TextLetter(words, wording.likeness())), parsed.errors());
   }
 
   /** Every field of the records that it asks for, in order of first use. */
@@ -84,15 +88,26 @@ public record TextLetter(Template words) {
     String leave = shared.publicUrl() + "/leave/" + name;
     Values values =
         field ->
-            field.equals(MessageFields.LEAVE) ? FieldValue.text(leave) : own.values().get(field);
+            field.equals(MessageFields.LEAVE)
+                ? FieldValue.text(leave)
+                : plain(own.values().get(field));
     Renderer.Rendered rendered = Renderer.render(words, values, own.language(), shared.zone());
     String text = tidy(rendered.text());
+    if (likeness == Likeness.EVERYWHERE) {
+      text = LargerAlphabet.mended(text);
+    }
     List<String> links = new ArrayList<>();
     if (shared.countsLinks()) {
       text = shortened(text, shared.publicUrl() + "/l/" + name + "/", leave, links);
     }
     return new Composed(
         new OutgoingText(own.token(), shared.from(), own.to(), text, links), rendered.missing());
+  }
+
+  private FieldValue plain(FieldValue value) {
+    return likeness == Likeness.VALUES && value instanceof FieldValue.Text said
+        ? FieldValue.text(LargerAlphabet.mended(said.text()))
+        : value;
   }
 
   private static String shortened(String text, String base, String leave, List<String> links) {

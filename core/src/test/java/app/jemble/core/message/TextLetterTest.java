@@ -2,6 +2,7 @@ package app.jemble.core.message;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.core.message.TextWording.Likeness;
 import app.jemble.core.reach.Address;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
@@ -27,7 +28,7 @@ public class TextLetterTest {
 
   private static TextLetter.Composed composed(
       String words, TextLetter.Shared shared, Map<String, FieldValue> values) {
-    return TextLetter.prepare(new TextWording(words), YardFields.standard())
+    return TextLetter.prepare(TextWording.saying(words), YardFields.standard())
         .letter()
         .orElseThrow()
         .compose(
@@ -85,7 +86,7 @@ public class TextLetterTest {
   public void whatDoesNotLeaveIsAsLong() {
     String words = "https://quay.example/a and {{leave_link}}";
     String proof =
-        TextLetter.prepare(new TextWording(words), YardFields.standard())
+        TextLetter.prepare(TextWording.saying(words), YardFields.standard())
             .letter()
             .orElseThrow()
             .compose(
@@ -100,10 +101,33 @@ public class TextLetterTest {
   @Test
   public void whatCannotBeReadIsSaidWhereItStands() {
     TextLetter.Prepared wrong =
-        TextLetter.prepare(new TextWording("Dear {{nobody}}"), YardFields.standard());
+        TextLetter.prepare(TextWording.saying("Dear {{nobody}}"), YardFields.standard());
     assertThat(wrong.letter()).isEmpty();
     assertThat(wrong.errors()).hasSize(1);
     assertThat(wrong.errors().get(0).sentence()).contains("nobody");
+  }
+
+  @Test
+  public void charactersThatMakeItLongerBecomePlainWhereAsked() {
+    assertThat(said(Likeness.NOWHERE)).isEqualTo("It’s on, Zoë");
+    assertThat(said(Likeness.VALUES)).isEqualTo("It’s on, Zoe");
+    assertThat(said(Likeness.EVERYWHERE)).isEqualTo("It's on, Zoe");
+  }
+
+  private static String said(Likeness likeness) {
+    return TextLetter.prepare(
+            new TextWording("It’s on, {{first_name}}", likeness), YardFields.standard())
+        .letter()
+        .orElseThrow()
+        .compose(
+            COUNTED,
+            new TextLetter.Own(
+                new Address.Phone("+4477"),
+                Values.of(Map.of("first_name", FieldValue.text("Zoë"))),
+                Locale.UK,
+                TOKEN))
+        .message()
+        .text();
   }
 
   @Test
