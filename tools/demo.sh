@@ -26,16 +26,17 @@ demo() {
   [ "$speed" = 1 ] || database="${database}_at_$speed"
   make_database "$database"
 
-  local smtp imap port app
+  local smtp imap texts port app
   smtp="$(free_port)"
   imap="$(free_port)"
+  texts="$(free_port)"
   port="$(free_port "${JEMBLE_PORT:-8080}")"
   mkdir -p "$run"
   : >"$run/jemble.log"
   java -Xmx512m -jar "$office_jar" --smtp-port="$smtp" --imap-port="$imap" \
-    --day-seconds="$day_seconds" >"$run/post-office.log" 2>&1 &
+    --text-port="$texts" --day-seconds="$day_seconds" >"$run/post-office.log" 2>&1 &
   echo $! >>"$pids"
-  start_app "$people" "$speed" "$database" "$port" "$smtp" "$imap"
+  start_app "$people" "$speed" "$database" "$port" "$smtp" "$imap" "$texts"
   wait_for 300 demo_answers "$port" "$app" || { tail -n 30 "$run/jemble.log" >&2; fail "the application did not start; see .run/jemble.log"; }
   cat <<TEXT
 
@@ -57,7 +58,7 @@ TEXT
     wait "$app" || status=$?
     [ "$status" = 3 ] || return "$status"
     say "Jemble ran out of memory; it is started anew."
-    start_app "$people" "$speed" "$database" "$port" "$smtp" "$imap"
+    start_app "$people" "$speed" "$database" "$port" "$smtp" "$imap" "$texts"
   done
 }
 
@@ -66,7 +67,9 @@ start_app() {
   JEMBLE_PORT="$4" JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/$3" \
     JEMBLE_DB_USER=jemble JEMBLE_SMTP_PORT="$5" JEMBLE_IMAP_HOST=127.0.0.1 \
     JEMBLE_IMAP_PORT="$6" JEMBLE_IMAP_USER=post JEMBLE_IMAP_PASSWORD=post-office \
-    JEMBLE_IMAP_EVERY=2s JEMBLE_DEMO_ENABLED=true JEMBLE_DEMO_PEOPLE="$1" \
+    JEMBLE_IMAP_EVERY=2s JEMBLE_TEXT_HOST=127.0.0.1 JEMBLE_TEXT_PORT="$7" \
+    JEMBLE_TEXT_USER=lowen JEMBLE_TEXT_PASSWORD=quay-txt JEMBLE_TEXT_SENDER=+447700900000 \
+    JEMBLE_DEMO_ENABLED=true JEMBLE_DEMO_PEOPLE="$1" \
     JEMBLE_DEMO_PASSWORD=lowen-quay JEMBLE_CLOCK_SPEED="$2" \
     JEMBLE_CLOCK_FROM="$(clock_from "$3")" \
     java "-Xmx${JEMBLE_DEMO_MEMORY:-2g}" -XX:+ExitOnOutOfMemoryError "$(class_archive)" \

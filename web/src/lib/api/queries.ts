@@ -32,6 +32,13 @@ export const tagsQuery = () => ({
   staleTime: 10_000
 });
 
+/** The ways on which this house can write to people. */
+export const waysQuery = () => ({
+  queryKey: ['ways'],
+  queryFn: () => answer(api.GET('/api/ways')),
+  staleTime: SELDOM
+});
+
 /** The topics of mailings, which people can leave. */
 export const topicsQuery = () => ({
   queryKey: ['topics'],

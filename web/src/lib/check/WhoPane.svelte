@@ -5,6 +5,7 @@
   import { folds } from '$lib/ui/folds.svelte';
   import { people } from '$lib/format/numbers';
   import Panel from '$lib/ui/Panel.svelte';
+  import { byWay } from '$lib/ways/ways';
   import type { Which } from './checkParts';
   import type { Chosen } from './looking.svelte';
   import { isChosen, type Look } from './questions.svelte';
@@ -25,6 +26,8 @@
     editable: boolean;
     /** Whether it is still of use what the check noted about them. */
     noted: boolean;
+    /** Whether people are reached on more ways than one. */
+    severalWays: boolean;
     name: string;
     onname: (name: string) => void;
     onchoose: (row: Chosen) => void;
@@ -46,6 +49,7 @@
     current,
     editable,
     noted,
+    severalWays,
     name,
     onname,
     onchoose,
@@ -138,9 +142,16 @@
                 title={person.name}>{person.name}</span
               >
               <span class="flex items-baseline justify-between gap-2 text-[0.82rem]">
-                <span class="truncate text-soft" title={ready ? person.line : person.reachWords}
+                <span
+                  class="truncate text-soft"
+                  title={[ready ? person.line : person.reachWords, ...person.before].join('; ')}
                   >{ready ? person.line : person.reachWords}</span
                 >
+                {#if severalWays && ready}
+                  <span class="flex-none text-soft" title={person.before.join('; ')}
+                    >{byWay(person.channel)}</span
+                  >
+                {/if}
                 {#if person.ownWords}
                   <span class="flex-none font-semibold text-kelp">own wording</span>
                 {:else if noted && person.notes[0]}

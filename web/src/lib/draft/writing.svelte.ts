@@ -23,7 +23,9 @@ const WRITTEN = [
   'leftOut',
   'plan',
   'countOpens',
-  'countClicks'
+  'countClicks',
+  'ways',
+  'text'
 ] as const;
 
 const AT_ONCE: SendPlan = {
@@ -68,6 +70,8 @@ export class Writing {
   plan = $state.raw<SendPlan>(AT_ONCE);
   countOpens = $state(true);
   countClicks = $state(true);
+  ways = $state.raw<WholeMailing['ways']>(['EMAIL']);
+  text = $state.raw<WholeMailing['text']>({ words: '', likeness: 'NOWHERE' });
 
   /** Whether nobody has named it, so that its subject does. */
   #followsSubject = false;
@@ -142,11 +146,9 @@ export class Writing {
     this.revision++;
   }
 
-  save(): Promise<void> {
-    return this.autosave.save();
-  }
+  save = () => this.autosave.save();
 
-  /** What stands here is saved over what somebody else has saved meanwhile. */
+  /** What stands here is saved over what somebody else has saved. */
   async keepMine() {
     this.mailing = await this.theirs();
     await this.save();
@@ -205,7 +207,9 @@ export class Writing {
       leftOut: this.leftOut,
       plan: this.plan,
       countOpens: this.countOpens,
-      countClicks: this.countClicks
+      countClicks: this.countClicks,
+      ways: this.ways,
+      text: this.text
     };
   }
 }

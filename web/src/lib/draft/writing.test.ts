@@ -8,6 +8,8 @@ const mailing: WholeMailing = {
   name: 'Spring',
   subject: 'Hello',
   body: '<p>Hello</p>',
+  ways: ['EMAIL'],
+  text: { words: '', likeness: 'NOWHERE' },
   templateId: null,
   templateName: null,
   templateVersion: null,

@@ -4,7 +4,7 @@
   import { onDestroy, untrack } from 'svelte';
   import { createEditor } from './createEditor';
   import EditorBar from './EditorBar.svelte';
-  import { fromEditor, subjectFromEditor, subjectToEditor, toEditor } from './mergeText';
+  import * as texts from './mergeText';
   import PickingForm from './PickingForm.svelte';
   import PictureDialog from './PictureDialog.svelte';
   import { placeBelow, type Hints, type Picking } from './picking';
@@ -18,6 +18,8 @@
     /** What fields show for somebody, and how many lack them. */
     hints?: Hints;
     singleLine?: boolean;
+    /** Lines without looks, for a text message. */
+    lines?: boolean;
     /** A few lines, with few looks. */
     compact?: boolean;
     readonly?: boolean;
@@ -31,6 +33,7 @@
     label,
     hints = {},
     singleLine = false,
+    lines = false,
     compact = false,
     readonly = false,
     onchange,
@@ -46,8 +49,14 @@
   let picturing = $state(false);
   let files = $state.raw<File[]>([]);
 
-  const read = (html: string) => (singleLine ? subjectFromEditor(html) : fromEditor(html));
-  const show = (text: string) => (singleLine ? subjectToEditor(text) : toEditor(text));
+  /** How the text form is read from the editor, and shown in it. */
+  const [read, show] = $derived(
+    singleLine
+      ? [texts.subjectFromEditor, texts.subjectToEditor]
+      : lines
+        ? [texts.linesFromEditor, texts.linesToEditor]
+        : [texts.fromEditor, texts.toEditor]
+  );
   const labels = (name: string) =>
     fields.find((f) => f.name === name)?.label.toLowerCase() ?? name.replaceAll('_', ' ');
 
@@ -87,6 +96,7 @@
       element,
       content: show(value),
       singleLine,
+      lines,
       label,
       editable: !readonly,
       labels,
@@ -169,7 +179,7 @@
 </script>
 
 <div class="relative flex min-h-0 flex-1 flex-col" bind:this={frame}>
-  {#if !singleLine && editor && !readonly}
+  {#if !singleLine && !lines && editor && !readonly}
     <EditorBar
       {editor}
       {changes}

@@ -15,6 +15,8 @@ interface Wanted {
   content: Content;
   /** One line without looks, for a subject. */
   singleLine: boolean;
+  /** Lines without looks, for a text message. */
+  lines: boolean;
   label: string;
   editable: boolean;
   labels: (name: string) => string;
@@ -31,6 +33,8 @@ interface Wanted {
 
 /** A subject is one paragraph without any looks. */
 const OneLine = Node.create({ name: 'doc', topNode: true, content: 'paragraph' });
+/** A text message is paragraphs without any looks, a line each. */
+const Lines = Node.create({ name: 'doc', topNode: true, content: 'paragraph+' });
 const plain = StarterKit.configure({
   document: false,
   blockquote: false,
@@ -58,15 +62,15 @@ export function createEditor(wanted: Wanted): Editor {
     element: wanted.element,
     content: wanted.content,
     editable: wanted.editable,
-    extensions: wanted.singleLine
-      ? [OneLine, plain, merge, keys(wanted)]
-      : [...letter(wanted), merge, keys(wanted)],
+    extensions: [...holds(wanted), merge, keys(wanted)],
     editorProps: {
       attributes: {
         'aria-label': wanted.label,
         role: 'textbox',
         'aria-multiline': String(!wanted.singleLine),
-        class: wanted.singleLine ? 'outline-none' : 'letter-body outline-none min-h-full'
+        class: wanted.singleLine
+          ? 'outline-none'
+          : `${wanted.lines ? '' : 'letter-body '}outline-none min-h-full`
       },
       // Ctrl+Enter belongs to the screen, which releases; a line within a paragraph is Shift+Enter.
       handleDOMEvents: {
@@ -78,6 +82,11 @@ export function createEditor(wanted: Wanted): Editor {
     },
     onUpdate: ({ editor }) => wanted.onchange(editor.getHTML())
   });
+}
+
+function holds(wanted: Wanted) {
+  if (wanted.singleLine) return [OneLine, plain];
+  return wanted.lines ? [Lines, plain] : letter(wanted);
 }
 
 /** Everything a letter may hold. */
@@ -105,7 +114,8 @@ export function letter(wanted: Pick<Wanted, 'labels' | 'onpassage'>) {
 /** Words win over pictures: word processors put a picture of the words beside them. */
 function takePictures(wanted: Wanted, transfer: DataTransfer | null): boolean {
   const files = picturesIn(transfer);
-  if (wanted.singleLine || !files.length || transfer?.types.includes('text/html')) return false;
+  if (wanted.singleLine || wanted.lines || !files.length || transfer?.types.includes('text/html'))
+    return false;
   wanted.onpictures(files);
   return true;
 }

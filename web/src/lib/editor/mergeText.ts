@@ -115,6 +115,20 @@ export function subjectFromEditor(html: string): string {
   return unescape(text.replace(/<[^>]*>/g, ''));
 }
 
+/** The editor's HTML for plain lines, each a paragraph. */
+export function linesToEditor(text: string): string {
+  return text.split('\n').map(subjectToEditor).join('');
+}
+
+/** The plain lines of such an editor. */
+export function linesFromEditor(html: string): string {
+  return html
+    .split(/<\/p>\s*<p[^>]*>/)
+    .map(subjectFromEditor)
+    .join('\n')
+    .trimEnd();
+}
+
 function escapeText(text: string): string {
   return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
 }

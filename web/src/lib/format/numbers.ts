@@ -36,3 +36,8 @@ export function octets(n: number): string {
     ? `${Math.max(1, Math.round(n / 1024))} KB`
     : `${(n / 1024 / 1024).toFixed(1)} MB`;
 }
+
+/** "£1.64", with as many places as the currency has. */
+export function money(amount: number, currency: string): string {
+  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount);
+}

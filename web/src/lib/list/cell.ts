@@ -1,6 +1,6 @@
 import type { FilterField } from '$lib/api/types';
 import { calendarDay, clock, dayAndYear } from '$lib/format/dates';
-import { shortName } from '$lib/format/numbers';
+import { money, shortName } from '$lib/format/numbers';
 
 const heard: Record<string, string> = {
   OPENED: 'opened',
@@ -50,5 +50,5 @@ function lastHeard(text: string | null, zone: string): string {
 /** "1860.00 GBP" as "£1,860.00" */
 export function moneyWords(text: string): string {
   const [amount = '0', currency = 'GBP'] = text.split(' ');
-  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(Number(amount));
+  return money(Number(amount), currency);
 }

@@ -14,7 +14,7 @@
   import MailingFoot from './MailingFoot.svelte';
   import MailingHead from './MailingHead.svelte';
   import MailingTroubles from './MailingTroubles.svelte';
-  import { whichOf, type Which } from '$lib/check/checkParts';
+  import { keyOf, whichOf, type Which } from '$lib/check/checkParts';
   import type { Chosen } from '$lib/check/looking.svelte';
   import Sides, { type Side } from './Sides.svelte';
   import MessagePane from './MessagePane.svelte';
@@ -33,12 +33,11 @@
   let { mailing }: Props = $props();
 
   const queries = useQueryClient();
-  // The mailing's screen begins with what the server has and then saves what is changed here.
   // svelte-ignore state_referenced_locally
   const writing = new Writing(mailing);
   const own = new OwnWriting(writing);
   const acts = new MailingActs(writing, queries);
-  const editable = $derived(writing.isDraft && (session.colleague?.mayWrite ?? false));
+  const editable = $derived(writing.isDraft && !!session.colleague?.mayWrite);
   let open = $state<'release' | 'audience' | 'options' | null>(null);
   let side = $state<Side>('message');
 
@@ -62,9 +61,7 @@
   });
 
   /** A narrow screen shows one side; a wide one all of them, side by side. */
-  function shown(one: Side): string {
-    return one === side ? 'contents' : 'contents max-lg:hidden';
-  }
+  const shown = (one: Side) => (one === side ? 'contents' : 'contents max-lg:hidden');
 
   function choose(row: Chosen) {
     going.choose(row);
@@ -125,7 +122,7 @@
   {writing}
   check={check.data}
   progress={asked.progress}
-  chosen={going.which?.part ?? going.which?.reach ?? null}
+  chosen={keyOf(going.which)}
   {editable}
   busy={acts.busy}
   mayCopy={asked.reader !== null}
@@ -156,6 +153,7 @@
       current={asked.current}
       {editable}
       noted={writing.isDraft}
+      severalWays={writing.ways.length > 1}
       name={going.name}
       onname={going.named}
       onchoose={choose}
@@ -175,6 +173,7 @@
         fields={fields.data.merge}
         {hints}
         check={check.data}
+        proof={proof.data}
         {editable}
         onshow={show}
         onoptions={() => (open = 'options')}

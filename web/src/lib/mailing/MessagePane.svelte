@@ -1,6 +1,6 @@
 <script lang="ts">
   import { letterheadsQuery } from '$lib/api/queries';
-  import type { CheckResult, MergeFieldName } from '$lib/api/types';
+  import type { CheckResult, MergeFieldName, Proof } from '$lib/api/types';
   import type { Hints } from '$lib/editor/picking';
   import LateEditor from '$lib/editor/LateEditor.svelte';
   import { keys } from '$lib/keys/keys.svelte';
@@ -10,6 +10,8 @@
   import FilesLine from '$lib/message/FilesLine.svelte';
   import FindingList from '$lib/check/FindingList.svelte';
   import type { Which } from '$lib/check/checkParts';
+  import TextPart from '$lib/ways/TextPart.svelte';
+  import WaysLine from '$lib/ways/WaysLine.svelte';
   import OwnBand from '$lib/message/OwnBand.svelte';
   import type { OwnWriting } from '$lib/message/own.svelte';
   import { countingWords, voiceWords } from '$lib/draft/sending';
@@ -20,14 +22,19 @@
     fields: MergeFieldName[];
     hints: Hints;
     check: CheckResult | undefined;
+    proof: Proof | undefined;
     editable: boolean;
     onshow: (which: Which) => void;
     onoptions: () => void;
   }
 
-  let { writing, own, fields, hints, check, editable, onshow, onoptions }: Props = $props();
+  let { writing, own, fields, hints, check, proof, editable, onshow, onoptions }: Props = $props();
   let subject = $state<LateEditor>();
   let body = $state<LateEditor>();
+
+  /** Somebody's own words are those of a mail. */
+  const byMail = $derived(own.person !== null || writing.ways.includes('EMAIL'));
+  const byText = $derived(own.person === null && writing.ways.includes('TEXT'));
 
   const letterheads = createQuery(letterheadsQuery);
   const paper = $derived(
@@ -53,39 +60,44 @@
 </script>
 
 <section class="panel flex min-h-0 min-w-0 flex-col overflow-hidden" aria-label="Message">
-  {#if own.person}<OwnBand {own} />{/if}
-  <div class="flex items-baseline gap-2 border-b border-line px-3.5 py-1.5">
-    <span class="text-soft">Subject</span>
-    <div class="min-w-0 flex-1 font-semibold">
-      <LateEditor
-        bind:this={subject}
-        value={words.subject}
-        {fields}
-        {hints}
-        label="Subject"
-        singleLine
-        readonly={!editable}
-        onchange={(subject) => {
-          words.subject = subject;
-          words.changed();
-        }}
-        onenter={() => body?.focus()}
-      />
+  {#if own.person}<OwnBand {own} />{:else}<WaysLine {writing} {check} {editable} />{/if}
+  {#if byMail}
+    <div class="flex items-baseline gap-2 border-b border-line px-3.5 py-1.5">
+      <span class="text-soft">Subject</span>
+      <div class="min-w-0 flex-1 font-semibold">
+        <LateEditor
+          bind:this={subject}
+          value={words.subject}
+          {fields}
+          {hints}
+          label="Subject"
+          singleLine
+          readonly={!editable}
+          onchange={(subject) => {
+            words.subject = subject;
+            words.changed();
+          }}
+          onenter={() => body?.focus()}
+        />
+      </div>
+      <span class="flex-none text-[0.85rem] text-soft" data-saved>{saved}</span>
     </div>
-    <span class="flex-none text-[0.85rem] text-soft" data-saved>{saved}</span>
-  </div>
-  <LateEditor
-    bind:this={body}
-    value={words.body}
-    {fields}
-    {hints}
-    label="Message"
-    readonly={!editable}
-    onchange={(text) => {
-      words.body = text;
-      words.changed();
-    }}
-  />
+    <LateEditor
+      bind:this={body}
+      value={words.body}
+      {fields}
+      {hints}
+      label="Message"
+      readonly={!editable}
+      onchange={(text) => {
+        words.body = text;
+        words.changed();
+      }}
+    />
+  {/if}
+  {#if byText}
+    <TextPart {writing} {fields} {hints} {check} {proof} {editable} alone={!byMail} />
+  {/if}
   {#if check && editable && !own.person}<FindingList {writing} {check} {onshow} />{/if}
   <div
     class="@container flex min-h-[33px] flex-none items-center gap-x-4 border-t border-line px-3.5 text-[0.87rem] whitespace-nowrap text-soft max-lg:flex-wrap"

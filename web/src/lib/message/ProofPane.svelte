@@ -4,6 +4,8 @@
   import Panel from '$lib/ui/Panel.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import MissingValues from './MissingValues.svelte';
+  import PhoneProof from '$lib/ways/PhoneProof.svelte';
+  import { byWay } from '$lib/ways/ways';
   import ProofViews from '$lib/letter/ProofViews.svelte';
 
   interface Props {
@@ -71,13 +73,20 @@
         <span class="text-soft">To</span>
         {proof.toName} &lt;{proof.toAddress}&gt;
       </p>
-      <p class="truncate text-[0.87rem]" title={`${proof.fromName} <${proof.fromAddress}>`}>
-        <span class="text-soft">From</span>
-        {proof.fromName} &lt;{proof.fromAddress}&gt;{#if proof.replyAddress}<span class="text-soft"
-            >, replies to {proof.replyAddress}</span
-          >{/if}
-      </p>
-      <p class="mb-2 font-semibold break-words" data-proof-subject>{proof.subject}</p>
+      {#if proof.before.length}
+        <p class="truncate text-[0.87rem] text-soft" title={proof.before.join('; ')}>
+          {byWay(proof.channel)}, since {proof.before.join('; ').toLowerCase()}
+        </p>
+      {/if}
+      {#if !proof.phone}
+        <p class="truncate text-[0.87rem]" title={`${proof.fromName} <${proof.fromAddress}>`}>
+          <span class="text-soft">From</span>
+          {proof.fromName} &lt;{proof.fromAddress}&gt;{#if proof.replyAddress}<span
+              class="text-soft">, replies to {proof.replyAddress}</span
+            >{/if}
+        </p>
+        <p class="mb-2 font-semibold break-words" data-proof-subject>{proof.subject}</p>
+      {/if}
       {#if proof.missing.length}
         <MissingValues
           personId={proof.personId}
@@ -87,23 +96,29 @@
           {onmended}
         />
       {/if}
-      <ProofViews {proof} />
-      <p class="mt-2 flex flex-wrap gap-x-3 text-[0.87rem]">
-        {#if editable && proof.ownWords}
-          <button type="button" class={quiet} onclick={onown}>Own wording for {first} only</button>
-          <button type="button" class={quiet} onclick={ondropown}>Go back to the shared text</button
-          >
-          {#if proof.oldWords}
-            <span class="text-ochre">The shared text has changed since.</span>
+      {#if proof.phone}
+        <PhoneProof phone={proof.phone} />
+      {:else}
+        <ProofViews {proof} />
+        <p class="mt-2 flex flex-wrap gap-x-3 text-[0.87rem]">
+          {#if editable && proof.ownWords}
+            <button type="button" class={quiet} onclick={onown}>Own wording for {first} only</button
+            >
+            <button type="button" class={quiet} onclick={ondropown}
+              >Go back to the shared text</button
+            >
+            {#if proof.oldWords}
+              <span class="text-ochre">The shared text has changed since.</span>
+            {/if}
+          {:else if editable}
+            <button type="button" class={quiet} onclick={onown}>Change it for {first} only</button>
           {/if}
-        {:else if editable}
-          <button type="button" class={quiet} onclick={onown}>Change it for {first} only</button>
-        {/if}
-        <span class="ms-auto text-soft">
-          {octets(proof.octets)}{#each proof.files as file, i (i)}
-            · {file.name}{/each}
-        </span>
-      </p>
+          <span class="ms-auto text-soft">
+            {octets(proof.octets)}{#each proof.files as file, i (i)}
+              · {file.name}{/each}
+          </span>
+        </p>
+      {/if}
     </div>
   {:else}
     <p class="p-4 text-soft">

@@ -5,7 +5,9 @@
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
-  import { blockers, notices } from '$lib/check/checkParts';
+  import { blockers, notices, severalWays } from '$lib/check/checkParts';
+  import { textSums } from '$lib/ways/sums';
+  import { byWay } from '$lib/ways/ways';
 
   interface Props {
     open: boolean;
@@ -47,6 +49,12 @@
       <li>
         {when}
       </li>
+      {#if severalWays(check)}
+        <li>
+          {check.ways.map((way) => `${count(way.people)} ${byWay(way.channel)}`).join(', ')}.
+        </li>
+      {/if}
+      {#each textSums(check.texts) as sum (sum)}<li>{sum}.</li>{/each}
       {#if check.needLook}
         <li class="text-ochre">
           {people(check.needLook)} of them {check.needLook === 1 ? 'needs' : 'need'} a look; {notices(

@@ -41,6 +41,7 @@ class DemoHouse {
    */
   void add(String password) {
     addHouse();
+    addTexts();
     addColleagues(password);
   }
 
@@ -64,6 +65,18 @@ class DemoHouse {
           .param(name)
           .update();
     }
+  }
+
+  /** What texts cost, and what the yard spends on them. */
+  private void addTexts() {
+    sql.sql(
+            """
+            insert into text_price (prefix, place_name, each_part)
+            values ('44', 'United Kingdom', 0.04), ('353', 'Ireland', 0.06), ('47', 'Norway', 0.07),
+                   ('49', 'Germany', 0.08), ('1', 'North America', 0.03)
+            """)
+        .update();
+    sql.sql("update phone_rules set most_a_day = 25, most_a_month = 150").update();
   }
 
   private void addColleagues(String password) {

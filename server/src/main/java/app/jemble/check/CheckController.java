@@ -84,7 +84,7 @@ class CheckController {
    *     leftThisMonth}
    */
   record TextCost(
-      TextCheck.Sum sum,
+      TextCheck.TextSum sum,
       String currency,
       @Schema(nullable = true) BigDecimal leftToday,
       @Schema(nullable = true) BigDecimal leftThisMonth) {}

@@ -37,7 +37,7 @@ public record Checked(
     Clocks clocks,
     List<Entry> ready,
     Collisions collisions,
-    TextCheck.Sum texts) {
+    TextCheck.TextSum texts) {
 
   /**
    * One person of the audience.
@@ -57,7 +57,7 @@ public record Checked(
   }
 
   /** What is known when all have been looked at. */
-  record Outcome(Clocks clocks, Collisions collisions, TextCheck.Sum texts) {}
+  record Outcome(Clocks clocks, Collisions collisions, TextCheck.TextSum texts) {}
 
   /** Puts those who want a look first. */
   static Checked of(

@@ -44,7 +44,7 @@ class WaysCheck {
 
   /** The dearest day of the plan must be within the day's allowance, all within the month's. */
   void lookAtCost(RunningCheck look, Plan plan) {
-    TextCheck.Sum texts = look.texts().sum();
+    TextCheck.TextSum texts = look.texts().sum();
     if (texts.cost().signum() == 0) {
       return;
     }

@@ -1,5 +1,7 @@
 package app.jemble.standins;
 
+import app.jemble.standins.text.MessageCentre;
+import app.jemble.standins.text.PretendPhones;
 import com.icegreen.greenmail.mail.MailAddress;
 import com.icegreen.greenmail.mail.MovingMessage;
 import com.icegreen.greenmail.store.FolderException;
@@ -141,18 +143,33 @@ public final class PostOffice implements AutoCloseable {
     mail.stop();
   }
 
-  /** {@code --smtp-port=N --imap-port=N --domain=D --day-seconds=N --seed=N} */
+  /** The message centre lets in who says these. */
+  public static final String TEXT_USER = "lowen";
+
+  public static final String TEXT_PASSWORD = "quay-txt";
+
+  /** {@code --smtp-port=N --imap-port=N --text-port=N --domain=D --day-seconds=N --seed=N} */
   public static void main(String[] args) throws InterruptedException {
     Options options = new Options(args);
+    Duration day = Duration.ofSeconds(options.number("day-seconds", 86_400));
     try (PostOffice office =
-        new PostOffice(
-            options.number("smtp-port", 0),
-            options.number("imap-port", 0),
-            options.text("domain", "ternquay.example"),
-            Duration.ofSeconds(options.number("day-seconds", 86_400)),
-            options.number("seed", 2026))) {
+            new PostOffice(
+                options.number("smtp-port", 0),
+                options.number("imap-port", 0),
+                options.text("domain", "ternquay.example"),
+                day,
+                options.number("seed", 2026));
+        MessageCentre centre =
+            new MessageCentre(options.number("text-port", 0), TEXT_USER, TEXT_PASSWORD);
+        PretendPhones phones = new PretendPhones(centre, day, options.number("seed", 2026))) {
+      phones.listen();
       System.out.println(
-          "The post office is open: SMTP " + office.smtpPort() + ", IMAP " + office.imapPort());
+          "The post office is open: SMTP "
+              + office.smtpPort()
+              + ", IMAP "
+              + office.imapPort()
+              + ", texts "
+              + centre.port());
       Thread.currentThread().join();
     }
   }

@@ -35,20 +35,20 @@ public final class TextCheck {
   private final List<PersonId> lengthy = new ArrayList<>();
   private long texts;
   private long parts;
-  private Worst worst;
+  private LongestText worst;
 
   public TextCheck(TextPrices prices) {
     this.prices = prices;
   }
 
   /** The longest text of all. */
-  public record Worst(PersonId personId, int units, int parts) {}
+  public record LongestText(PersonId personId, int units, int parts) {}
 
   /** What goes to one place of the price table. */
-  public record ToPlace(String where, long texts, long parts, BigDecimal cost) {}
+  public record PlaceCost(String where, long texts, long parts, BigDecimal cost) {}
 
   /** A character that makes texts longer, and in how many. */
-  public record Longer(String character, String likeness, long people) {}
+  public record LongerText(String character, String likeness, long people) {}
 
   /**
    * What all come to.
@@ -58,15 +58,15 @@ public final class TextCheck {
    * @param unpriced how many go where the price table has no price
    * @param cost of all whose price is known, in the workspace's currency
    */
-  public record Sum(
+  public record TextSum(
       long texts,
       long parts,
-      Worst worst,
-      List<ToPlace> places,
+      LongestText worst,
+      List<PlaceCost> places,
       long unpriced,
       BigDecimal cost,
-      List<Longer> longer) {
-    public Sum {
+      List<LongerText> longer) {
+    public TextSum {
       places = List.copyOf(places);
       longer = List.copyOf(longer);
     }
@@ -82,7 +82,7 @@ public final class TextCheck {
     texts++;
     parts += text.count();
     if (worst == null || isWorse(text)) {
-      worst = new Worst(person, text.units(), text.count());
+      worst = new LongestText(person, text.units(), text.count());
     }
     if (text.count() > MANY_PARTS) {
       lengthy.add(person);
@@ -105,25 +105,27 @@ public final class TextCheck {
         || (text.count() == worst.parts() && text.units() > worst.units());
   }
 
-  public Sum sum() {
-    List<ToPlace> to = new ArrayList<>();
+  public TextSum sum() {
+    List<PlaceCost> to = new ArrayList<>();
     places.forEach(
         (price, sum) ->
             to.add(
-                new ToPlace(
+                new PlaceCost(
                     price.where(),
                     sum[0],
                     sum[1],
                     price.each().multiply(BigDecimal.valueOf(sum[1])))));
     to.sort((a, b) -> Long.compare(b.parts(), a.parts()));
-    BigDecimal cost = to.stream().map(ToPlace::cost).reduce(BigDecimal.ZERO, BigDecimal::add);
-    List<Longer> longer =
+    BigDecimal cost = to.stream().map(PlaceCost::cost).reduce(BigDecimal.ZERO, BigDecimal::add);
+    List<LongerText> longer =
         forcing.entrySet().stream()
             .map(
-                e -> new Longer(e.getKey().character(), e.getKey().likeness(), e.getValue().size()))
+                e ->
+                    new LongerText(
+                        e.getKey().character(), e.getKey().likeness(), e.getValue().size()))
             .limit(MOST_CHARACTERS)
             .toList();
-    return new Sum(texts, parts, worst, to, unpriced.size(), cost, longer);
+    return new TextSum(texts, parts, worst, to, unpriced.size(), cost, longer);
   }
 
   /** What wants a look before release. */

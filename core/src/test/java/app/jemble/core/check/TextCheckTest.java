@@ -36,15 +36,15 @@ public class TextCheckTest {
     check.add(ANN, "+447700900123", "x".repeat(160));
     check.add(BEA, "+447700900124", "x".repeat(161));
     check.add(CAL, "+4792000000", "short");
-    TextCheck.Sum sum = check.sum();
+    TextCheck.TextSum sum = check.sum();
     assertThat(sum.texts()).isEqualTo(3);
     assertThat(sum.parts()).isEqualTo(4);
     assertThat(sum.cost()).isEqualByComparingTo("0.19");
     assertThat(sum.places())
         .containsExactly(
-            new TextCheck.ToPlace("United Kingdom", 2, 3, new BigDecimal("0.12")),
-            new TextCheck.ToPlace("Norway", 1, 1, new BigDecimal("0.07")));
-    assertThat(sum.worst()).isEqualTo(new TextCheck.Worst(BEA, 161, 2));
+            new TextCheck.PlaceCost("United Kingdom", 2, 3, new BigDecimal("0.12")),
+            new TextCheck.PlaceCost("Norway", 1, 1, new BigDecimal("0.07")));
+    assertThat(sum.worst()).isEqualTo(new TextCheck.LongestText(BEA, 161, 2));
     assertThat(check.findings()).isEmpty();
   }
 
@@ -53,7 +53,7 @@ public class TextCheckTest {
     check.add(ANN, "+447700900123", "x".repeat(150));
     check.add(BEA, "+447700900124", "ж".repeat(71));
     check.add(CAL, "+447700900125", "x".repeat(160));
-    assertThat(check.sum().worst()).isEqualTo(new TextCheck.Worst(BEA, 71, 2));
+    assertThat(check.sum().worst()).isEqualTo(new TextCheck.LongestText(BEA, 71, 2));
   }
 
   @Test
@@ -68,7 +68,7 @@ public class TextCheckTest {
     assertThat(check.findings().get(0).sentence())
         .isEqualTo("“’” makes 2 texts take the larger alphabet, and so more parts. “'” would not.");
     assertThat(check.findings().get(2).sentence()).endsWith("more parts.");
-    assertThat(check.sum().longer().get(1)).isEqualTo(new TextCheck.Longer("ë", "e", 1));
+    assertThat(check.sum().longer().get(1)).isEqualTo(new TextCheck.LongerText("ë", "e", 1));
   }
 
   @Test
@@ -83,7 +83,7 @@ public class TextCheckTest {
 
   @Test
   public void nobodyCostsNothing() {
-    TextCheck.Sum sum = check.sum();
+    TextCheck.TextSum sum = check.sum();
     assertThat(sum.texts()).isZero();
     assertThat(sum.worst()).isNull();
     assertThat(sum.cost()).isZero();

@@ -16,6 +16,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntFunction;
+import java.util.stream.Collectors;
 import org.jsmpp.InvalidResponseException;
 import org.jsmpp.PDUException;
 import org.jsmpp.SMPPConstant;
@@ -45,6 +46,11 @@ public final class MessageCentre implements AutoCloseable {
   /** A text as its reader's phone shows it. */
   public record Text(String from, String to, String words, int parts) {}
 
+  /** What is told when one has arrived whole, with what its parts were called. */
+  public interface Phones {
+    void rings(Text text, List<String> parts);
+  }
+
   /** A part that it took. */
   private record Part(String id, String from, String to, String words) {}
 
@@ -59,8 +65,10 @@ public final class MessageCentre implements AutoCloseable {
   private final List<SMPPServerSession> sessions = new CopyOnWriteArrayList<>();
   private final List<Text> arrived = new CopyOnWriteArrayList<>();
   private final List<Part> taken = new CopyOnWriteArrayList<>();
-  private final Map<String, Map<Integer, String>> waiting = new ConcurrentHashMap<>();
+  private final Map<String, Map<Integer, Part>> waiting = new ConcurrentHashMap<>();
   private final AtomicInteger submits = new AtomicInteger();
+  private final String begun = Long.toString(System.currentTimeMillis(), Character.MAX_RADIX);
+  private volatile Phones phones = (text, parts) -> {};
   private volatile IntFunction<Fault> faults = number -> Fault.NONE;
   private volatile boolean open = true;
 
@@ -96,6 +104,11 @@ public final class MessageCentre implements AutoCloseable {
    */
   public void fails(IntFunction<Fault> wanted) {
     faults = wanted;
+  }
+
+  /** Who is told of texts that arrive. */
+  public void tells(Phones readers) {
+    phones = readers;
   }
 
   /** Texts that have arrived whole, in order. */
@@ -147,16 +160,21 @@ public final class MessageCentre implements AutoCloseable {
         drop(session);
         throw new ProcessRequestException("gone", SMPPConstant.STAT_ESME_RSYSERR);
       }
-      default -> keep(Integer.toString(number), submit);
+      default -> keep(id(number), submit);
     }
     if (fault == Fault.DROPS_AFTER) {
       drop(session);
     }
     try {
-      return new SubmitSmResult(new MessageId(Integer.toString(number)), null);
+      return new SubmitSmResult(new MessageId(id(number)), null);
     } catch (PDUException e) {
       throw new IllegalStateException("a number is an id", e);
     }
+  }
+
+  /** Told apart from those of another day. */
+  private String id(int number) {
+    return begun + "-" + number;
   }
 
   private void drop(SMPPServerSession session) {
@@ -171,40 +189,57 @@ public final class MessageCentre implements AutoCloseable {
     boolean several = GSMSpecificFeature.UDHI.containedIn(submit.getEsmClass());
     byte[] said = several ? Arrays.copyOfRange(octets, HEADER, octets.length) : octets;
     String words = PhoneWords.of(said, submit.getDataCoding());
-    taken.add(new Part(id, from, to, words));
+    Part part = new Part(id, from, to, words);
+    taken.add(part);
     if (!several) {
-      arrived.add(new Text(from, to, words, 1));
+      arrives(List.of(part));
       return;
     }
     int of = octets[4] & 0xff;
     String text = to + " " + from + " " + (octets[3] & 0xff);
-    Map<Integer, String> there = waiting.computeIfAbsent(text, key -> new TreeMap<>());
+    Map<Integer, Part> there = waiting.computeIfAbsent(text, key -> new TreeMap<>());
     synchronized (there) {
-      there.put(octets[5] & 0xff, words);
+      there.put(octets[5] & 0xff, part);
       if (there.size() == of) {
-        arrived.add(new Text(from, to, String.join("", there.values()), of));
         waiting.remove(text);
+        arrives(List.copyOf(there.values()));
       }
     }
+  }
+
+  private void arrives(List<Part> parts) {
+    Part first = parts.get(0);
+    String words = parts.stream().map(Part::words).collect(Collectors.joining());
+    Text text = new Text(first.from(), first.to(), words, parts.size());
+    arrived.add(text);
+    phones.rings(text, parts.stream().map(Part::id).toList());
   }
 
   /** Says that all parts that a number got were delivered, or could not be. */
   public void receipts(String number, boolean delivered) {
     String stat = delivered ? "DELIVRD" : UNDELIVERABLE;
-    for (Part part : taken) {
-      if (part.to().equals(number)) {
-        String words =
-            String.format(
-                Locale.ROOT,
-                "id:%s sub:001 dlvrd:%s submit date:2611280900 done date:2611280901 stat:%s err:%s"
-                    + " text:",
-                part.id(),
-                delivered ? "001" : "000",
-                stat,
-                delivered ? "000" : "001");
-        give(number, part.from(), words.getBytes(StandardCharsets.US_ASCII), RECEIPT, 0);
-      }
-    }
+    taken.stream()
+        .filter(part -> part.to().equals(number))
+        .forEach(part -> receipt(part.id(), number, part.from(), stat));
+  }
+
+  /**
+   * Says what became of one part.
+   *
+   * @param stat seven letters, such as {@code DELIVRD} (SMPP v3.4, appendix B)
+   */
+  void receipt(String id, String number, String house, String stat) {
+    boolean delivered = stat.equals("DELIVRD");
+    String words =
+        String.format(
+            Locale.ROOT,
+            "id:%s sub:001 dlvrd:%s submit date:2611280900 done date:2611280901 stat:%s err:%s"
+                + " text:",
+            id,
+            delivered ? "001" : "000",
+            stat,
+            delivered ? "000" : "001");
+    give(number, house, words.getBytes(StandardCharsets.US_ASCII), RECEIPT, 0);
   }
 
   /** Somebody writes to the house, in as many parts as their phone makes of it. */

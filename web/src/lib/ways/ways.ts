@@ -1,0 +1,81 @@
+import type { WholeMailing } from '$lib/api/types';
+
+export type Channel = WholeMailing['ways'][number];
+
+const NAMES: Record<Channel, string> = {
+  EMAIL: 'e-mail',
+  TEXT: 'text message',
+  APP: 'app',
+  POST: 'post'
+};
+
+const BY: Record<Channel, string> = {
+  EMAIL: 'by e-mail',
+  TEXT: 'by text',
+  APP: 'in the app',
+  POST: 'by post'
+};
+
+/** As it stands in a sentence: "text message". */
+export const wayName = (way: Channel) => NAMES[way];
+
+/** How somebody is reached: "by text". */
+export const byWay = (way: Channel) => BY[way];
+
+/** A way that is added is tried before those that are there, since it reaches fewer. */
+export function withWay(ways: Channel[], added: Channel): Channel[] {
+  return ways.includes(added) ? ways : [added, ...ways];
+}
+
+/** The last one stays. */
+export function withoutWay(ways: Channel[], taken: Channel): Channel[] {
+  const rest = ways.filter((way) => way !== taken);
+  return rest.length ? rest : ways;
+}
+
+/** Tried one place earlier than it was. */
+export function sooner(ways: Channel[], moved: Channel): Channel[] {
+  const place = ways.indexOf(moved);
+  if (place < 1) return ways;
+  const next = [...ways];
+  next.splice(place - 1, 2, moved, ways[place - 1] ?? moved);
+  return next;
+}
+
+const BLOCKS = new Set([
+  'P',
+  'DIV',
+  'LI',
+  'H1',
+  'H2',
+  'H3',
+  'TR',
+  'BLOCKQUOTE',
+  'UL',
+  'OL',
+  'TABLE'
+]);
+
+/**
+ * A text to begin from: all that a mail says, with its merge fields and where its links lead. What
+ * has no place in a text, looks, pictures, the signature, is left out; no word is cut.
+ */
+export function proposedText(body: string): string {
+  const mail = new DOMParser().parseFromString(body, 'text/html').body;
+  return said(mail)
+    .replace(/\{\{>\s*\w+\s*\}\}/g, '')
+    .replace(/[ \t\u00a0]+/g, ' ')
+    .replace(/ ?\n ?/g, '\n')
+    .replace(/\n{3,}/g, '\n\n')
+    .trim();
+}
+
+function said(node: Node): string {
+  if (node.nodeType === Node.TEXT_NODE) return (node.textContent ?? '').replace(/\s+/g, ' ');
+  if (!(node instanceof HTMLElement)) return '';
+  if (node.tagName === 'BR') return '\n';
+  const words = [...node.childNodes].map(said).join('');
+  const address = node.tagName === 'A' ? (node.getAttribute('href') ?? '') : '';
+  if (address && words.trim() !== address) return `${words.trim()}: ${address}`;
+  return BLOCKS.has(node.tagName) ? `\n${words}\n` : words;
+}
