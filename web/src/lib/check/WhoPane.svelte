@@ -137,21 +137,23 @@
               aria-current={isChosen(person, current)}
               onclick={() => onchoose(person)}
             >
-              <span
-                class={`block truncate font-semibold ${ready ? '' : 'text-soft'}`}
-                title={person.name}>{person.name}</span
-              >
+              <span class="flex items-baseline justify-between gap-2">
+                <span
+                  class={`truncate font-semibold ${ready ? '' : 'text-soft'}`}
+                  title={person.name}>{person.name}</span
+                >
+                {#if severalWays && ready}
+                  <span class="flex-none text-[0.82rem] text-soft" title={person.before.join('; ')}
+                    >{byWay(person.channel)}</span
+                  >
+                {/if}
+              </span>
               <span class="flex items-baseline justify-between gap-2 text-[0.82rem]">
                 <span
                   class="truncate text-soft"
                   title={[ready ? person.line : person.reachWords, ...person.before].join('; ')}
                   >{ready ? person.line : person.reachWords}</span
                 >
-                {#if severalWays && ready}
-                  <span class="flex-none text-soft" title={person.before.join('; ')}
-                    >{byWay(person.channel)}</span
-                  >
-                {/if}
                 {#if person.ownWords}
                   <span class="flex-none font-semibold text-kelp">own wording</span>
                 {:else if noted && person.notes[0]}

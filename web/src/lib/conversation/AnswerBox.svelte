@@ -18,6 +18,7 @@
 
   let { to, goesTo, name, text = $bindable(), onsent }: Props = $props();
   let busy = $state(false);
+  const byText = $derived(goesTo?.channel === 'TEXT');
 
   async function send() {
     if (busy || !text.trim()) return;
@@ -64,6 +65,9 @@
   {/if}
   <p class="flex flex-wrap items-center gap-3 text-[0.87rem] text-soft">
     <HouseButton weight="main" type="submit" disabled={busy || !text.trim()}>Answer</HouseButton>
-    <span>It goes into the same thread, and can be taken back for a moment. Ctrl Enter sends.</span>
+    <span
+      >It goes {byText ? 'by text, ' : ''}into the same thread, and can be taken back for a moment.
+      Ctrl Enter sends.</span
+    >
   </p>
 </form>

@@ -8,6 +8,7 @@
   import LetterMark from '$lib/ui/LetterMark.svelte';
   import { readings, unclear, writer, type Reading } from './conversation';
   import { letterOf } from '$lib/response/kinds';
+  import { byWay } from '$lib/ways/ways';
 
   interface Props {
     step: ConversationStep;
@@ -20,6 +21,7 @@
 
   const ours = $derived(step.ours);
   const theirs = $derived(step.theirs);
+  const way = $derived(theirs?.channel ?? ours?.channel ?? 'EMAIL');
   const waits = $derived(ours !== null && ours.state !== 'sent');
   const seconds = $derived(waits ? held.secondsUntil(step.at) : 0);
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
@@ -38,7 +40,9 @@
     />
     <h2 class="text-[1rem] font-semibold">{theirs ? writer(theirs.from) : ours?.writer}</h2>
     <span class="min-w-0 text-[0.93rem] break-words text-soft"
-      >{theirs?.subject ?? ours?.subject}</span
+      >{way === 'EMAIL' ? (theirs?.subject ?? ours?.subject) : byWay(way)}{ours?.receipts
+        ? `, ${ours.receipts}`
+        : ''}</span
     >
     <span class="ms-auto text-[0.85rem] text-soft">{lately(step.at, session.zone)}</span>
   </header>

@@ -10,6 +10,7 @@ test('who wrote is read from the header, the address where there is no name', ()
 test('what nobody has said yet is asked of the colleague', () => {
   const mail = {
     mailId: 1,
+    channel: 'EMAIL' as const,
     kind: 'REPLIED' as const,
     from: 'Bea Okonjo <bea@home.example>',
     subject: 'Re: Hello',

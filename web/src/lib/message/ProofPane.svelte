@@ -71,7 +71,8 @@
         data-proof-to
       >
         <span class="text-soft">To</span>
-        {proof.toName} &lt;{proof.toAddress}&gt;
+        {proof.toName}{#if proof.phone}, by text to {proof.toAddress}{:else}
+          &lt;{proof.toAddress}&gt;{/if}
       </p>
       {#if proof.before.length}
         <p class="truncate text-[0.87rem] text-soft" title={proof.before.join('; ')}>

@@ -134,6 +134,11 @@
           >
           <a
             class="block pt-1 text-kelp hover:underline"
+            href="/settings/texts"
+            onclick={() => (menu = false)}>Texts and phones</a
+          >
+          <a
+            class="block pt-1 text-kelp hover:underline"
             href="/settings/counting"
             onclick={() => (menu = false)}>Counting responses</a
           >

@@ -64,6 +64,7 @@ const screens: Findable[] = [
   { name: 'Fields of this workspace', kind: 'settings', path: '/settings/fields' },
   { name: 'Hours and caps', kind: 'settings', path: '/settings/sending' },
   { name: 'Counting responses', kind: 'settings', path: '/settings/counting' },
+  { name: 'Texts and phones', kind: 'settings', path: '/settings/texts' },
   { name: 'Do-not-write list', kind: 'settings', path: '/settings/do-not-write' },
   { name: 'New template', kind: 'do', path: '/templates/new' },
   { name: 'Keys', kind: 'show', path: '?' }

@@ -27,7 +27,7 @@
   </p>
 </div>
 <p class="mt-2 flex flex-wrap gap-x-3 text-[0.87rem] text-soft">
-  <span>{parts} of {phone.units} {phone.units === 1 ? 'unit' : 'units'}, {phone.left} left</span>
+  <span>{phone.units} {phone.units === 1 ? 'unit' : 'units'} in {parts}, {phone.left} left</span>
   <span class="ms-auto"
     >{phone.cost === null ? 'no price is known' : money(phone.cost, phone.currency)}</span
   >

@@ -118,6 +118,8 @@ create table text_receipt (
 );
 create index text_receipt_to_place on text_receipt (id) where placed_at is null;
 create index text_receipt_of_message on text_receipt (message_id) where message_id is not null;
+create view offered.text_receipt as
+select message_id, state, words, at from public.text_receipt;
 
 -- What people write by text, part by part, until all of it is there.
 create table text_arrival (
@@ -136,6 +138,10 @@ create index text_arrival_of_sender on text_arrival (sender, at);
 
 alter table inbound_mail add column channel text not null default 'EMAIL'
   check (channel in ('EMAIL', 'TEXT'));
+create or replace view offered.inbound_mail as
+select id, identity, received_at, sender, subject, words, sorted_as, mime, placed_at,
+       placed_by, about_id, authentication, trouble, channel
+from public.inbound_mail;
 
 -- A link in a text is short: it has the beginning of its message's name alone.
 create index message_by_short_name on message (left(token, 12)) where channel = 'TEXT';

@@ -79,6 +79,7 @@ public class EverydayTest extends BrowserTest {
         "/settings/fields",
         "/settings/sending",
         "/settings/counting",
+        "/settings/texts",
         "/mailings/" + draftId());
   }
 

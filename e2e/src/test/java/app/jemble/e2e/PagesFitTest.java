@@ -119,6 +119,7 @@ public class PagesFitTest extends BrowserTest {
             "responses/unplaced",
             "settings/sending",
             "settings/counting",
+            "settings/texts",
             "settings/fields",
             "settings/do-not-write",
             "settings/signature",

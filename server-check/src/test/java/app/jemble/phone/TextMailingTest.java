@@ -2,6 +2,7 @@ package app.jemble.phone;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.Api;
 import app.jemble.Eventually;
 import app.jemble.ServerTest;
 import app.jemble.standins.text.MessageCentre;
@@ -14,6 +15,7 @@ import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A mailing goes by text to those who have a number, by mail to the others, and is answered. */
 public class TextMailingTest extends ServerTest {
@@ -180,6 +182,19 @@ public class TextMailingTest extends ServerTest {
     String message = messageValue(mailing, texted, "id");
     JsonNode talk = api.get("/api/conversations/" + message).json();
     assertThat(talk.toString()).contains("Yes, with three friends ж").contains(ann);
+    assertThat(talk.get("steps").get(0).get("ours").get("text").asString())
+        .isEqualTo("Are you coming?");
+    assertThat(talk.get("steps").get(0).get("ours").get("receipts").asString())
+        .isEqualTo("delivered");
+    assertThat(talk.get("answersTo").get("channel").asString()).isEqualTo("TEXT");
+    assertThat(talk.get("answersTo").get("known").asBoolean()).isTrue();
+    String mail = talk.get("answerable").asString();
+    Api.Answer answered =
+        api.post("/api/mail/" + mail + "/answer", Map.of("text", "Lovely, Ann’s & co."));
+    assertThat(answered.status()).as(answered.text()).isEqualTo(200);
+    Eventually.holds(() -> assertThat(textsTo(ann)).contains("Lovely, Ann’s & co."));
+    assertThat(api.post("/api/mail/" + mail + "/answer", Map.of("text", "x".repeat(1601))).status())
+        .isEqualTo(422);
   }
 
   @Test
@@ -312,6 +327,46 @@ public class TextMailingTest extends ServerTest {
     change.put("ways", List.of("TEXT"));
     change.put("text", Map.of("words", "x".repeat(5001), "likeness", "NOWHERE"));
     assertThat(api.put("/api/mailings/" + wrong, change).status()).isEqualTo(422);
+  }
+
+  @Test
+  public void theServiceCanBeTried() {
+    api.signIn("wilma", "lowen-quay");
+    assertThat(api.post("/api/text-service/try", Map.of()).json().get("failed").isNull()).isTrue();
+    assertThat(api.get("/api/text-service").json().get("set").asBoolean()).isTrue();
+    assertThat(api.get("/api/ways").text()).contains("TEXT");
+    api.signIn("orla", "lowen-quay");
+  }
+
+  @Test
+  public void theRulesOfPhonesAreSoundAndChangedByOneAtATime() {
+    api.signIn("wilma", "lowen-quay");
+    ObjectNode rules = (ObjectNode) api.get("/api/phone-rules").json();
+    rules.put("quietFrom", "22:30");
+    rules.putArray("stopWords").add(" Nope ").add("Nope");
+    Api.Answer changed = api.put("/api/phone-rules", rules);
+    assertThat(changed.status()).as(changed.text()).isEqualTo(200);
+    assertThat(changed.json().get("quietFrom").asString()).isEqualTo("22:30");
+    assertThat(changed.json().get("stopWords").toString()).isEqualTo("[\"Nope\"]");
+    assertThat(api.put("/api/phone-rules", rules).status()).as("seen before").isEqualTo(409);
+    ObjectNode now = (ObjectNode) changed.json();
+    assertThat(api.put("/api/phone-rules", now.deepCopy().put("quietTo", "24:00")).status())
+        .isEqualTo(422);
+    assertThat(api.put("/api/phone-rules", now.deepCopy().put("mostADay", -1)).status())
+        .isEqualTo(422);
+    ObjectNode twice = now.deepCopy();
+    for (int i = 0; i < 2; i++) {
+      twice
+          .withArray("prices")
+          .addObject()
+          .put("prefix", "999")
+          .put("where", "Nowhere")
+          .put("each", 1);
+    }
+    assertThat(api.put("/api/phone-rules", twice).text()).contains("two prices");
+    now.put("quietFrom", "21:00");
+    assertThat(api.put("/api/phone-rules", now).status()).isEqualTo(200);
+    api.signIn("orla", "lowen-quay");
   }
 
   @Test

@@ -98,7 +98,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
         new RunningCheck(
             letter,
             checked(mailing, letter, spacingDays),
-            ways.begin(),
+            ways.begin(letter),
             RunningCheck.ofPeople(fields),
             new RunningCheck.Elsewhere(
                 spacingDays == 0

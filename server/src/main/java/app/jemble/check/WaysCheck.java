@@ -28,8 +28,8 @@ class WaysCheck {
     this.workspace = workspace;
   }
 
-  TextCheck begin() {
-    return new TextCheck(phones.current().prices());
+  TextCheck begin(Letter letter) {
+    return new TextCheck(phones.current().prices(), letter.textWording().words());
   }
 
   /** Looks at what is the same for all. */

@@ -8,6 +8,9 @@ import app.jemble.cause.Cause;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.PlainWords;
 import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.reach.Address;
+import app.jemble.core.reach.Channel;
+import app.jemble.core.reach.Reach;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ReplySubject;
@@ -33,6 +36,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class AnswerService {
 
   private static final int MOST_CHARACTERS = 100_000;
+  private static final int LONGEST_TEXT = 1_600;
 
   /**
    * What is answered.
@@ -46,7 +50,7 @@ public class AnswerService {
       long mailId,
       PersonId personId,
       long topicId,
-      String address,
+      Address address,
       String messageId,
       String subject,
       String token,
@@ -98,6 +102,8 @@ public class AnswerService {
             new Answers.NewAnswer(
                 "Answer to " + people.get(0).name(),
                 MailWording.by(subject, PlainWords.toHtml(text), null, false).uncounted(),
+                to.address().channel(),
+                text.strip(),
                 to.topicId(),
                 writer.id(),
                 to.mailId(),
@@ -124,8 +130,16 @@ public class AnswerService {
     if (person.isEmpty()) {
       throw Problem.conflict("This person is no longer on record; bring them back first.");
     }
-    if (!EmailAddress.isValid(to.address())) {
-      throw Problem.conflict("The mail came from no address that can be answered.");
+    boolean byText = to.address() instanceof Address.Phone;
+    if (byText && text.length() > LONGEST_TEXT) {
+      throw Problem.wrong("text", "An answer by text has at most 1,600 characters.");
+    }
+    boolean answerable =
+        byText
+            ? Reach.by(Channel.TEXT, Reach.Facts.of(to.address().stored())) == Reach.READY
+            : EmailAddress.isValid(to.address().stored());
+    if (!answerable) {
+      throw Problem.conflict("It came from no address that can be answered.");
     }
   }
 

@@ -4,10 +4,15 @@ import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
 import app.jemble.cause.NewCause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.cause.Wordings;
 import app.jemble.core.message.MailWording;
+import app.jemble.core.message.TextWording;
+import app.jemble.core.reach.Channel;
+import app.jemble.core.reach.Ways;
 import app.jemble.problem.Problem;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import org.springframework.stereotype.Component;
 
 /** The answers by hand, each the cause of one message; in a private thread its writer's alone. */
@@ -20,21 +25,27 @@ class Answers {
   private final AnswerMapper mapper;
   private final OpenCauses open;
   private final CauseChanges causes;
+  private final Wordings wordings;
 
-  Answers(AnswerMapper mapper, OpenCauses open, CauseChanges causes) {
+  Answers(AnswerMapper mapper, OpenCauses open, CauseChanges causes, Wordings wordings) {
     this.mapper = mapper;
     this.open = open;
     this.causes = causes;
+    this.wordings = wordings;
   }
 
   /**
    * An answer that is held until an instant.
    *
    * @param name how it is called among other causes
+   * @param channel the way that was written on, and is answered on
+   * @param text its words, plain
    */
   record NewAnswer(
       String name,
       MailWording wording,
+      Channel channel,
+      String text,
       long topicId,
       long senderId,
       long mailId,
@@ -63,6 +74,10 @@ class Answers {
             answer.wording());
     causes.release(id, answer.at(), answer.heldUntil(), answer.heldUntil());
     mapper.add(id, answer.mailId());
+    if (answer.channel() == Channel.TEXT) {
+      causes.goBy(id, new Ways(List.of(Channel.TEXT)));
+      wordings.write(open.anybodys(id), TextWording.saying(answer.text()));
+    }
     return open.anybodys(id);
   }
 

@@ -1,6 +1,7 @@
 package app.jemble.conversation;
 
 import app.jemble.core.message.MessageId;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ResponseKind;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -29,7 +30,7 @@ record Conversation(
    *
    * @param known whether the address is on record for the person, or a colleague said it is theirs
    */
-  record AnswersTo(String sender, boolean known) {}
+  record AnswersTo(String sender, boolean known, Channel channel) {}
 
   /** One step, oldest first: a letter of ours, a mail of theirs, or a sign such as an open. */
   record ConversationStep(
@@ -41,16 +42,19 @@ record Conversation(
   /**
    * @param state as in the outbox
    * @param answer whether it was written by hand to one mail, not with a mailing
+   * @param receipts what the network said that became of it, or null
    * @param text null while it has not left
    */
   record OurLetter(
       MessageId messageId,
+      Channel channel,
       long mailingId,
       String mailing,
       String writer,
       String subject,
       String state,
       boolean answer,
+      @Schema(nullable = true) String receipts,
       @Schema(nullable = true) String text) {}
 
   /**
@@ -62,6 +66,7 @@ record Conversation(
    */
   record TheirMail(
       long mailId,
+      Channel channel,
       @Schema(nullable = true) ResponseKind kind,
       String from,
       boolean unsure,

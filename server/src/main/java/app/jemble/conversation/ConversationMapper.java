@@ -1,6 +1,7 @@
 package app.jemble.conversation;
 
 import app.jemble.core.message.MessageId;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.response.ResponseKind;
 import java.time.Instant;
@@ -89,9 +90,11 @@ interface ConversationMapper {
    * A message of ours, as it left.
    *
    * @param answer whether it was written by hand to one mail
+   * @param receipts what the network said that became of it; null where it said nothing
    */
   record Ours(
       MessageId id,
+      Channel channel,
       long mailingId,
       String mailing,
       String writer,
@@ -99,14 +102,19 @@ interface ConversationMapper {
       String state,
       boolean answer,
       Instant at,
+      String receipts,
       byte[] mime) {}
 
   @Select(
       """
-      select s.id, g.id as mailing_id, g.name as mailing, a.name as writer,
+      select s.id, s.channel, g.id as mailing_id, g.name as mailing, a.name as writer,
              coalesce(s.subject, w.subject) as subject, s.shown_state as state,
              g.is_answer as answer,
-             coalesce(s.sent_at, s.due_at) as at, c.mime
+             coalesce(s.sent_at, s.due_at) as at,
+             (select string_agg(distinct r.words, ', ')
+              from offered.text_receipt r
+              where r.message_id = s.id) as receipts,
+             c.mime
       from offered.message s
       join offered.cause g on g.id = s.cause_id
       join offered.wording w on w.id = g.wording_id
@@ -125,6 +133,7 @@ interface ConversationMapper {
    */
   record Theirs(
       long mailId,
+      Channel channel,
       MessageId messageId,
       ResponseKind kind,
       boolean unsure,
@@ -136,13 +145,13 @@ interface ConversationMapper {
 
   @Select(
       """
-      select i.id as mail_id, r.message_id, r.kind, r.unsure, i.sender, i.authentication, i.subject,
+      select i.id as mail_id, i.channel, r.message_id, r.kind, r.unsure, i.sender, i.authentication, i.subject,
              i.words, r.at
       from offered.response r
       join offered.inbound_mail i on i.id = r.mail_id
       where r.message_id = any(#{messages})
       union all
-      select i.id, i.about_id, null, false, i.sender, i.authentication, i.subject, i.words,
+      select i.id, i.channel, i.about_id, null, false, i.sender, i.authentication, i.subject, i.words,
              i.received_at
       from offered.inbound_mail i
       where i.about_id = any(#{messages}) and i.placed_at is null
@@ -166,6 +175,7 @@ interface ConversationMapper {
   /** The last mail of a person in a thread: what an answer answers. */
   record Answerable(
       long mailId,
+      Channel channel,
       String identity,
       String sender,
       String subject,
@@ -177,7 +187,7 @@ interface ConversationMapper {
 
   @Select(
       """
-      select i.id as mail_id, i.identity, i.sender, i.subject, s.id as message_id, s.person_id,
+      select i.id as mail_id, i.channel, i.identity, i.sender, i.subject, s.id as message_id, s.person_id,
              g.topic_id, s.reference_ids, s.token
       from offered.response r
       join offered.inbound_mail i on i.id = r.mail_id

@@ -13,12 +13,15 @@ import app.jemble.conversation.ConversationMapper.Head;
 import app.jemble.conversation.ConversationMapper.Ours;
 import app.jemble.conversation.ConversationMapper.Theirs;
 import app.jemble.core.message.MessageId;
+import app.jemble.core.reach.Address;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.response.OwnWords;
 import app.jemble.core.response.ResponseKind;
 import app.jemble.inbound.MailWords;
 import app.jemble.inbound.PlacedMails;
 import app.jemble.problem.Problem;
 import app.jemble.response.ResponseService;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -105,7 +108,9 @@ class ConversationService {
     return mapper.ours(new MessageId[] {messageId}).stream()
         .filter(m -> m.mime() != null)
         .findFirst()
-        .map(m -> SentLetter.of(m.mime()))
+        .map(
+            m ->
+                m.channel() == Channel.TEXT ? SentLetter.ofText(m.mime()) : SentLetter.of(m.mime()))
         .orElseThrow(() -> Problem.notFound("This message has not been sent."));
   }
 
@@ -146,25 +151,30 @@ class ConversationService {
     return mails.stream()
         .filter(m -> answered != null && m.mailId() == answered && m.kind() != null)
         .findFirst()
-        .map(m -> new AnswersTo(m.sender(), !m.unsure()))
+        .map(m -> new AnswersTo(m.sender(), !m.unsure(), m.channel()))
         .orElse(null);
   }
 
   private static OurLetter letter(Ours m) {
     return new OurLetter(
         m.id(),
+        m.channel(),
         m.mailingId(),
         m.mailing(),
         m.writer(),
         m.subject(),
         m.state(),
         m.answer(),
+        m.receipts(),
         text(m));
   }
 
   private static String text(Ours message) {
     if (message.mime() == null) {
       return null;
+    }
+    if (message.channel() == Channel.TEXT) {
+      return new String(message.mime(), StandardCharsets.UTF_8);
     }
     Optional<String> words = MailWords.text(message.mime());
     if (words.isEmpty()) {
@@ -177,6 +187,7 @@ class ConversationService {
     OwnWords words = OwnWords.of(m.words());
     return new TheirMail(
         m.mailId(),
+        m.channel(),
         m.kind(),
         m.sender(),
         m.unsure(),
@@ -196,7 +207,9 @@ class ConversationService {
             to.mailId(),
             to.personId(),
             to.topicId(),
-            address(to.sender()),
+            to.channel() == Channel.TEXT
+                ? new Address.Phone(to.sender())
+                : new Address.Email(address(to.sender())),
             to.identity().startsWith("<") ? to.identity() : null,
             to.subject(),
             to.token(),

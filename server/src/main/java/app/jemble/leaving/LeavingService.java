@@ -1,5 +1,6 @@
 package app.jemble.leaving;
 
+import app.jemble.carrier.Carriers;
 import app.jemble.consent.Consents;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.record.Field;
@@ -56,6 +57,7 @@ public class LeavingService {
   private final Consents consents;
   private final ChangeService changes;
   private final WorkspaceService workspace;
+  private final Carriers carriers;
   private final Clock clock;
 
   LeavingService(
@@ -64,12 +66,14 @@ public class LeavingService {
       Consents consents,
       ChangeService changes,
       WorkspaceService workspace,
+      Carriers carriers,
       Clock clock) {
     this.responses = responses;
     this.people = people;
     this.consents = consents;
     this.changes = changes;
     this.workspace = workspace;
+    this.carriers = carriers;
     this.clock = clock;
   }
 
@@ -86,14 +90,14 @@ public class LeavingService {
         record == null ? workspace.current().language() : record.language());
   }
 
-  /** E-mail, and whatever the message came by or the reader has an address of. */
-  private static List<Channel> ways(Answered message, PersonRecord person) {
+  /** E-mail, what the message came by, and ways of the house that could reach the reader. */
+  private List<Channel> ways(Answered message, PersonRecord person) {
     return Stream.of(Channel.EMAIL, Channel.TEXT, Channel.APP)
         .filter(
             way ->
                 way == message.channel()
                     || way == Channel.EMAIL
-                    || (person != null && person.address(way) != null))
+                    || (person != null && carriers.serve(way) && person.address(way) != null))
         .toList();
   }
 

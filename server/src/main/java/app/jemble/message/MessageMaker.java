@@ -24,11 +24,11 @@ public class MessageMaker {
 
   /** An answer to somebody, which goes where their mail came from. */
   public NewMessage answer(
-      Letter letter, Reader reader, String address, ThreadPlace place, Instant due) {
+      Letter letter, Reader reader, Address address, ThreadPlace place, Instant due) {
     PersonRecord person = reader.person();
     return new NewMessage(
         person.id(),
-        new Address.Email(address),
+        address,
         person.name(),
         workspace.newToken(),
         frozen.freeze(person, letter.fields(person.id()), reader.values()),

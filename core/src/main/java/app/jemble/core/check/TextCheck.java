@@ -29,6 +29,7 @@ public final class TextCheck {
   private static final int MOST_CHARACTERS = 10;
 
   private final TextPrices prices;
+  private final String written;
   private final Map<Price, long[]> places = new LinkedHashMap<>();
   private final Map<Forcing, List<PersonId>> forcing = new LinkedHashMap<>();
   private final List<PersonId> unpriced = new ArrayList<>();
@@ -37,8 +38,13 @@ public final class TextCheck {
   private long parts;
   private LongestText worst;
 
-  public TextCheck(TextPrices prices) {
+  /**
+   * @param words what is written, before anything is merged in: a character that stands there is
+   *     everybody's, and nobody's own
+   */
+  public TextCheck(TextPrices prices, String words) {
     this.prices = prices;
+    this.written = words;
   }
 
   /** The longest text of all. */
@@ -153,7 +159,7 @@ public final class TextCheck {
     return findings;
   }
 
-  private static Finding larger(Forcing character, List<PersonId> who) {
+  private Finding larger(Forcing character, List<PersonId> who) {
     String likeness =
         character.likeness() == null
             ? ""
@@ -171,7 +177,7 @@ public final class TextCheck {
                 : String.format(Locale.ENGLISH, "%,d texts", who.size()))
             + " take the larger alphabet, and so more parts."
             + likeness,
-        who);
+        written.contains(character.character()) ? List.of() : who);
   }
 
   private static String texts(int people) {

@@ -46,7 +46,13 @@ public enum Reach {
       boolean leftTopic,
       boolean doNotWrite,
       boolean sameAddress,
-      boolean leftOut) {}
+      boolean leftOut) {
+
+    /** Of an address of which nothing else is known. */
+    public static Facts of(String address) {
+      return new Facts(address, false, false, false, false, false);
+    }
+  }
 
   /** The first reason that holds, or {@link #READY}. */
   public static Reach byEmail(Facts facts) {
