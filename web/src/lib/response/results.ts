@@ -17,13 +17,14 @@ export function viewOf(key: string | null): View {
   return VIEWS.find((v) => v.key === key)?.key ?? 'people';
 }
 
-export type By = 'PLAN' | 'TAG' | 'OWNER' | 'ZONE';
+export type By = 'PLAN' | 'TAG' | 'OWNER' | 'ZONE' | 'WAY';
 
 export const BY: { value: By; name: string }[] = [
   { value: 'PLAN', name: 'plan' },
   { value: 'TAG', name: 'tag' },
   { value: 'OWNER', name: 'owner' },
-  { value: 'ZONE', name: 'time zone' }
+  { value: 'ZONE', name: 'time zone' },
+  { value: 'WAY', name: 'way' }
 ];
 
 export function byOf(key: string | null): By {

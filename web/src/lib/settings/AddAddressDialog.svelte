@@ -22,7 +22,7 @@
     try {
       await answer(api.POST('/api/do-not-write', { body }));
       void queries.invalidateQueries();
-      notices.say(`${address.trim()} gets no mail any more.`);
+      notices.say(`${address.trim()} gets nothing from us any more.`);
       open = false;
       address = note = '';
       asked = false;
@@ -43,7 +43,7 @@
   >
     <label class="flex flex-col gap-1">
       Address
-      <Input type="email" bind:value={address} required data-autofocus autocomplete="off" />
+      <Input bind:value={address} required data-autofocus autocomplete="off" />
     </label>
     <label class="flex flex-col gap-1">
       Note

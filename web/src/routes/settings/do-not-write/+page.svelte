@@ -58,7 +58,7 @@
 <svelte:head><title>Do not write · Jemble</title></svelte:head>
 <PageHead
   title="Do-not-write list"
-  words="These addresses get no mail, whoever picks them and however."
+  words="These addresses and numbers get nothing from us, whoever picks them and however."
 >
   {#snippet actions()}
     <a

@@ -1,18 +1,49 @@
 package app.jemble.e2e;
 
-import com.microsoft.playwright.Locator;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.Eventually;
+import app.jemble.standins.text.MessageCentre;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
+import org.testng.annotations.AfterClass;
 import org.testng.annotations.Test;
 
 /** Takes the pictures of docs/screenshots from the demo's data; run by ./jemble shots. */
 public class Shots extends BrowserTest {
 
   private static final int SETTLE_MILLIS = 1800;
+  private static final String HOUSE = "+447700900000";
+  private static final String SLIPWAY =
+      "<p>Dear {{first_name or \"friend\"}},</p><p>The slipway opens on Saturday at ten. Coffee’s"
+          + " on us; tell us whether you come, there are forty places.</p>{{> signature}}";
+  private static final String SLIPWAY_TEXT =
+      "Dear {{first_name or \"friend\"}}, the slipway opens on Saturday at ten. Coffee’s on us!"
+          + " Coming? https://ternquay.example/slipway";
+
+  private MessageCentre centre;
+
+  @Override
+  protected List<String> moreSettings() {
+    if (centre == null) {
+      centre = new MessageCentre(0, "lowen", "secret");
+    }
+    return List.of(
+        "--jemble.text.host=127.0.0.1",
+        "--jemble.text.port=" + centre.port(),
+        "--jemble.text.user=lowen",
+        "--jemble.text.password=secret",
+        "--jemble.text.sender=" + HOUSE);
+  }
+
+  @AfterClass(alwaysRun = true)
+  public void closeCentre() {
+    centre.close();
+  }
 
   @Override
   protected boolean demoSeries() {
@@ -48,21 +79,19 @@ public class Shots extends BrowserTest {
     page.waitForTimeout(SETTLE_MILLIS);
     page.keyboard().press("n");
     shoot("mailing");
-    lookAtTheCheck();
     letItRun();
     page.navigate(home + "/mailings/series/" + series("Renewals before summer"));
     shoot("series");
     page.getByText(Pattern.compile("^[\\d,]+ in it$")).first().click();
     shoot("series-people");
     theCard();
-    page.navigate(home + "/settings/sending");
-    shoot("hours-and-caps");
+    page.navigate(home + "/settings/texts");
+    shoot("texts");
     page.navigate(home + "/outbox");
     shoot("outbox");
     page.navigate(home + "/responses/" + id("Course places, autumn"));
     shoot("responses");
-    page.navigate(home + "/responses/with/" + messageWithReply());
-    shoot("conversation");
+    twoWays();
     dark();
     page.navigate(home + "/leave/" + genuineToken());
     shoot("leaving");
@@ -78,13 +107,6 @@ public class Shots extends BrowserTest {
     release(mailing);
     awaitSettled(mailing);
     return messageValue(mailing, person, "token");
-  }
-
-  private long messageWithReply() {
-    return sql.sql(
-            "select max(message_id) from response where kind = 'REPLIED' and mail_id is not null")
-        .query(Long.class)
-        .single();
   }
 
   private void filterPeople() {
@@ -121,24 +143,46 @@ public class Shots extends BrowserTest {
     shoot("card");
   }
 
-  /** A field that many lack, and its mend half done. */
-  private void lookAtTheCheck() {
-    page.getByLabel("Message", new Page.GetByLabelOptions().setExact(true)).last().click();
-    page.keyboard().press("Control+End");
-    page.keyboard().press("{");
-    page.keyboard().type("organisation");
-    page.keyboard().press("Enter");
-    Locator fallback =
-        page.getByRole(
-            AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Set a fallback").setExact(true));
-    button("Open what the check found").click();
-    fallback.first().waitFor();
-    page.getByText("Show them").first().click();
-    fallback.first().click();
-    page.keyboard().type("your crew");
-    shoot("check");
-    page.keyboard().press("Escape");
-    assertSaved();
+  /** A mailing by text, else by mail; and what one of its readers writes back by text. */
+  private void twoWays() {
+    List<Long> people =
+        sql.sql("select id from person where phone is not null and archived_at is null limit 40")
+            .query(Long.class)
+            .list();
+    people.addAll(
+        sql.sql("select id from person where phone is null and archived_at is null limit 20")
+            .query(Long.class)
+            .list());
+    api.signIn("orla", "lowen-quay");
+    long mailing = draft(people, "The slipway opens", SLIPWAY);
+    Map<String, Object> change = change(mailing, "The slipway opens", SLIPWAY);
+    change.put("name", "The slipway opens");
+    change.put("ways", List.of("TEXT", "EMAIL"));
+    change.put("text", Map.of("words", SLIPWAY_TEXT, "likeness", "NOWHERE"));
+    api.put("/api/mailings/" + mailing, change);
+    page.navigate(home + "/mailings/" + mailing);
+    shoot("ways");
+    sql.sql("update workspace set hold_seconds = 0").update();
+    sql.sql("update phone_rules set quiet_from = 0, quiet_to = 0").update();
+    release(mailing);
+    String number = awaitText();
+    centre.receipts(number, true);
+    centre.writes(
+        number, HOUSE.substring(1), List.of("Lovely! Can I bring my sister and her boat?"));
+    String message =
+        sql.sql("select id from message where cause_id = ? and address = ?")
+            .params(List.of(mailing, number))
+            .query(String.class)
+            .single();
+    page.navigate(home + "/responses/with/" + message);
+    page.getByText("Can I bring my sister").waitFor();
+    page.getByLabel(Pattern.compile("^Answer to")).fill("Please do, there is room for two more.");
+    shoot("conversation");
+  }
+
+  private String awaitText() {
+    Eventually.holds(() -> assertThat(centre.arrived()).isNotEmpty());
+    return centre.arrived().get(0).to();
   }
 
   /** Released in waves over some mornings, and held for a moment. */

@@ -48,6 +48,25 @@ public class DoNotWriteTest extends ServerTest {
         .single();
   }
 
+  /** A number is known by how it is dialled, however it is written. */
+  @Test
+  public void numbersStandOnItToo() {
+    long person = addPerson("By", "Number", "by.number@list.test");
+    sql.sql("update person set phone = '+44 7700 900777' where id = ?").param(person).update();
+    assertThat(add("07700 900 777", null).status()).isEqualTo(204);
+    assertThat(add("+44 7700 900777", null).status()).isEqualTo(409);
+    JsonNode entry = find("900777").get(0);
+    assertThat(entry.get("address").asString()).isEqualTo("+447700900777");
+    assertThat(entry.get("person").asString()).isEqualTo("By Number");
+    assertThat(reach(person)).as("by mail").isEqualTo("READY");
+    JsonNode ways = api.get("/api/people/" + person).json().get("reach");
+    assertThat(ways.toString())
+        .contains("\"channel\":\"TEXT\"")
+        .contains("\"reach\":\"DO_NOT_WRITE\"");
+    assertThat(add("neither this nor that", null).text())
+        .contains("no e-mail address and no phone number");
+  }
+
   @Test
   public void whatIsAddedByHandIsNotWrittenToUntilAnAdministratorLiftsItWithAReason() {
     long person = addPerson("By", "Hand", "By.Hand@list.test");

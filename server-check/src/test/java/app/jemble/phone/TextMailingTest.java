@@ -131,6 +131,10 @@ public class TextMailingTest extends ServerTest {
     assertThat(messageValue(mailing, mailed, "channel")).isEqualTo("EMAIL");
     assertThat(messageValue(mailing, neither, "channel")).isNull();
     assertThat(mailsTo("ann@texts.example")).isEmpty();
+    JsonNode byWay = api.get("/api/responses/" + mailing + "/groups?by=WAY").json();
+    assertThat(byWay.toString()).contains("Text message").contains("E-mail");
+    JsonNode texts = api.get("/api/responses/" + mailing + "/messages?by=WAY&value=TEXT").json();
+    assertThat(texts).hasSize(1);
   }
 
   @Test

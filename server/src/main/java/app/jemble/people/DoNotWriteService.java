@@ -4,13 +4,16 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.EmailAddress;
+import app.jemble.core.record.PhoneNumber;
 import app.jemble.exchange.SmallTable;
 import app.jemble.people.DoNotWriteMapper.Listed;
 import app.jemble.problem.Problem;
+import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
@@ -33,11 +36,14 @@ class DoNotWriteService {
 
   private final DoNotWriteMapper mapper;
   private final AccountService accounts;
+  private final WorkspaceService workspace;
   private final Clock clock;
 
-  DoNotWriteService(DoNotWriteMapper mapper, AccountService accounts, Clock clock) {
+  DoNotWriteService(
+      DoNotWriteMapper mapper, AccountService accounts, WorkspaceService workspace, Clock clock) {
     this.mapper = mapper;
     this.accounts = accounts;
+    this.workspace = workspace;
     this.clock = clock;
   }
 
@@ -49,24 +55,33 @@ class DoNotWriteService {
   @Transactional
   void add(String address, String reason, String note) {
     Account who = accounts.currentWriter();
-    if (address == null || !EmailAddress.isValid(address.strip())) {
-      throw Problem.wrong("address", "“" + address + "” is no e-mail address.");
-    }
+    String key =
+        key(address)
+            .orElseThrow(
+                () ->
+                    Problem.wrong(
+                        "address", "“" + address + "” is no e-mail address and no phone number."));
     String why = reason == null ? "by hand" : reason;
     if (!why.equals("by hand") && !why.equals("asked")) {
       throw Problem.wrong(
           "reason", "By hand an address is put there since somebody asked, or not.");
     }
     int added =
-        mapper.add(
-            List.of(EmailAddress.key(address)),
-            List.of(why),
-            List.of(note(note)),
-            clock.instant(),
-            who.id());
+        mapper.add(List.of(key), List.of(why), List.of(note(note)), clock.instant(), who.id());
     if (added == 0) {
       throw Problem.conflict("This address is on the list already.");
     }
+  }
+
+  /** By what an address is known: an e-mail address in small letters, a number as it is dialled. */
+  private Optional<String> key(String address) {
+    if (address == null) {
+      return Optional.empty();
+    }
+    return EmailAddress.isValid(address.strip())
+        ? Optional.of(EmailAddress.key(address))
+        : PhoneNumber.international(address, workspace.current().region())
+            .map(PhoneNumber::dialled);
   }
 
   private static String note(String note) {
@@ -88,17 +103,18 @@ class DoNotWriteService {
     int lines = 0;
     for (List<String> row : SmallTable.rows(file)) {
       String address = row.isEmpty() ? "" : row.get(0).strip();
-      boolean head = lines == 0 && !address.contains("@");
+      Optional<String> key = key(address);
+      boolean head = lines == 0 && key.isEmpty() && !address.contains("@");
       if (address.isEmpty() || head) {
         continue;
       }
       lines++;
-      if (!EmailAddress.isValid(address)) {
+      if (key.isEmpty()) {
         wrong.add(address);
         continue;
       }
       String reason = row.size() > 1 ? row.get(1).strip().toLowerCase(Locale.ROOT) : "";
-      keys.add(EmailAddress.key(address));
+      keys.add(key.get());
       reasons.add(REASONS.contains(reason) ? reason : "by hand");
       String note = row.size() > 2 ? row.get(2).strip() : "";
       notes.add(note.substring(0, Math.min(note.length(), LONGEST_NOTE)));
@@ -111,14 +127,14 @@ class DoNotWriteService {
   @Transactional
   void lift(String address, String note) {
     Account who = accounts.currentWith(Right.ADMINISTER);
-    String key = EmailAddress.key(address);
+    String key = key(address).orElseGet(() -> EmailAddress.key(address));
     String reason = mapper.lockedReason(key);
     if (reason == null) {
       throw Problem.notFound("This address is not on the list any more.");
     }
     if (!isLiftable(reason)) {
       throw Problem.conflict(
-          "Whoever asked for no mail, complained, or cannot be reached for good stays on the list;"
+          "Whoever asked not to be written to, complained, or cannot be reached for good stays on the list;"
               + " a reader comes back by the link in any mail of ours.");
     }
     if (note == null || note.isBlank()) {

@@ -187,15 +187,14 @@ class PersonPage {
         .map(
             channel -> {
               String address = head.address(channel);
-              boolean mail = channel == Channel.EMAIL;
               Reach reach =
                   Reach.by(
                       channel,
                       new Reach.Facts(
                           address,
-                          head.askedNot(),
+                          head.askedNot(channel),
                           false,
-                          mail && head.doNotWrite(),
+                          head.doNotWrite(channel),
                           false,
                           false));
               return new ChannelReach(channel, channel.words(), address, reach, reach.words());

@@ -22,12 +22,28 @@ interface PersonPageMapper {
       String postal,
       boolean askedNot,
       boolean doNotWrite,
+      boolean doNotText,
+      List<String> closed,
       Instant archivedAt,
       String pictureKey,
       PersonId mergedInto,
       String mergedIntoName,
       PersonId introducedBy,
       String introducedByName) {
+
+    /** Whether what is on record for a channel is on the do-not-write list. */
+    boolean doNotWrite(Channel channel) {
+      return switch (channel) {
+        case EMAIL -> doNotWrite;
+        case TEXT -> doNotText;
+        case APP, POST -> false;
+      };
+    }
+
+    /** Whether the person asked not to be written to, at all or on a channel. */
+    boolean askedNot(Channel channel) {
+      return askedNot || closed.contains(channel.name());
+    }
 
     String address(Channel channel) {
       return switch (channel) {
@@ -45,7 +61,11 @@ interface PersonPageMapper {
              case when p.address_street is not null and p.address_place is not null
                   then concat_ws(', ', p.address_street, p.address_postcode, p.address_place, p.address_country) end
                as postal,
-             p.asked_not, p.suppressed as do_not_write, p.archived_at,
+             p.asked_not, p.suppressed as do_not_write,
+             exists (select from do_not_write d where d.address_key = p.phone_key) as do_not_text,
+             array(select channel from offered.not_on_way
+                   where person_id = p.id and topic_id is null) as closed,
+             p.archived_at,
              p.picture_key, p.merged_into, into_one.name as merged_into_name,
              p.introduced_by, by_one.name as introduced_by_name
       from offered.person p

@@ -206,7 +206,8 @@ class ResponseController {
           of(ResultService.By.PLAN),
           of(ResultService.By.TAG),
           of(ResultService.By.OWNER),
-          of(ResultService.By.ZONE));
+          of(ResultService.By.ZONE),
+          of(ResultService.By.WAY));
     }
   }
 

@@ -50,6 +50,7 @@ interface ResponseListMapper {
    *
    * @param did READ, CLICKED or REPLIED: what a person did, whatever else came of the message
    * @param link the target of a link that a person followed
+   * @param way on which it left
    * @param plan of their person; empty for those without one, as with owner and zone
    */
   record Which(
@@ -59,7 +60,8 @@ interface ResponseListMapper {
       String plan,
       String tag,
       String owner,
-      String zone) {}
+      String zone,
+      String way) {}
 
   @Select(
       """
@@ -81,6 +83,7 @@ interface ResponseListMapper {
         and (#{w.owner}::text is null or coalesce((
           select a.login from offered.account a where a.id = p.owner_id), '') = #{w.owner})
         and (#{w.zone}::text is null or coalesce(p.time_zone, '') = #{w.zone})
+        and (#{w.way}::text is null or s.channel = #{w.way})
         and (#{afterId}::bigint is null or (p.name_key collate "C", s.id) > (#{afterKey}, #{afterId}))
       order by p.name_key collate "C", s.id
       limit #{limit}

@@ -162,6 +162,17 @@ interface ResultMapper {
             """)
   List<GroupCounts> byZone(long mailing);
 
+  @Select(
+      "select s.channel as value, s.channel as label, "
+          + COUNTS
+          + """
+            from offered.message s
+            where s.cause_id = #{mailing} and s.is_sent
+            group by 1
+            order by 3 desc, 2
+            """)
+  List<GroupCounts> byWay(long mailing);
+
   /** A mailing about the same topic that left before, with what had come of it at an age. */
   record EarlierCounts(
       long id, String name, Instant sentAt, long sent, long returned, long read, long replied) {}

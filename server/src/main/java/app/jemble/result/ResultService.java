@@ -2,6 +2,7 @@ package app.jemble.result;
 
 import app.jemble.account.AccountService;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.response.Course;
 import app.jemble.core.response.Interval;
 import app.jemble.core.response.Standing;
@@ -31,7 +32,8 @@ class ResultService {
     PLAN,
     TAG,
     OWNER,
-    ZONE
+    ZONE,
+    WAY
   }
 
   /** How many had given each sign by the end of an hour or a day of the workspace's clock. */
@@ -144,8 +146,20 @@ class ResultService {
           case TAG -> mapper.byTag(mailing);
           case OWNER -> mapper.byOwner(mailing);
           case ZONE -> mapper.byZone(mailing);
+          case WAY -> mapper.byWay(mailing).stream().map(ResultService::named).toList();
         };
     return counts.stream().map(ResultService::group).toList();
+  }
+
+  /** A way as people read it. */
+  private static GroupCounts named(GroupCounts way) {
+    return new GroupCounts(
+        way.value(),
+        Channel.valueOf(way.value()).words(),
+        way.sent(),
+        way.returned(),
+        way.read(),
+        way.replied());
   }
 
   private static Group group(GroupCounts c) {

@@ -3,21 +3,7 @@ package app.jemble.sending;
 import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
-import app.jemble.core.pace.QuietHours;
-import app.jemble.core.text.StopWords;
-import app.jemble.core.text.TextPrices;
-import app.jemble.core.text.TextPrices.Price;
-import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
-import io.swagger.v3.oas.annotations.media.Schema;
-import java.math.BigDecimal;
-import java.math.RoundingMode;
-import java.time.LocalTime;
-import java.util.Comparator;
-import java.util.HashSet;
-import java.util.List;
-import java.util.Objects;
-import java.util.Set;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -28,38 +14,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/phone-rules")
 class PhoneRuleController {
-
-  private static final int MOST_PRICES = 500;
-  private static final int MOST_WORDS = 100;
-  private static final int LONGEST = 100;
-  private static final int PLACES = 4;
-  private static final BigDecimal MOST_MONEY = new BigDecimal("1000000");
-
-  /**
-   * The rules.
-   *
-   * @param quietFrom the first minute of the day in which no phone rings, such as {@code 21:00}
-   * @param quietTo the first in which it may; the same: it may always
-   * @param alwaysStop words that ask for no more texts, whatever is added
-   * @param stopWords those that the house adds
-   * @param mostADay what texts may cost on a day at most; null for any amount, as {@code
-   *     mostAMonth}
-   * @param currency of all amounts (ISO 4217); not read
-   * @param version counts up with each change
-   */
-  record PhoneRulesBody(
-      String quietFrom,
-      String quietTo,
-      List<String> alwaysStop,
-      List<String> stopWords,
-      List<PriceBody> prices,
-      @Schema(nullable = true) BigDecimal mostADay,
-      @Schema(nullable = true) BigDecimal mostAMonth,
-      String currency,
-      int version) {}
-
-  /** What a part costs to numbers that begin so, without the plus. */
-  record PriceBody(String prefix, String where, BigDecimal each) {}
 
   private final PhoneRuleService rules;
   private final AccountService accounts;
@@ -74,96 +28,14 @@ class PhoneRuleController {
   @Needs(Right.SEE)
   @GetMapping
   PhoneRulesBody find() {
-    PhoneRules now = rules.current();
-    return new PhoneRulesBody(
-        now.quiet().from().toString(),
-        now.quiet().to().toString(),
-        StopWords.ALWAYS.stream().sorted().toList(),
-        now.added(),
-        now.prices().prices().stream()
-            .sorted(Comparator.comparing(Price::where).thenComparing(Price::prefix))
-            .map(p -> new PriceBody(p.prefix(), p.where(), p.each()))
-            .toList(),
-        now.mostADay(),
-        now.mostAMonth(),
-        workspace.current().currency(),
-        now.version());
+    return PhoneRulesBody.of(rules.current(), workspace.current().currency());
   }
 
   @Needs(Right.ADMINISTER)
   @PutMapping
   PhoneRulesBody change(@RequestBody PhoneRulesBody wanted) {
     accounts.currentWith(Right.ADMINISTER);
-    rules.write(
-        new PhoneRules(
-            new QuietHours(
-                time("quietFrom", wanted.quietFrom()), time("quietTo", wanted.quietTo())),
-            words(wanted.stopWords()),
-            new TextPrices(prices(wanted.prices())),
-            money("mostADay", wanted.mostADay()),
-            money("mostAMonth", wanted.mostAMonth()),
-            wanted.version()));
+    rules.write(wanted.rules());
     return find();
-  }
-
-  private static LocalTime time(String field, String text) {
-    if (text == null || !text.matches("([01]\\d|2[0-3]):[0-5]\\d")) {
-      throw Problem.wrong(field, "Write a time of day such as 21:00.");
-    }
-    return LocalTime.parse(text);
-  }
-
-  private static List<String> words(List<String> given) {
-    List<String> words =
-        given == null
-            ? List.of()
-            : given.stream()
-                .filter(Objects::nonNull)
-                .map(String::strip)
-                .filter(word -> !word.isEmpty())
-                .distinct()
-                .toList();
-    if (words.size() > MOST_WORDS || words.stream().anyMatch(w -> w.length() > LONGEST)) {
-      throw Problem.wrong("stopWords", "At most 100 words, of at most 100 characters each.");
-    }
-    return words;
-  }
-
-  private static List<Price> prices(List<PriceBody> given) {
-    if (given == null || given.size() > MOST_PRICES || given.contains(null)) {
-      throw Problem.wrong("prices", "At most 500 prices.");
-    }
-    Set<String> known = new HashSet<>();
-    given.forEach(
-        price -> {
-          if (!known.add(price.prefix())) {
-            throw Problem.wrong(
-                "prices", "Numbers that begin with " + price.prefix() + " have two prices.");
-          }
-        });
-    return given.stream().map(PhoneRuleController::price).toList();
-  }
-
-  private static Price price(PriceBody price) {
-    boolean named =
-        price.where() != null && !price.where().isBlank() && price.where().length() <= LONGEST;
-    if (price.prefix() == null || !price.prefix().matches("[1-9]\\d{0,6}") || !named) {
-      throw Problem.wrong(
-          "prices", "A price has a place and how its numbers begin, such as 44, without the plus.");
-    }
-    return new Price(price.prefix(), price.where().strip(), money("prices", price.each()));
-  }
-
-  private static BigDecimal money(String field, BigDecimal amount) {
-    if (amount == null) {
-      if (field.equals("prices")) {
-        throw Problem.wrong(field, "Say what a part costs.");
-      }
-      return null;
-    }
-    if (amount.signum() < 0 || amount.compareTo(MOST_MONEY) > 0) {
-      throw Problem.wrong(field, "An amount is between 0 and 1,000,000.");
-    }
-    return amount.setScale(PLACES, RoundingMode.HALF_UP);
   }
 }
