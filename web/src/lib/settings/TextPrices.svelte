@@ -21,7 +21,7 @@
   <thead>
     <tr class="text-[0.87rem] text-soft">
       <th class="pe-2 font-normal">Place</th>
-      <th class="w-20 pe-2 font-normal">Begins with</th>
+      <th class="w-24 pe-2 font-normal whitespace-nowrap">Begins with</th>
       <th class="w-20 font-normal">A part</th>
       <th class="w-7"><span class="sr-only">Take away</span></th>
     </tr>
@@ -31,6 +31,7 @@
       <tr>
         <td class="py-0.5 pe-2">
           <input
+            type="text"
             class={field}
             aria-label={`Place ${place + 1}`}
             value={price.where}
@@ -39,6 +40,7 @@
         </td>
         <td class="py-0.5 pe-2">
           <input
+            type="text"
             class={field}
             inputmode="numeric"
             aria-label={`Begins with, ${place + 1}`}
@@ -49,6 +51,7 @@
         </td>
         <td class="py-0.5">
           <input
+            type="text"
             class={`${field} text-end`}
             inputmode="decimal"
             aria-label={`A part costs, ${place + 1}`}

@@ -68,6 +68,7 @@
         <p class="flex flex-wrap items-center gap-2">
           <label class="flex items-center gap-2"
             >From <input
+              type="text"
               class={`w-24 ${field}`}
               inputmode="numeric"
               placeholder="21:00"
@@ -76,6 +77,7 @@
           >
           <label class="flex items-center gap-2"
             >to <input
+              type="text"
               class={`w-24 ${field}`}
               inputmode="numeric"
               placeholder="08:00"
@@ -94,6 +96,7 @@
       <label class="mt-2 flex items-center justify-between gap-3">
         At most on a day
         <input
+          type="text"
           class={`w-28 text-end ${field}`}
           inputmode="decimal"
           placeholder="any amount"
@@ -104,6 +107,7 @@
       <label class="flex items-center justify-between gap-3">
         At most in a month
         <input
+          type="text"
           class={`w-28 text-end ${field}`}
           inputmode="decimal"
           placeholder="any amount"

@@ -85,8 +85,7 @@ public class Shots extends BrowserTest {
     page.getByText(Pattern.compile("^[\\d,]+ in it$")).first().click();
     shoot("series-people");
     theCard();
-    page.navigate(home + "/settings/texts");
-    shoot("texts");
+    texts();
     page.navigate(home + "/outbox");
     shoot("outbox");
     page.navigate(home + "/responses/" + id("Course places, autumn"));
@@ -143,6 +142,16 @@ public class Shots extends BrowserTest {
     shoot("card");
   }
 
+  /** As an administrator sees them. */
+  private void texts() {
+    page.context().clearCookies();
+    signIn("wilma");
+    page.navigate(home + "/settings/texts");
+    shoot("texts");
+    page.context().clearCookies();
+    signIn("orla");
+  }
+
   /** A mailing by text, else by mail; and what one of its readers writes back by text. */
   private void twoWays() {
     List<Long> people =
@@ -161,6 +170,7 @@ public class Shots extends BrowserTest {
     change.put("text", Map.of("words", SLIPWAY_TEXT, "likeness", "NOWHERE"));
     api.put("/api/mailings/" + mailing, change);
     page.navigate(home + "/mailings/" + mailing);
+    button("Fold Leaves").click();
     shoot("ways");
     sql.sql("update workspace set hold_seconds = 0").update();
     sql.sql("update phone_rules set quiet_from = 0, quiet_to = 0").update();
