@@ -71,8 +71,9 @@
         data-proof-to
       >
         <span class="text-soft">To</span>
-        {proof.toName}{#if proof.phone}, by text to {proof.toAddress}{:else}
-          &lt;{proof.toAddress}&gt;{/if}
+        {proof.phone
+          ? `${proof.toName}, by text to ${proof.toAddress}`
+          : `${proof.toName} <${proof.toAddress}>`}
       </p>
       {#if proof.before.length}
         <p class="truncate text-[0.87rem] text-soft" title={proof.before.join('; ')}>

@@ -67,6 +67,9 @@ public class Consents implements HangsOnPerson.Room {
             Sql.of("t.id"),
             Sql.of("k.topic_id = t.topic_id and k.channel = t.channel")),
         HangsOnPerson.rows(
-            "WAY_CLOSED", Sql.of("way_closed"), Sql.of("t.id"), Sql.of("k.channel = t.channel")));
+            "WAY_CLOSED", Sql.of("way_closed"), Sql.of("t.id"), Sql.of("k.channel = t.channel")),
+        // As it was noted when there was one way: a topic is moved back on all. It moves nothing,
+        // since what the first has left has its like.
+        HangsOnPerson.rows("TOPIC", Sql.of("topic_left"), Sql.of("t.topic_id"), Sql.of("true")));
   }
 }

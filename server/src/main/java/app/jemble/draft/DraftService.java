@@ -139,16 +139,19 @@ public class DraftService {
       throw Problem.wrong("people", "There is nobody to follow up.");
     }
     MailWording words = wordings.of(first);
-    return create(
-        new NewCause(
-            Cause.Kind.MAILING,
-            first.name() + ", again",
-            first.topicId(),
-            sender.id(),
-            first.isPrivate(),
-            mailingId),
-        MailWording.by(words.subject(), "", words.letterheadId(), words.promotional()),
-        Audience.picked(people));
+    long id =
+        create(
+            new NewCause(
+                Cause.Kind.MAILING,
+                first.name() + ", again",
+                first.topicId(),
+                sender.id(),
+                first.isPrivate(),
+                mailingId),
+            MailWording.by(words.subject(), "", words.letterheadId(), words.promotional()),
+            Audience.picked(people));
+    causes.goBy(id, first.ways());
+    return id;
   }
 
   private long create(NewCause cause, MailWording wording, Audience audience) {

@@ -94,7 +94,7 @@ public record TextLetter(Template words, Likeness likeness) {
     Renderer.Rendered rendered = Renderer.render(words, values, own.language(), shared.zone());
     String text = tidy(rendered.text());
     if (likeness == Likeness.EVERYWHERE) {
-      text = LargerAlphabet.mended(text);
+      text = mended(text);
     }
     List<String> links = new ArrayList<>();
     if (shared.countsLinks()) {
@@ -108,6 +108,18 @@ public record TextLetter(Template words, Likeness likeness) {
     return likeness == Likeness.VALUES && value instanceof FieldValue.Text said
         ? FieldValue.text(LargerAlphabet.mended(said.text()))
         : value;
+  }
+
+  /** Plain but for addresses, which would lead elsewhere. */
+  private static String mended(String text) {
+    Matcher found = ADDRESS.matcher(text);
+    StringBuilder out = new StringBuilder();
+    int end = 0;
+    while (found.find()) {
+      out.append(LargerAlphabet.mended(text.substring(end, found.start()))).append(found.group());
+      end = found.end();
+    }
+    return out.append(LargerAlphabet.mended(text.substring(end))).toString();
   }
 
   private static String shortened(String text, String base, String leave, List<String> links) {

@@ -130,6 +130,23 @@ public class TextLetterTest {
         .text();
   }
 
+  /** A plain likeness of an address would lead elsewhere. */
+  @Test
+  public void addressesStayAsTheyAre() {
+    OutgoingText sent =
+        TextLetter.prepare(
+                new TextWording("“Č” at https://quay.example/č–x.", Likeness.EVERYWHERE),
+                YardFields.standard())
+            .letter()
+            .orElseThrow()
+            .compose(
+                COUNTED,
+                new TextLetter.Own(new Address.Phone("+4477"), Values.of(BEA), Locale.UK, TOKEN))
+            .message();
+    assertThat(sent.text()).isEqualTo("\"C\" at https://jemble.example/l/abcdefghijkl/0.");
+    assertThat(sent.links()).containsExactly("https://quay.example/%C4%8D%E2%80%93x");
+  }
+
   @Test
   public void lineEndsAreThoseOfPhones() {
     assertThat(text("One\r\n\r\n\r\n\r\nTwo\r\n")).isEqualTo("One\n\nTwo");
