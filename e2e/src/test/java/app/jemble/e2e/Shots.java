@@ -3,6 +3,7 @@ package app.jemble.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Eventually;
+import app.jemble.TextHouse;
 import app.jemble.standins.text.MessageCentre;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
@@ -17,7 +18,6 @@ import org.testng.annotations.Test;
 public class Shots extends BrowserTest {
 
   private static final int SETTLE_MILLIS = 1800;
-  private static final String HOUSE = "+447700900000";
   private static final String SLIPWAY =
       "<p>Dear {{first_name or \"friend\"}},</p><p>The slipway opens on Saturday at ten. Coffee’s"
           + " on us; tell us whether you come, there are forty places.</p>{{> signature}}";
@@ -30,14 +30,9 @@ public class Shots extends BrowserTest {
   @Override
   protected List<String> moreSettings() {
     if (centre == null) {
-      centre = new MessageCentre(0, "lowen", "secret");
+      centre = new MessageCentre(0, TextHouse.USER, TextHouse.PASSWORD);
     }
-    return List.of(
-        "--jemble.text.host=127.0.0.1",
-        "--jemble.text.port=" + centre.port(),
-        "--jemble.text.user=lowen",
-        "--jemble.text.password=secret",
-        "--jemble.text.sender=" + HOUSE);
+    return TextHouse.through(centre.port());
   }
 
   @AfterClass(alwaysRun = true)
@@ -178,7 +173,9 @@ public class Shots extends BrowserTest {
     String number = awaitText();
     centre.receipts(number, true);
     centre.writes(
-        number, HOUSE.substring(1), List.of("Lovely! Can I bring my sister and her boat?"));
+        number,
+        TextHouse.NUMBER.substring(1),
+        List.of("Lovely! Can I bring my sister and her boat?"));
     String message =
         sql.sql("select id from message where cause_id = ? and address = ?")
             .params(List.of(mailing, number))

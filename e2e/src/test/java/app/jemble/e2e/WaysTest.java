@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Eventually;
+import app.jemble.TextHouse;
 import app.jemble.standins.text.MessageCentre;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
@@ -19,7 +20,6 @@ import org.testng.annotations.Test;
 /** A mailing to sixty goes by text to those who can be texted, by mail to the others. */
 public class WaysTest extends BrowserTest {
 
-  private static final String HOUSE = "+447700900000";
   private static final String PLACE = "Europe/London";
   private static final int TEXTED = 40;
 
@@ -30,15 +30,9 @@ public class WaysTest extends BrowserTest {
   @Override
   protected List<String> moreSettings() {
     if (centre == null) {
-      centre = new MessageCentre(0, "lowen", "secret");
+      centre = new MessageCentre(0, TextHouse.USER, TextHouse.PASSWORD);
     }
-    return List.of(
-        "--jemble.text.host=127.0.0.1",
-        "--jemble.text.port=" + centre.port(),
-        "--jemble.text.user=lowen",
-        "--jemble.text.password=secret",
-        "--jemble.text.sender=" + HOUSE,
-        "--jemble.text.per-second=1000");
+    return TextHouse.through(centre.port());
   }
 
   @Override
@@ -136,7 +130,7 @@ public class WaysTest extends BrowserTest {
     page.navigate(home + "/responses/with/" + message);
     assertThat(page.getByText("Ann " + lastName(1)).first()).isVisible();
     centre.receipts(number(1), true);
-    centre.writes(number(1), HOUSE.substring(1), List.of("Can I bring a friend?"));
+    centre.writes(number(1), TextHouse.NUMBER.substring(1), List.of("Can I bring a friend?"));
     assertThat(page.getByText("Can I bring a friend?")).isVisible();
     assertThat(page.getByText("by text, delivered")).isVisible();
     page.getByLabel(Pattern.compile("^Answer to")).fill("Please do.");
@@ -146,7 +140,7 @@ public class WaysTest extends BrowserTest {
             assertThat(centre.arrived().stream().map(MessageCentre.Text::words))
                 .contains("Please do."));
     assertAccessible("a conversation by text");
-    centre.writes(number(2), HOUSE.substring(1), List.of("STOP"));
+    centre.writes(number(2), TextHouse.NUMBER.substring(1), List.of("STOP"));
     Eventually.holds(
         () -> assertThat(messageValue(mailing, people.get(2), "standing")).isEqualTo("LEFT"));
   }

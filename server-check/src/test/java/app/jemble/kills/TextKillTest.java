@@ -3,6 +3,7 @@ package app.jemble.kills;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.ServerTest;
+import app.jemble.TextHouse;
 import app.jemble.standins.text.MessageCentre;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,7 +19,7 @@ import org.testng.annotations.Test;
  */
 public class TextKillTest extends ServerTest {
 
-  private static final int MESSAGES = 600;
+  private static final int MESSAGES = 400;
   private static final int KILLS = 3;
 
   /** So many of one process are on their way at once. */
@@ -32,7 +33,7 @@ public class TextKillTest extends ServerTest {
   /** Nothing listens there: this process only fills the outbox. */
   @Override
   protected List<String> moreSettings() {
-    return TextKillTrial.settings(1);
+    return TextHouse.through(1);
   }
 
   private List<Long> peopleWithNumbers() {
@@ -66,7 +67,7 @@ public class TextKillTest extends ServerTest {
     assertThat(release(mailing).status()).isEqualTo(200);
     application.close();
 
-    try (MessageCentre centre = new MessageCentre(0, TextKillTrial.USER, TextKillTrial.PASSWORD);
+    try (MessageCentre centre = new MessageCentre(0, TextHouse.USER, TextHouse.PASSWORD);
         TextKillTrial trial = new TextKillTrial(database(), centre, new Random(20261128))) {
       TextKillTrial.Outcome outcome = trial.run(KILLS);
       System.out.println(outcome);

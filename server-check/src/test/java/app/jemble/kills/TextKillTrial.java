@@ -1,5 +1,6 @@
 package app.jemble.kills;
 
+import app.jemble.TextHouse;
 import app.jemble.standins.text.Fault;
 import app.jemble.standins.text.MessageCentre;
 import java.io.IOException;
@@ -27,11 +28,10 @@ import java.util.stream.Collectors;
 /** Two processes empty an outbox of texts, killed (SIGKILL) at random, through a moody centre. */
 final class TextKillTrial implements AutoCloseable {
 
-  static final String USER = "lowen";
-  static final String PASSWORD = "secret";
+  /** So that there is something left to kill. */
+  private static final int PARTS_A_SECOND = 60;
 
-  private static final String HOUSE = "+447700900999";
-  private static final Duration LIMIT = Duration.ofMinutes(3);
+  private static final Duration LIMIT = Duration.ofMinutes(5);
 
   /** One in so many submits is dropped before it is taken, one after, one asked to slow down. */
   private static final int MOODS = 120;
@@ -84,19 +84,8 @@ final class TextKillTrial implements AutoCloseable {
                 "--jemble.outbox.poll-every=100ms",
                 "--jemble.outbox.journal=" + folder.resolve("journals"),
                 "--jemble.outbox.lease=10h"));
-    settings.addAll(settings(centre.port()));
+    settings.addAll(TextHouse.through(centre.port(), PARTS_A_SECOND));
     this.processes = new KilledProcesses(2, settings, folder.resolve("processes.log"));
-  }
-
-  /** Of a process that texts through a port. */
-  static List<String> settings(int port) {
-    return List.of(
-        "--jemble.text.host=127.0.0.1",
-        "--jemble.text.port=" + port,
-        "--jemble.text.user=" + USER,
-        "--jemble.text.password=" + PASSWORD,
-        "--jemble.text.sender=" + HOUSE,
-        "--jemble.text.per-second=60");
   }
 
   private Fault mood(int submit) {
@@ -117,7 +106,9 @@ final class TextKillTrial implements AutoCloseable {
   private void rings(MessageCentre.Text text, List<String> parts) {
     later(() -> centre.receipts(text.to(), true));
     if (Math.floorMod(text.to().hashCode(), ANSWERS_ONE_IN) == 0 && writers.add(text.to())) {
-      later(() -> centre.writes(text.to(), HOUSE.substring(1), List.of("Yes, ", "please")));
+      later(
+          () ->
+              centre.writes(text.to(), TextHouse.NUMBER.substring(1), List.of("Yes, ", "please")));
     }
   }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jemble.Api;
 import app.jemble.Eventually;
 import app.jemble.ServerTest;
+import app.jemble.TextHouse;
 import app.jemble.standins.text.MessageCentre;
 import java.time.Duration;
 import java.time.ZoneId;
@@ -20,7 +21,6 @@ import tools.jackson.databind.node.ObjectNode;
 /** A mailing goes by text to those who have a number, by mail to the others, and is answered. */
 public class TextMailingTest extends ServerTest {
 
-  private static final String HOUSE = "+447700900000";
   private static final String PLACE = "Europe/London";
 
   private MessageCentre centre;
@@ -29,15 +29,9 @@ public class TextMailingTest extends ServerTest {
   @Override
   protected List<String> moreSettings() {
     if (centre == null) {
-      centre = new MessageCentre(0, "lowen", "secret");
+      centre = new MessageCentre(0, TextHouse.USER, TextHouse.PASSWORD);
     }
-    return List.of(
-        "--jemble.text.host=127.0.0.1",
-        "--jemble.text.port=" + centre.port(),
-        "--jemble.text.user=lowen",
-        "--jemble.text.password=secret",
-        "--jemble.text.sender=" + HOUSE,
-        "--jemble.text.per-second=1000");
+    return TextHouse.through(centre.port());
   }
 
   @Override
@@ -181,7 +175,7 @@ public class TextMailingTest extends ServerTest {
                         .query(Integer.class)
                         .single())
                 .isEqualTo(1));
-    centre.writes(ann, HOUSE.substring(1), List.of("Yes, with ", "three friends ж"));
+    centre.writes(ann, TextHouse.NUMBER.substring(1), List.of("Yes, with ", "three friends ж"));
     Eventually.holds(() -> assertThat(standing(mailing, texted)).isEqualTo("REPLIED"));
     String message = messageValue(mailing, texted, "id");
     JsonNode talk = api.get("/api/conversations/" + message).json();
@@ -227,10 +221,10 @@ public class TextMailingTest extends ServerTest {
     long mailing = draftByText(List.of(texted), "Hello");
     release(mailing);
     awaitSettled(mailing);
-    centre.writes(ann, HOUSE.substring(1), List.of(" stop. "));
+    centre.writes(ann, TextHouse.NUMBER.substring(1), List.of(" stop. "));
     Eventually.holds(
         () -> assertThat(textsTo(ann)).contains("You will get no more texts from us."));
-    centre.writes(ann, HOUSE.substring(1), List.of("STOP"));
+    centre.writes(ann, TextHouse.NUMBER.substring(1), List.of("STOP"));
     Eventually.holds(
         () ->
             assertThat(

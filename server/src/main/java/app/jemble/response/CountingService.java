@@ -2,6 +2,7 @@ package app.jemble.response;
 
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
+import app.jemble.core.record.Words;
 import app.jemble.core.response.AddressRange;
 import app.jemble.core.response.FetchRules;
 import app.jemble.problem.Problem;
@@ -10,7 +11,6 @@ import app.jemble.workspace.WorkspaceService;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import org.springframework.stereotype.Service;
 
 /** By what signs a fetch is taken for software's; administrators tune them. */
@@ -97,15 +97,7 @@ public class CountingService {
   }
 
   private static List<String> words(List<String> given) {
-    List<String> words =
-        given == null
-            ? List.of()
-            : given.stream()
-                .filter(Objects::nonNull)
-                .map(String::strip)
-                .filter(w -> !w.isEmpty())
-                .distinct()
-                .toList();
+    List<String> words = Words.each(given);
     if (words.size() > MOST_WORDS || words.stream().anyMatch(w -> w.length() > LONGEST_WORD)) {
       throw Problem.wrong("agents", "At most 200 words or ranges, of at most 100 characters each.");
     }

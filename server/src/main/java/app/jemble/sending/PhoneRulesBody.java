@@ -1,6 +1,7 @@
 package app.jemble.sending;
 
 import app.jemble.core.pace.QuietHours;
+import app.jemble.core.record.Words;
 import app.jemble.core.text.StopWords;
 import app.jemble.core.text.TextPrices;
 import app.jemble.core.text.TextPrices.Price;
@@ -12,7 +13,6 @@ import java.time.LocalTime;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Objects;
 import java.util.Set;
 
 /**
@@ -80,15 +80,7 @@ record PhoneRulesBody(
   }
 
   private static List<String> words(List<String> given) {
-    List<String> words =
-        given == null
-            ? List.of()
-            : given.stream()
-                .filter(Objects::nonNull)
-                .map(String::strip)
-                .filter(word -> !word.isEmpty())
-                .distinct()
-                .toList();
+    List<String> words = Words.each(given);
     if (words.size() > MOST_WORDS || words.stream().anyMatch(w -> w.length() > LONGEST)) {
       throw Problem.wrong("stopWords", "At most 100 words, of at most 100 characters each.");
     }

@@ -3,6 +3,7 @@ package app.jemble.core.record;
 import java.text.Normalizer;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
@@ -45,6 +46,18 @@ public final class Words {
    */
   public static String tidy(String given) {
     return AROUND.matcher(UNWANTED.matcher(given).replaceAll("")).replaceAll("");
+  }
+
+  /** Words given one a line: each once, without blanks around, and no empty ones. */
+  public static List<String> each(List<String> given) {
+    return given == null
+        ? List.of()
+        : given.stream()
+            .filter(Objects::nonNull)
+            .map(String::strip)
+            .filter(word -> !word.isEmpty())
+            .distinct()
+            .toList();
   }
 
   /** The name most like the given one, when one is near enough to be meant. */
