@@ -17,9 +17,7 @@
   const house = createQuery(waysQuery);
   /** Ways of this house that something can be written for, and that it does not go yet. */
   const others = $derived(
-    (house.data ?? [])
-      .map((way) => way.channel)
-      .filter((way) => (way === 'EMAIL' || way === 'TEXT') && !writing.ways.includes(way))
+    (house.data ?? []).map((way) => way.channel).filter((way) => !writing.ways.includes(way))
   );
   const several = $derived(writing.ways.length > 1);
   const shown = $derived(several || writing.ways[0] !== 'EMAIL' || (editable && others.length > 0));

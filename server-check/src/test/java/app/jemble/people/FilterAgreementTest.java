@@ -9,6 +9,7 @@ import app.jemble.core.filter.FilterMatch;
 import app.jemble.core.filter.FilterSentence;
 import app.jemble.core.filter.FilterSentenceReader;
 import app.jemble.core.filter.RandomFilters;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -255,7 +256,7 @@ public class FilterAgreementTest extends ServerTest {
         PersonRecord p = records.remove(id);
         Reach.Facts facts =
             new Reach.Facts(p.email(), p.askedNot(), false, p.doNotWrite(), false, false);
-        assertThat(Reach.byEmail(facts)).as(p.name() + " " + p.email()).isEqualTo(reach);
+        assertThat(Reach.by(Channel.EMAIL, facts)).as(p.name() + " " + p.email()).isEqualTo(reach);
         seen.add(reach);
       }
     }

@@ -12,6 +12,7 @@ import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Words;
+import app.jemble.core.text.Allowance;
 import app.jemble.people.PersonRecord;
 import app.jemble.sending.PhoneRuleService;
 import app.jemble.workspace.Workspace;
@@ -271,7 +272,7 @@ class CheckController {
       return null;
     }
     Workspace house = workspace.current();
-    PhoneRuleService.Left left = phones.left(house.zoneId());
+    Allowance left = phones.left(house.zoneId());
     return new TextCost(everyone.texts(), house.currency(), left.today(), left.month());
   }
 

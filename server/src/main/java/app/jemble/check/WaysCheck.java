@@ -5,6 +5,8 @@ import app.jemble.core.check.ReleaseCheck;
 import app.jemble.core.check.TextCheck;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.reach.Channel;
+import app.jemble.core.text.Allowance;
+import app.jemble.core.text.Allowance.Over;
 import app.jemble.message.Letter;
 import app.jemble.sending.PhoneRuleService;
 import app.jemble.workspace.WorkspaceService;
@@ -49,15 +51,15 @@ class WaysCheck {
       return;
     }
     ZoneId house = workspace.current().zoneId();
-    PhoneRuleService.Left left = phones.left(house);
+    Allowance left = phones.left(house);
     BigDecimal ofDay = texts.cost().multiply(BigDecimal.valueOf(plan.shareOfFullestDay(house)));
-    if (left.month() != null && texts.cost().compareTo(left.month()) > 0) {
-      look.check().overAllowance(over("The texts cost ", texts.cost(), left.month(), "this month"));
-    } else if (left.today() != null && ofDay.compareTo(left.today()) > 0) {
-      look.check()
-          .overAllowance(
-              over("On one day the texts cost ", ofDay, left.today(), "a day; spread them"));
-    }
+    left.exceededBy(texts.cost(), ofDay)
+        .map(
+            over ->
+                over == Over.MONTH
+                    ? over("The texts cost ", texts.cost(), left.month(), "this month")
+                    : over("On one day the texts cost ", ofDay, left.today(), "a day; spread them"))
+        .ifPresent(look.check()::overAllowance);
   }
 
   private String over(String what, BigDecimal cost, BigDecimal left, String of) {

@@ -4,8 +4,6 @@ import app.jemble.carrier.text.TextCarrier;
 import app.jemble.consent.Consents;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
-import app.jemble.core.response.ResponseKind;
-import app.jemble.core.text.ReceiptState;
 import app.jemble.inbound.InboundTexts;
 import app.jemble.response.ResponseService;
 import app.jemble.sending.PhoneRuleService;
@@ -14,7 +12,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -82,21 +79,14 @@ public class PhoneRun {
 
   private void place(PhoneMapper.Receipt receipt) {
     mapper.place(receipt.id(), receipt.messageId(), clock.instant());
-    kind(receipt.state())
+    receipt
+        .state()
+        .response()
         .ifPresent(
             kind ->
                 responses
                     .message(receipt.token())
                     .ifPresent(message -> responses.note(message, kind, receipt.words(), null)));
-  }
-
-  /** What did not arrive came back: for good only where the number is at fault. */
-  private static Optional<ResponseKind> kind(ReceiptState state) {
-    return switch (state) {
-      case UNDELIVERABLE -> Optional.of(ResponseKind.RETURNED_HARD);
-      case EXPIRED, REJECTED -> Optional.of(ResponseKind.RETURNED_SOFT);
-      case DELIVERED, UNKNOWN -> Optional.empty();
-    };
   }
 
   /** Answers whether it asked for no more texts and was heard for the first time. */

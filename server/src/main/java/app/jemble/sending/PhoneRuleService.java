@@ -1,6 +1,7 @@
 package app.jemble.sending;
 
 import app.jemble.core.pace.QuietHours;
+import app.jemble.core.text.Allowance;
 import app.jemble.core.text.TextPrices;
 import app.jemble.core.text.TextPrices.Price;
 import app.jemble.problem.Problem;
@@ -42,18 +43,11 @@ public class PhoneRuleService {
         stored.version());
   }
 
-  /**
-   * What may still be spent on texts.
-   *
-   * @param today null where there is no limit, as {@code month}; never below nothing
-   */
-  public record Left(BigDecimal today, BigDecimal month) {}
-
   /** What is left of the allowances on the workspace's day and in its month. */
-  public Left left(ZoneId house) {
+  public Allowance left(ZoneId house) {
     PhoneRulesMapper.Stored stored = mapper.find();
     LocalDate day = LocalDate.ofInstant(clock.instant(), house);
-    return new Left(
+    return new Allowance(
         left(stored.mostADay(), day.atStartOfDay(house).toInstant()),
         left(stored.mostAMonth(), day.withDayOfMonth(1).atStartOfDay(house).toInstant()));
   }

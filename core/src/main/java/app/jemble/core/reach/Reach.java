@@ -54,11 +54,6 @@ public enum Reach {
     }
   }
 
-  /** The first reason that holds, or {@link #READY}. */
-  public static Reach byEmail(Facts facts) {
-    return by(Channel.EMAIL, facts);
-  }
-
   /** The first reason that holds on a channel, or {@link #READY}. */
   public static Reach by(Channel channel, Facts facts) {
     if (facts.address() == null || facts.address().isBlank()) {

@@ -3,7 +3,6 @@ package app.jemble.core.reach;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Function;
 
 /**
@@ -73,11 +72,5 @@ public record Ways(List<Channel> inOrder) {
 
   public boolean has(Channel channel) {
     return inOrder.contains(channel);
-  }
-
-  /** As people read them: {@code app, else text message, else e-mail}. */
-  public String words() {
-    return String.join(
-        ", else ", inOrder.stream().map(way -> way.words().toLowerCase(Locale.ROOT)).toList());
   }
 }

@@ -1,7 +1,9 @@
 package app.jemble.core.text;
 
+import app.jemble.core.response.ResponseKind;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /** What the network says that became of a text (SMPP v3.4, appendix B). */
 public enum ReceiptState {
@@ -28,6 +30,17 @@ public enum ReceiptState {
 
   public String words() {
     return words;
+  }
+
+  /**
+   * As what it counts: what did not arrive came back, for good only where the number is at fault.
+   */
+  public Optional<ResponseKind> response() {
+    return switch (this) {
+      case UNDELIVERABLE -> Optional.of(ResponseKind.RETURNED_HARD);
+      case EXPIRED, REJECTED -> Optional.of(ResponseKind.RETURNED_SOFT);
+      case DELIVERED, UNKNOWN -> Optional.empty();
+    };
   }
 
   /** Nothing more comes after it. */

@@ -23,13 +23,13 @@ public class ReachTest {
 
   @Test
   public void sameAddressComesAfterWhatHoldsForTheAddressAndBeforeLeftOut() {
-    assertThat(Reach.byEmail(new Facts(BEA, false, false, true, true, true)))
+    assertThat(Reach.by(Channel.EMAIL, new Facts(BEA, false, false, true, true, true)))
         .isEqualTo(Reach.DO_NOT_WRITE);
-    assertThat(Reach.byEmail(new Facts(BEA, false, true, false, true, true)))
+    assertThat(Reach.by(Channel.EMAIL, new Facts(BEA, false, true, false, true, true)))
         .isEqualTo(Reach.LEFT_TOPIC);
-    assertThat(Reach.byEmail(new Facts(BEA, false, false, false, true, true)))
+    assertThat(Reach.by(Channel.EMAIL, new Facts(BEA, false, false, false, true, true)))
         .isEqualTo(Reach.SAME_ADDRESS);
-    assertThat(Reach.byEmail(new Facts(BEA, false, false, false, false, true)))
+    assertThat(Reach.by(Channel.EMAIL, new Facts(BEA, false, false, false, false, true)))
         .isEqualTo(Reach.LEFT_OUT);
   }
 
@@ -74,6 +74,6 @@ public class ReachTest {
   }
 
   private static Reach reach(String address, boolean asked, boolean left, boolean doNotWrite) {
-    return Reach.byEmail(new Facts(address, asked, left, doNotWrite, false, false));
+    return Reach.by(Channel.EMAIL, new Facts(address, asked, left, doNotWrite, false, false));
   }
 }

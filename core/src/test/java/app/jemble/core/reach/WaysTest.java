@@ -65,7 +65,6 @@ public class WaysTest {
     assertThatThrownBy(() -> new Ways(List.of())).isInstanceOf(IllegalArgumentException.class);
     assertThatThrownBy(() -> new Ways(List.of(Channel.TEXT, Channel.TEXT)))
         .isInstanceOf(IllegalArgumentException.class);
-    assertThat(APP_TEXT_MAIL.words()).isEqualTo("app, else text message, else e-mail");
   }
 
   /** Over random people and ways: each counted once, none on a way that is shut or comes later. */
