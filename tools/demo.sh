@@ -26,17 +26,18 @@ demo() {
   [ "$speed" = 1 ] || database="${database}_at_$speed"
   make_database "$database"
 
-  local smtp imap texts port app
+  local smtp imap texts push port app
   smtp="$(free_port)"
   imap="$(free_port)"
   texts="$(free_port)"
+  push="$(free_port 8099)"
   port="$(free_port "${JEMBLE_PORT:-8080}")"
   mkdir -p "$run"
   : >"$run/jemble.log"
   java -Xmx512m -jar "$office_jar" --smtp-port="$smtp" --imap-port="$imap" \
-    --text-port="$texts" --day-seconds="$day_seconds" >"$run/post-office.log" 2>&1 &
+    --text-port="$texts" --push-port="$push" --app-links="$run/$database.apps" --day-seconds="$day_seconds" >"$run/post-office.log" 2>&1 &
   echo $! >>"$pids"
-  start_app "$people" "$speed" "$database" "$port" "$smtp" "$imap" "$texts"
+  start_app "$people" "$speed" "$database" "$port" "$smtp" "$imap" "$texts" "$push"
   wait_for 300 demo_answers "$port" "$app" || { tail -n 30 "$run/jemble.log" >&2; fail "the application did not start; see .run/jemble.log"; }
   cat <<TEXT
 
@@ -58,7 +59,7 @@ TEXT
     wait "$app" || status=$?
     [ "$status" = 3 ] || return "$status"
     say "Jemble ran out of memory; it is started anew."
-    start_app "$people" "$speed" "$database" "$port" "$smtp" "$imap" "$texts"
+    start_app "$people" "$speed" "$database" "$port" "$smtp" "$imap" "$texts" "$push"
   done
 }
 
@@ -69,7 +70,8 @@ start_app() {
     JEMBLE_IMAP_PORT="$6" JEMBLE_IMAP_USER=post JEMBLE_IMAP_PASSWORD=post-office \
     JEMBLE_IMAP_EVERY=2s JEMBLE_TEXT_HOST=127.0.0.1 JEMBLE_TEXT_PORT="$7" \
     JEMBLE_TEXT_USER=lowen JEMBLE_TEXT_PASSWORD=quay-txt JEMBLE_TEXT_SENDER=+447700900000 \
-    JEMBLE_DEMO_ENABLED=true JEMBLE_DEMO_PEOPLE="$1" \
+    JEMBLE_PUSH_SERVICES="http://127.0.0.1:$8" JEMBLE_PUSH_CONTACT=mailto:post@ternquay.example \
+    JEMBLE_DEMO_APP_LINKS="$run/$3.apps" JEMBLE_DEMO_ENABLED=true JEMBLE_DEMO_PEOPLE="$1" \
     JEMBLE_DEMO_PASSWORD=lowen-quay JEMBLE_CLOCK_SPEED="$2" \
     JEMBLE_CLOCK_FROM="$(clock_from "$3")" \
     java "-Xmx${JEMBLE_DEMO_MEMORY:-2g}" -XX:+ExitOnOutOfMemoryError "$(class_archive)" \
@@ -123,6 +125,6 @@ gone() { ! kill -0 "$1" 2>/dev/null; }
 
 forget_data() {
   drop_cluster demo
-  rm -f "$run"/*.clock
+  rm -f "$run"/*.clock "$run"/*.apps
   say "The demo's data is gone; the next demo begins anew."
 }

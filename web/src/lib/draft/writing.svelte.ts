@@ -3,41 +3,7 @@ import type { AudiencePart, WholeMailing, ShownPart, ChangeBody, SendPlan } from
 import { forget, keepAside, keptAside, type Aside } from './aside';
 import { Autosave } from './autosave.svelte';
 import { isNamedBy, namedBy } from './naming';
-
-/** What is written of a mailing, besides its version and the template it began from. */
-const WRITTEN = [
-  'name',
-  'subject',
-  'body',
-  'topicId',
-  'letterheadId',
-  'promotional',
-  'voice',
-  'repliesTo',
-  'replyColleague',
-  'private',
-  'recordEach',
-  'parts',
-  'leftOutParts',
-  'picks',
-  'leftOut',
-  'plan',
-  'countOpens',
-  'countClicks',
-  'ways',
-  'text'
-] as const;
-
-const AT_ONCE: SendPlan = {
-  startWall: null,
-  startOwn: false,
-  startZone: null,
-  wavePeople: null,
-  waveGapSeconds: 900,
-  hours: null,
-  ownClock: false,
-  doneBy: null
-};
+import { AT_ONCE, WRITTEN } from './written';
 
 /** One mailing on the mailing's screen: what is written is saved by itself, a moment after the last key. */
 export class Writing {
@@ -72,6 +38,7 @@ export class Writing {
   countClicks = $state(true);
   ways = $state.raw<WholeMailing['ways']>(['EMAIL']);
   text = $state.raw<WholeMailing['text']>({ words: '', likeness: 'NOWHERE' });
+  notice = $state.raw<WholeMailing['notice']>({ title: '', words: '', link: '' });
 
   /** Whether nobody has named it, so that its subject does. */
   #followsSubject = false;
@@ -107,7 +74,9 @@ export class Writing {
   }
 
   #put(written: Pick<WholeMailing, (typeof WRITTEN)[number]> | ChangeBody) {
-    Object.assign(this, Object.fromEntries(WRITTEN.map((what) => [what, written[what]])));
+    // What was kept aside by an older page lacks what is newer; that stays as it is.
+    const known = WRITTEN.filter((what) => written[what] !== undefined);
+    Object.assign(this, Object.fromEntries(known.map((what) => [what, written[what]])));
     this.#followsSubject = isNamedBy(this.subject, this.name);
   }
 
@@ -209,7 +178,8 @@ export class Writing {
       countOpens: this.countOpens,
       countClicks: this.countClicks,
       ways: this.ways,
-      text: this.text
+      text: this.text,
+      notice: this.notice
     };
   }
 }

@@ -10,6 +10,7 @@ const mailing: WholeMailing = {
   body: '<p>Hello</p>',
   ways: ['EMAIL'],
   text: { words: '', likeness: 'NOWHERE' },
+  notice: { title: '', words: '', link: '' },
   templateId: null,
   templateName: null,
   templateVersion: null,

@@ -10,6 +10,7 @@
   import FilesLine from '$lib/message/FilesLine.svelte';
   import FindingList from '$lib/check/FindingList.svelte';
   import type { Which } from '$lib/check/checkParts';
+  import NoticePart from '$lib/ways/NoticePart.svelte';
   import TextPart from '$lib/ways/TextPart.svelte';
   import WaysLine from '$lib/ways/WaysLine.svelte';
   import OwnBand from '$lib/message/OwnBand.svelte';
@@ -35,6 +36,7 @@
   /** Somebody's own words are those of a mail. */
   const byMail = $derived(own.person !== null || writing.ways.includes('EMAIL'));
   const byText = $derived(own.person === null && writing.ways.includes('TEXT'));
+  const byApp = $derived(own.person === null && writing.ways.includes('APP'));
 
   const letterheads = createQuery(letterheadsQuery);
   const paper = $derived(
@@ -97,6 +99,9 @@
   {/if}
   {#if byText}
     <TextPart {writing} {fields} {hints} {check} {proof} {editable} alone={!byMail} />
+  {/if}
+  {#if byApp}
+    <NoticePart {writing} {fields} {hints} {proof} {editable} alone={!byMail && !byText} />
   {/if}
   {#if check && editable && !own.person}<FindingList {writing} {check} {onshow} />{/if}
   <div

@@ -4,8 +4,9 @@
   import Panel from '$lib/ui/Panel.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import MissingValues from './MissingValues.svelte';
+  import NoticeProof from '$lib/ways/NoticeProof.svelte';
   import PhoneProof from '$lib/ways/PhoneProof.svelte';
-  import { byWay } from '$lib/ways/ways';
+  import { byWay, proofTo } from '$lib/ways/ways';
   import ProofViews from '$lib/letter/ProofViews.svelte';
 
   interface Props {
@@ -65,22 +66,16 @@
     <Trouble {error} />
   {:else if proof}
     <div class="flex h-full min-h-80 flex-col p-3">
-      <p
-        class="truncate text-[0.87rem]"
-        title={`${proof.toName} <${proof.toAddress}>`}
-        data-proof-to
-      >
+      <p class="truncate text-[0.87rem]" title={proofTo(proof)} data-proof-to>
         <span class="text-soft">To</span>
-        {proof.phone
-          ? `${proof.toName}, by text to ${proof.toAddress}`
-          : `${proof.toName} <${proof.toAddress}>`}
+        {proofTo(proof)}
       </p>
       {#if proof.before.length}
         <p class="truncate text-[0.87rem] text-soft" title={proof.before.join('; ')}>
           {byWay(proof.channel)}, since {proof.before.join('; ').toLowerCase()}
         </p>
       {/if}
-      {#if !proof.phone}
+      {#if proof.channel === 'EMAIL'}
         <p class="truncate text-[0.87rem]" title={`${proof.fromName} <${proof.fromAddress}>`}>
           <span class="text-soft">From</span>
           {proof.fromName} &lt;{proof.fromAddress}&gt;{#if proof.replyAddress}<span
@@ -100,6 +95,8 @@
       {/if}
       {#if proof.phone}
         <PhoneProof phone={proof.phone} />
+      {:else if proof.notice}
+        <NoticeProof notice={proof.notice} />
       {:else}
         <ProofViews {proof} />
         <p class="mt-2 flex flex-wrap gap-x-3 text-[0.87rem]">

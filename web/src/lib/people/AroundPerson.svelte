@@ -8,6 +8,7 @@
   import Panel from '$lib/ui/Panel.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
+  import AppPanel from './AppPanel.svelte';
   import AgreedPanel from '$lib/signup/AgreedPanel.svelte';
   import OfficePanel from './OfficePanel.svelte';
 
@@ -95,5 +96,6 @@
     </ul>
   </Panel>
 {/if}
+{#if mayChange && !person.archivedAt}<AppPanel personId={person.id} />{/if}
 <AgreedPanel personId={person.id} />
 <OfficePanel {person} {mayChange} />

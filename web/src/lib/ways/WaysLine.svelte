@@ -5,7 +5,16 @@
   import type { Writing } from '$lib/draft/writing.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery } from '@tanstack/svelte-query';
-  import { proposedText, sooner, wayName, withoutWay, withWay, type Channel } from './ways';
+  import {
+    proposedNotice,
+    proposedText,
+    sooner,
+    wayName,
+    withoutWay,
+    withWay,
+    byWay,
+    type Channel
+  } from './ways';
 
   interface Props {
     writing: Writing;
@@ -29,9 +38,13 @@
   }
 
   function add(way: Channel) {
-    const proposed = way === 'TEXT' && !writing.text.words.trim();
-    if (proposed) writing.text = { ...writing.text, words: proposedText(writing.body) };
-    go(withWay(writing.ways, way), `It is tried by ${wayName(way)} first.`);
+    if (way === 'TEXT' && !writing.text.words.trim()) {
+      writing.text = { ...writing.text, words: proposedText(writing.body) };
+    }
+    if (way === 'APP' && !writing.notice.title.trim() && !writing.notice.words.trim()) {
+      writing.notice = proposedNotice(writing.subject, writing.body);
+    }
+    go(withWay(writing.ways, way), `It is tried ${byWay(way)} first.`);
   }
 
   const reached = (way: Channel) => check?.ways.find((w) => w.channel === way)?.people;
@@ -53,7 +66,7 @@
             class="min-h-[24px] text-kelp hover:text-ink"
             aria-label={`Try ${wayName(way)} sooner`}
             title={`Try ${wayName(way)} before ${wayName(writing.ways[place - 1] ?? way)}`}
-            onclick={() => go(sooner(writing.ways, way), `By ${wayName(way)} is tried sooner.`)}
+            onclick={() => go(sooner(writing.ways, way), `It is tried sooner ${byWay(way)}.`)}
             >↰</button
           >
         {/if}
@@ -67,7 +80,7 @@
             class="min-h-[24px] px-0.5 text-soft hover:text-ink"
             aria-label={`Do not go by ${wayName(way)}`}
             title={`Do not go by ${wayName(way)}`}
-            onclick={() => go(withoutWay(writing.ways, way), `It does not go by ${wayName(way)}.`)}
+            onclick={() => go(withoutWay(writing.ways, way), `It does not go ${byWay(way)}.`)}
             >×</button
           >
         {/if}

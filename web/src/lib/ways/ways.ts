@@ -1,4 +1,4 @@
-import type { WholeMailing } from '$lib/api/types';
+import type { Proof, WholeMailing } from '$lib/api/types';
 
 export type Channel = WholeMailing['ways'][number];
 
@@ -22,6 +22,13 @@ export const wayName = (way: Channel) => NAMES[way];
 /** How somebody is reached: "by text". */
 export const byWay = (way: Channel) => BY[way];
 
+/** Whom a proof is to, and where. */
+export function proofTo(proof: Proof): string {
+  if (proof.channel === 'TEXT') return `${proof.toName}, by text to ${proof.toAddress}`;
+  if (proof.channel === 'APP') return `${proof.toName}, in ${proof.toAddress}`;
+  return `${proof.toName} <${proof.toAddress}>`;
+}
+
 /** A way that is added is tried before those that are there, since it reaches fewer. */
 export function withWay(ways: Channel[], added: Channel): Channel[] {
   return ways.includes(added) ? ways : [added, ...ways];
@@ -40,6 +47,18 @@ export function sooner(ways: Channel[], moved: Channel): Channel[] {
   const next = [...ways];
   next.splice(place - 1, 2, moved, ways[place - 1] ?? moved);
   return next;
+}
+
+/** A notice to begin from: the subject, all that the mail says, and where its first link leads. */
+export function proposedNotice(subject: string, body: string) {
+  const mail = new DOMParser().parseFromString(body, 'text/html').body;
+  const links = [...mail.querySelectorAll('a[href]')].map((a) => a.getAttribute('href') ?? '');
+  for (const a of mail.querySelectorAll('a[href]')) a.removeAttribute('href');
+  return {
+    title: subject,
+    words: proposedText(mail.innerHTML),
+    link: links.find((link) => /^(https?:|\{\{)/i.test(link)) ?? ''
+  };
 }
 
 const BLOCKS = new Set([

@@ -3,6 +3,7 @@
   import { instead } from '$lib/api/instead';
   import type { PhoneRules } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
+  import PushService from '$lib/settings/PushService.svelte';
   import TextPrices from '$lib/settings/TextPrices.svelte';
   import TextService from '$lib/settings/TextService.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -51,8 +52,8 @@
 <PageHead
   title="Texts and phones"
   words={mayChange
-    ? 'The text service, its prices, and when no phone rings.'
-    : 'The text service, its prices, and when no phone rings. Only an administrator changes it.'}
+    ? 'The text service, our app, and when no phone rings.'
+    : 'The text service, our app, and when no phone rings. Only an administrator changes it.'}
 >
   {#snippet actions()}{#if mayChange}<HouseButton weight="main" onclick={save}>Save</HouseButton
       >{/if}{/snippet}
@@ -63,6 +64,7 @@
   <div class="grid grid-cols-3 items-start gap-3 max-lg:grid-cols-1">
     <div class="flex flex-col gap-3">
       <TextService {mayChange} />
+      <PushService {mayChange} />
       <fieldset class="panel flex flex-col gap-2 p-4" disabled={!mayChange}>
         <h2 class="text-[1rem]">Quiet hours</h2>
         <p class="flex flex-wrap items-center gap-2">

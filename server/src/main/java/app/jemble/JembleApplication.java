@@ -1,5 +1,6 @@
 package app.jemble;
 
+import app.jemble.carrier.notice.NoticeSettings;
 import app.jemble.carrier.text.TextSettings;
 import app.jemble.inbound.SortMail;
 import app.jemble.settings.JembleSettings;
@@ -12,7 +13,7 @@ import org.springframework.boot.context.properties.EnableConfigurationProperties
 
 /** Starts Jemble; with the word "sort-mail" and files, says what mails are instead. */
 @SpringBootApplication
-@EnableConfigurationProperties({JembleSettings.class, TextSettings.class})
+@EnableConfigurationProperties({JembleSettings.class, TextSettings.class, NoticeSettings.class})
 public class JembleApplication {
 
   private static final String SORT_MAIL = "sort-mail";

@@ -117,17 +117,16 @@ class DemoMailings {
   }
 
   private OutgoingMessage mail(long mailing, Reader reader, Instant at, String token) {
-    return (OutgoingMessage)
-        texts.write(
-            new OutgoingTexts.ToWrite(
-                mailing,
-                new PersonId(reader.id()),
-                new Address.Email(reader.email()),
-                reader.name(),
-                token,
-                frozen(reader),
-                ThreadPlace.NEW),
-            at);
+    OutgoingTexts.ToWrite message =
+        new OutgoingTexts.ToWrite(
+            mailing,
+            new PersonId(reader.id()),
+            new Address.Email(reader.email()),
+            reader.name(),
+            token,
+            frozen(reader),
+            ThreadPlace.NEW);
+    return (OutgoingMessage) texts.begin(List.of(message)).write(message, at);
   }
 
   /** A message that waits in the outbox; its token is a real secret, since it will really leave. */

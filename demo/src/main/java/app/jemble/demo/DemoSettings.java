@@ -8,6 +8,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param people how many people, 1 or more
  * @param seed the same seed gives the same data
  * @param series whether there are series, which write by themselves as time goes on
+ * @param appLinks a file to which the links of those who have the app are written; empty for none
  * @param password of the demo's colleagues
  */
 @ConfigurationProperties("jemble.demo")
@@ -16,4 +17,5 @@ record DemoSettings(
     @DefaultValue("1500") int people,
     @DefaultValue("2026") long seed,
     @DefaultValue("true") boolean series,
+    @DefaultValue("") String appLinks,
     @DefaultValue("") String password) {}

@@ -2,12 +2,19 @@ package app.jemble.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.AppHouse;
 import app.jemble.Eventually;
 import app.jemble.TextHouse;
+import app.jemble.standins.push.PretendApps;
+import app.jemble.standins.push.PushService;
 import app.jemble.standins.text.MessageCentre;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -24,20 +31,34 @@ public class Shots extends BrowserTest {
   private static final String SLIPWAY_TEXT =
       "Dear {{first_name or \"friend\"}}, the slipway opens on Saturday at ten. Coffee’s on us!"
           + " Coming? https://ternquay.example/slipway";
+  private static final Map<String, String> SLIPWAY_NOTICE =
+      Map.of(
+          "title", "The slipway opens on Saturday",
+          "words",
+              "{{first_name or \"Friend\"}}, it is at ten, and coffee’s on us. Are you coming?",
+          "link", "https://ternquay.example/slipway");
 
   private MessageCentre centre;
+  private PushService service;
+  private PretendApps apps;
 
   @Override
   protected List<String> moreSettings() {
     if (centre == null) {
       centre = new MessageCentre(0, TextHouse.USER, TextHouse.PASSWORD);
+      service = new PushService(0);
+      apps = new PretendApps(service, Duration.ofDays(1), 7);
     }
-    return TextHouse.through(centre.port());
+    List<String> settings = new ArrayList<>(TextHouse.through(centre.port()));
+    settings.addAll(AppHouse.through(service));
+    return settings;
   }
 
   @AfterClass(alwaysRun = true)
-  public void closeCentre() {
+  public void closeServices() {
     centre.close();
+    apps.close();
+    service.close();
   }
 
   @Override
@@ -85,7 +106,7 @@ public class Shots extends BrowserTest {
     shoot("outbox");
     page.navigate(home + "/responses/" + id("Course places, autumn"));
     shoot("responses");
-    twoWays();
+    threeWays();
     dark();
     page.navigate(home + "/leave/" + genuineToken());
     shoot("leaving");
@@ -147,8 +168,8 @@ public class Shots extends BrowserTest {
     signIn("orla");
   }
 
-  /** A mailing by text, else by mail; and what one of its readers writes back by text. */
-  private void twoWays() {
+  /** A mailing to the app, else by text, else by mail; and what a reader writes back by text. */
+  private void threeWays() {
     List<Long> people =
         sql.sql("select id from person where phone is not null and archived_at is null limit 40")
             .query(Long.class)
@@ -158,11 +179,13 @@ public class Shots extends BrowserTest {
             .query(Long.class)
             .list());
     api.signIn("orla", "lowen-quay");
+    withApp(people.subList(0, 15));
     long mailing = draft(people, "The slipway opens", SLIPWAY);
     Map<String, Object> change = change(mailing, "The slipway opens", SLIPWAY);
     change.put("name", "The slipway opens");
-    change.put("ways", List.of("TEXT", "EMAIL"));
+    change.put("ways", List.of("APP", "TEXT", "EMAIL"));
     change.put("text", Map.of("words", SLIPWAY_TEXT, "likeness", "NOWHERE"));
+    change.put("notice", SLIPWAY_NOTICE);
     api.put("/api/mailings/" + mailing, change);
     page.navigate(home + "/mailings/" + mailing);
     button("Fold Leaves").click();
@@ -185,6 +208,17 @@ public class Shots extends BrowserTest {
     page.getByText("Can I bring my sister").waitFor();
     page.getByLabel(Pattern.compile("^Answer to")).fill("Please do, there is room for two more.");
     shoot("conversation");
+  }
+
+  private void withApp(List<Long> some) {
+    for (long id : some) {
+      String link = api.get("/api/people/" + id + "/app").json().get("link").asString();
+      try {
+        apps.install(link, "Phone");
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
   }
 
   private String awaitText() {

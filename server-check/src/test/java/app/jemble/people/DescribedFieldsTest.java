@@ -18,9 +18,18 @@ public class DescribedFieldsTest {
   /** They stand in tables of their own, beside the person's. */
   private static final Set<String> ELSEWHERE = Set.of("list", "topic_left", "last_heard");
 
-  /** They are not of the person: who writes, what about, which of their days, and the house. */
+  /** They are no column: who writes, what about, which of their days, and the house. */
   private static final List<String> OF_OTHERS =
-      List.of("sender.", "quote.", "task.", "event.", "workspace.", "leave_link", "years", "card");
+      List.of(
+          "sender.",
+          "quote.",
+          "task.",
+          "event.",
+          "workspace.",
+          "leave_link",
+          "app_link",
+          "years",
+          "card");
 
   @DataProvider
   public Object[][] fields() {

@@ -100,6 +100,9 @@ public class MergeEverythingTest extends ServerTest {
         "way_closed.person_id",
         "insert into way_closed (person_id, channel, closed_at, how) values (?, 'TEXT', now(), 'said so')");
     row(
+        "device.person_id",
+        "insert into device (person_id, address, key, secret, registered_at, heard_at) values (?, 'https://push.example/merge', decode(repeat('04', 65), 'hex'), decode(repeat('07', 16), 'hex'), now(), now())");
+    row(
         "sign_up.person_id",
         "with g as (insert into sign_up_page (key, name, words, languages, created_at, created_by) values ('merge', 'Merge', '{}', '{en}', now(), 1) returning id) insert into sign_up (page_id, token, address, said, topics, language, consent, consent_version, asked_at, asked_from, confirmed_at, person_id) select id, 'merge', 'm@merge.example', '{}', '{}', 'en', 'Yes', 1, now(), '::1', now(), ? from g");
     row(

@@ -57,7 +57,8 @@ class SecurityConfig {
                     .permitAll())
         .csrf(
             csrf ->
-                csrf.csrfTokenRepository(tokens).ignoringRequestMatchers("/leave/*", "/join/**"))
+                csrf.csrfTokenRepository(tokens)
+                    .ignoringRequestMatchers("/leave/*", "/join/**", "/app/**"))
         .securityContext(context -> context.securityContextRepository(contexts))
         .exceptionHandling(
             e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))

@@ -22,6 +22,7 @@ final class WaysOpen {
   private final Map<Channel, Set<String>> taken = new EnumMap<>(Channel.class);
   private final Set<PersonId> leftOut;
   private final Set<String> numbersNotToWrite;
+  private final Set<PersonId> appsNotToWrite;
 
   /**
    * @param leftOut who is left out by hand
@@ -35,6 +36,7 @@ final class WaysOpen {
       taken.put(way, new HashSet<>());
     }
     this.numbersNotToWrite = ways.has(Channel.TEXT) ? people.numbersNotToWrite() : Set.of();
+    this.appsNotToWrite = ways.has(Channel.APP) ? people.appsNotToWrite() : Set.of();
   }
 
   /** How somebody is reached, when it is asked of each by itself. */
@@ -77,10 +79,12 @@ final class WaysOpen {
   }
 
   private boolean isNotWrittenTo(PersonRecord person, Channel way) {
-    if (way == Channel.EMAIL) {
-      return person.doNotWrite();
-    }
     String address = person.address(way);
-    return address != null && numbersNotToWrite.contains(address);
+    return switch (way) {
+      case EMAIL -> person.doNotWrite();
+      case TEXT -> address != null && numbersNotToWrite.contains(address);
+      case APP -> appsNotToWrite.contains(person.id());
+      case POST -> false;
+    };
   }
 }

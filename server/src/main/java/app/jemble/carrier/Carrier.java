@@ -14,6 +14,11 @@ public interface Carrier {
   /** How many lines of this process lead there. */
   int lineCount();
 
+  /** How many prepare messages for each of them: while one hands over, another prepares. */
+  default int workersALine() {
+    return 4;
+  }
+
   /** The lines of this process; the caller closes them. */
   Lines lines();
 

@@ -1,5 +1,6 @@
 package app.jemble.carrier;
 
+import java.time.Duration;
 import java.util.List;
 
 /** What the other side of a carrier made of a message. */
@@ -28,8 +29,19 @@ public sealed interface HandoverResult {
     }
   }
 
-  /** It asked to try again later (4xx, RFC 5321 section 4.2.1). */
-  record PutOff(String words) implements HandoverResult {}
+  /**
+   * It asked to try again later (4xx, RFC 5321 section 4.2.1).
+   *
+   * @param atLeast how long it asked to wait; zero where it said nothing of that
+   */
+  record PutOff(String words, Duration atLeast) implements HandoverResult {
+    public PutOff(String words) {
+      this(words, Duration.ZERO);
+    }
+  }
+
+  /** Nobody is there any more where it went: what is left to try is looked at anew. */
+  record Closed(String words) implements HandoverResult {}
 
   /** It will not take it (5xx). */
   record Refused(String words) implements HandoverResult {}

@@ -1,6 +1,7 @@
 package app.jemble.cause;
 
 import app.jemble.core.message.MailWording;
+import app.jemble.core.message.NoticeWording;
 import app.jemble.core.message.TextWording;
 import app.jemble.core.reach.Channel;
 import org.apache.ibatis.annotations.Insert;
@@ -53,6 +54,23 @@ interface WordingMapper {
       set words = excluded.words, likeness = excluded.likeness
       """)
   int writeText(@Param("cause") long cause, @Param("w") TextWording wording);
+
+  /** What is said to the app; null where nothing was ever written. */
+  @Select(
+      """
+      select title, words, link from short_wording
+      where cause_id = #{cause} and channel = #{channel}
+      """)
+  NoticeWording notice(@Param("cause") long cause, @Param("channel") Channel channel);
+
+  @Insert(
+      """
+      insert into short_wording (cause_id, channel, title, words, link)
+      values (#{cause}, #{w.channel}, #{w.title}, #{w.words}, #{w.link})
+      on conflict (cause_id, channel) do update
+      set title = excluded.title, words = excluded.words, link = excluded.link
+      """)
+  int writeNotice(@Param("cause") long cause, @Param("w") NoticeWording wording);
 
   /** One cause says on its short ways what another does. */
   @Insert(

@@ -1,6 +1,7 @@
 package app.jemble.cause;
 
 import app.jemble.core.message.MailWording;
+import app.jemble.core.message.NoticeWording;
 import app.jemble.core.message.TextWording;
 import app.jemble.core.reach.Channel;
 import org.springframework.stereotype.Service;
@@ -34,6 +35,17 @@ public class Wordings {
   /** Says something else by text from now on. */
   public void write(Cause cause, TextWording text) {
     mapper.writeText(cause.id(), text);
+  }
+
+  /** What a cause says to the app; nothing where nothing was ever written. */
+  public NoticeWording notice(Cause cause) {
+    NoticeWording notice = mapper.notice(cause.id(), Channel.APP);
+    return notice == null ? NoticeWording.EMPTY : notice;
+  }
+
+  /** Says something else to the app from now on. */
+  public void write(Cause cause, NoticeWording notice) {
+    mapper.writeNotice(cause.id(), notice);
   }
 
   /** A new cause says on its short ways what another does. */

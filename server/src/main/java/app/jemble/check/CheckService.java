@@ -98,7 +98,8 @@ public class CheckService implements ReadyReaders, RecipientNames {
         new RunningCheck(
             letter,
             checked(mailing, letter, spacingDays),
-            ways.begin(letter),
+            ways.beginTexts(letter),
+            ways.beginNotices(letter),
             RunningCheck.ofPeople(fields),
             new RunningCheck.Elsewhere(
                 spacingDays == 0

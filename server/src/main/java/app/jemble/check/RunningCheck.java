@@ -2,11 +2,15 @@ package app.jemble.check;
 
 import app.jemble.audience.AudienceService.Reader;
 import app.jemble.core.check.Finding;
+import app.jemble.core.check.NoticeCheck;
 import app.jemble.core.check.ReleaseCheck;
 import app.jemble.core.check.ReleaseCheck.Mark;
 import app.jemble.core.check.TextCheck;
 import app.jemble.core.message.MessageComposer.Composed;
 import app.jemble.core.message.MessageFields;
+import app.jemble.core.message.NoticeLetter;
+import app.jemble.core.message.Outgoing;
+import app.jemble.core.message.OutgoingNotice;
 import app.jemble.core.message.OutgoingText;
 import app.jemble.core.message.TextLetter;
 import app.jemble.core.pace.Collisions;
@@ -37,17 +41,20 @@ public final class RunningCheck {
   /** Who has been written to of late, and when other messages to people are due. */
   record Elsewhere(Set<PersonId> lately, Map<PersonId, List<Instant>> due) {}
 
+  /** What somebody would get on a phone. */
+  record OnPhone(PersonId personId, Outgoing message) {}
+
   /** What came of a lot: its readers, and the messages of those of them who are ready. */
   record Lot(
       List<Reader> readers,
       List<ReleaseCheck.Message> messages,
-      List<OutgoingText> texts,
-      List<PersonId> textsTo,
+      List<OnPhone> onPhones,
       Map<String, Long> lacks) {}
 
   private final Letter letter;
   private final ReleaseCheck check;
   private final TextCheck texts;
+  private final NoticeCheck notices;
   private final List<String> fields;
   private final Elsewhere elsewhere;
   private final ReaderClocks clocks;
@@ -60,6 +67,7 @@ public final class RunningCheck {
       Letter letter,
       ReleaseCheck check,
       TextCheck texts,
+      NoticeCheck notices,
       List<String> fields,
       Elsewhere elsewhere,
       ReaderClocks clocks,
@@ -67,6 +75,7 @@ public final class RunningCheck {
     this.letter = letter;
     this.check = check;
     this.texts = texts;
+    this.notices = notices;
     this.fields = fields;
     this.elsewhere = elsewhere;
     this.clocks = clocks;
@@ -103,23 +112,15 @@ public final class RunningCheck {
 
   private Lot look(List<Reader> readers) {
     List<ReleaseCheck.Message> messages = new ArrayList<>(readers.size());
-    List<OutgoingText> ofTexts = new ArrayList<>();
-    List<PersonId> textsTo = new ArrayList<>();
+    List<OnPhone> onPhones = new ArrayList<>();
     Map<String, Long> lacking = new HashMap<>();
     for (Reader reader : readers) {
       if (reader.reach() == Reach.READY) {
-        if (reader.address() instanceof Address.Phone phone) {
-          TextLetter.Composed text = text(reader, phone);
-          messages.add(message(reader, text));
-          ofTexts.add(text.message());
-          textsTo.add(reader.person().id());
-        } else {
-          messages.add(message(reader));
-        }
+        messages.add(message(reader, onPhones));
         countLacks(reader.values(), lacking);
       }
     }
-    return new Lot(readers, messages, ofTexts, textsTo, lacking);
+    return new Lot(readers, messages, onPhones, lacking);
   }
 
   private void countLacks(Values values, Map<String, Long> lacking) {
@@ -144,21 +145,26 @@ public final class RunningCheck {
         marks(person.id()));
   }
 
-  private TextLetter.Composed text(Reader reader, Address.Phone to) {
-    return letter.text(to, reader.values(), Locale.forLanguageTag(reader.person().language()), "");
+  private ReleaseCheck.Message message(Reader reader, List<OnPhone> onPhones) {
+    PersonId person = reader.person().id();
+    Locale language = Locale.forLanguageTag(reader.person().language());
+    if (reader.address() instanceof Address.Phone phone) {
+      TextLetter.Composed text = letter.text(phone, reader.values(), language, "");
+      onPhones.add(new OnPhone(person, text.message()));
+      return message(reader, text.missing());
+    }
+    if (reader.address() instanceof Address.Device app) {
+      NoticeLetter.Composed notice = letter.notice(app, reader.values(), language, "");
+      onPhones.add(new OnPhone(person, notice.message()));
+      return message(reader, notice.missing());
+    }
+    return message(reader);
   }
 
-  private ReleaseCheck.Message message(Reader reader, TextLetter.Composed text) {
+  private ReleaseCheck.Message message(Reader reader, Set<String> missing) {
     PersonRecord person = reader.person();
     return new ReleaseCheck.Message(
-        person.id(),
-        person.firstName(),
-        null,
-        "",
-        text.missing(),
-        false,
-        false,
-        marks(person.id()));
+        person.id(), person.firstName(), null, "", missing, false, false, marks(person.id()));
   }
 
   private Set<Mark> marks(PersonId person) {
@@ -189,12 +195,17 @@ public final class RunningCheck {
       }
     }
     done.messages().forEach(check::add);
-    for (int i = 0; i < done.texts().size(); i++) {
-      OutgoingText text = done.texts().get(i);
-      texts.add(done.textsTo().get(i), text.to().stored(), text.text());
-    }
+    done.onPhones().forEach(this::add);
     done.lacks().forEach((field, people) -> lacks.merge(field, people, Long::sum));
     return entries.size();
+  }
+
+  private void add(OnPhone on) {
+    if (on.message() instanceof OutgoingText text) {
+      texts.add(on.personId(), text.to().stored(), text.text());
+    } else if (on.message() instanceof OutgoingNotice notice) {
+      notices.add(on.personId(), notice);
+    }
   }
 
   TextCheck texts() {
@@ -219,6 +230,7 @@ public final class RunningCheck {
   Checked looked(int version) {
     List<Finding> findings = new ArrayList<>(check.findings());
     findings.addAll(texts.findings());
+    findings.addAll(notices.findings());
     return Checked.of(
         version,
         entries,

@@ -1,6 +1,7 @@
 package app.jemble.check;
 
 import app.jemble.carrier.Carriers;
+import app.jemble.core.check.NoticeCheck;
 import app.jemble.core.check.ReleaseCheck;
 import app.jemble.core.check.TextCheck;
 import app.jemble.core.pace.Plan;
@@ -30,14 +31,21 @@ class WaysCheck {
     this.workspace = workspace;
   }
 
-  TextCheck begin(Letter letter) {
+  TextCheck beginTexts(Letter letter) {
     return new TextCheck(phones.current().prices(), letter.textWording().words());
+  }
+
+  NoticeCheck beginNotices(Letter letter) {
+    return new NoticeCheck(!letter.noticeWording().link().isBlank());
   }
 
   /** Looks at what is the same for all. */
   void look(ReleaseCheck check, Letter letter) {
     if (letter.ways().has(Channel.TEXT)) {
       check.lookAtText(letter.textWording().words(), letter.textErrors());
+    }
+    if (letter.ways().has(Channel.APP)) {
+      check.lookAtNotice(letter.noticeWording(), letter.noticeErrors());
     }
     letter.ways().inOrder().stream()
         .filter(way -> !carriers.serve(way))

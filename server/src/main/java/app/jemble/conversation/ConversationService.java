@@ -21,7 +21,6 @@ import app.jemble.inbound.MailWords;
 import app.jemble.inbound.PlacedMails;
 import app.jemble.problem.Problem;
 import app.jemble.response.ResponseService;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -108,9 +107,7 @@ class ConversationService {
     return mapper.ours(new MessageId[] {messageId}).stream()
         .filter(m -> m.mime() != null)
         .findFirst()
-        .map(
-            m ->
-                m.channel() == Channel.TEXT ? SentLetter.ofText(m.mime()) : SentLetter.of(m.mime()))
+        .map(m -> SentLetter.of(m.channel(), m.mime()))
         .orElseThrow(() -> Problem.notFound("This message has not been sent."));
   }
 
@@ -173,8 +170,8 @@ class ConversationService {
     if (message.mime() == null) {
       return null;
     }
-    if (message.channel() == Channel.TEXT) {
-      return new String(message.mime(), StandardCharsets.UTF_8);
+    if (message.channel().rings()) {
+      return SentLetter.of(message.channel(), message.mime()).text();
     }
     Optional<String> words = MailWords.text(message.mime());
     if (words.isEmpty()) {

@@ -2,6 +2,7 @@ package app.jemble.conversation;
 
 import app.jemble.core.message.PlainWords;
 import app.jemble.core.message.SeenLetter;
+import app.jemble.core.reach.Channel;
 import app.jemble.inbound.MailParts;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
@@ -20,9 +21,17 @@ record SentLetter(String subject, String html, String text) {
     return new SentLetter(parts.subject(), seen, parts.text());
   }
 
+  /** One as its carrier kept it. */
+  static SentLetter of(Channel channel, byte[] kept) {
+    return switch (channel) {
+      case TEXT -> ofWords("Text message", new String(kept, StandardCharsets.UTF_8));
+      case APP -> ofWords("Notice to the app", KeptNotice.of(kept).words());
+      case EMAIL, POST -> of(kept);
+    };
+  }
+
   /** One that is words alone. */
-  static SentLetter ofText(byte[] octets) {
-    String words = new String(octets, StandardCharsets.UTF_8);
-    return new SentLetter("Text message", PlainWords.toHtml(words), words);
+  private static SentLetter ofWords(String subject, String words) {
+    return new SentLetter(subject, PlainWords.toHtml(words), words);
   }
 }

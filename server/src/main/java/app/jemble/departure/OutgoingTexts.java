@@ -5,6 +5,7 @@ import app.jemble.core.message.ThreadPlace;
 import app.jemble.core.reach.Address;
 import app.jemble.core.record.PersonId;
 import java.time.Instant;
+import java.util.List;
 
 /**
  * Writes messages as they leave. The side of those who know what is said implements it, so that the
@@ -28,8 +29,15 @@ public interface OutgoingTexts {
       String frozen,
       ThreadPlace thread) {}
 
-  /**
-   * @param now when it leaves
-   */
-  Outgoing write(ToWrite message, Instant now);
+  /** Writes one of the messages that it was begun for. */
+  interface Writing {
+
+    /**
+     * @param now when it leaves
+     */
+    Outgoing write(ToWrite message, Instant now);
+  }
+
+  /** What is needed for several is asked once. */
+  Writing begin(List<ToWrite> messages);
 }

@@ -6,6 +6,7 @@ import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.access.Right;
 import app.jemble.core.message.MailWording;
+import app.jemble.core.message.NoticeWording;
 import app.jemble.core.message.RepliesTo;
 import app.jemble.core.message.TextWording;
 import app.jemble.core.message.Voice;
@@ -91,7 +92,8 @@ class DraftController {
       boolean countOpens,
       boolean countClicks,
       @Schema(nullable = true) List<Channel> ways,
-      @Schema(nullable = true) TextBody text) {}
+      @Schema(nullable = true) TextBody text,
+      @Schema(nullable = true) NoticeWording notice) {}
 
   /** What is said by text. */
   record TextBody(String words, TextWording.Likeness likeness) {
@@ -184,7 +186,7 @@ class DraftController {
                 b.isPrivate(),
                 wording,
                 audience,
-                new WaysChange(b.ways(), b.text() == null ? null : b.text().wording()),
+                new WaysChange(b.ways(), b.text() == null ? null : b.text().wording(), b.notice()),
                 b.plan())));
   }
 

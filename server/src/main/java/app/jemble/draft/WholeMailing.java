@@ -2,6 +2,7 @@ package app.jemble.draft;
 
 import app.jemble.audience.AudienceView;
 import app.jemble.core.message.CauseState;
+import app.jemble.core.message.NoticeWording;
 import app.jemble.core.message.RepliesTo;
 import app.jemble.core.message.Voice;
 import app.jemble.core.reach.Channel;
@@ -49,6 +50,7 @@ record WholeMailing(
     boolean countClicks,
     List<Channel> ways,
     DraftController.TextBody text,
+    NoticeWording notice,
     List<MailingFiles.MailingFile> files,
     CauseState state,
     boolean held,

@@ -94,6 +94,7 @@ class WholeMailings {
         w.countClicks(),
         c.ways().inOrder(),
         text(c),
+        wordings.notice(c),
         files.all(c.id()),
         c.state(),
         c.isHeld(clock.instant()),

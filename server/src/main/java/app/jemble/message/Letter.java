@@ -10,6 +10,8 @@ import app.jemble.core.message.LetterText.Written;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
+import app.jemble.core.message.NoticeLetter;
+import app.jemble.core.message.NoticeWording;
 import app.jemble.core.message.Pictures;
 import app.jemble.core.message.TextLetter;
 import app.jemble.core.message.TextWording;
@@ -64,8 +66,9 @@ public final class Letter {
    *
    * @param textsFrom the number or name that the house's texts come from
    */
-  record BesideMail(Ways ways, TextWording text, String textsFrom) {
-    static final BesideMail NOTHING = new BesideMail(Ways.MAIL, TextWording.EMPTY, "");
+  record BesideMail(Ways ways, TextWording text, String textsFrom, NoticeWording notice) {
+    static final BesideMail NOTHING =
+        new BesideMail(Ways.MAIL, TextWording.EMPTY, "", NoticeWording.EMPTY);
   }
 
   /** In whose name one message comes, and where its replies go. */
@@ -78,6 +81,8 @@ public final class Letter {
   private final MessageComposer.Shared shared;
   private final TextLetter.Prepared preparedText;
   private final TextLetter.Shared sharedText;
+  private final NoticeLetter.Prepared preparedNotice;
+  private final NoticeLetter.Shared sharedNotice;
   private final Set<String> sharedFields;
   private final Map<PersonId, OwnWording> ownWordings;
   private final Map<PersonId, LetterText> ownTexts = new HashMap<>();
@@ -104,6 +109,9 @@ public final class Letter {
     this.sharedText =
         new TextLetter.Shared(
             of.beside().textsFrom(), shared.zone(), of.publicUrl(), of.wording().countClicks());
+    this.preparedNotice = NoticeLetter.prepare(of.beside().notice(), of.fields());
+    this.sharedNotice =
+        new NoticeLetter.Shared(shared.zone(), of.publicUrl(), of.wording().countClicks());
     this.sharedFields = ofRecords(shared.text());
   }
 
@@ -117,8 +125,13 @@ public final class Letter {
     Stream<TemplateError> ofMail =
         Stream.concat(prepared.subjectErrors().stream(), prepared.bodyErrors().stream());
     Stream<TemplateError> ofText =
-        of.beside().ways().has(Channel.TEXT) ? preparedText.errors().stream() : Stream.empty();
-    return Stream.concat(ofMail, ofText).map(TemplateError::sentence).toList();
+        ways().has(Channel.TEXT) ? preparedText.errors().stream() : Stream.empty();
+    Stream<TemplateError> ofNotice =
+        ways().has(Channel.APP) ? preparedNotice.errors().stream() : Stream.empty();
+    return Stream.of(ofMail, ofText, ofNotice)
+        .flatMap(each -> each)
+        .map(TemplateError::sentence)
+        .toList();
   }
 
   public List<TemplateError> subjectErrors() {
@@ -147,6 +160,9 @@ public final class Letter {
     Set<String> fields = new LinkedHashSet<>(text.fields());
     if (of.beside().ways().has(Channel.TEXT)) {
       fields.addAll(textLetter().fields());
+    }
+    if (of.beside().ways().has(Channel.APP)) {
+      fields.addAll(noticeLetter().fields());
     }
     of.files().forEach(file -> fields.addAll(file.name().fields()));
     fields.removeIf(field -> house(field).isPresent());
@@ -181,6 +197,33 @@ public final class Letter {
    */
   public TextLetter.Composed text(Address.Phone to, Values values, Locale language, String token) {
     return textLetter().compose(sharedText, new TextLetter.Own(to, values, language, token));
+  }
+
+  /** What it says to the app. */
+  public NoticeWording noticeWording() {
+    return of.beside().notice();
+  }
+
+  public List<TemplateError> noticeErrors() {
+    return preparedNotice.errors();
+  }
+
+  /** A notice with errors counts as empty, and blocks the release. */
+  private NoticeLetter noticeLetter() {
+    return preparedNotice
+        .letter()
+        .orElseGet(
+            () -> NoticeLetter.prepare(NoticeWording.EMPTY, of.fields()).letter().orElseThrow());
+  }
+
+  /**
+   * One person's notice; it is on no devices yet.
+   *
+   * @param token empty for what does not leave
+   */
+  public NoticeLetter.Composed notice(
+      Address.Device to, Values values, Locale language, String token) {
+    return noticeLetter().compose(sharedNotice, new NoticeLetter.Own(to, values, language, token));
   }
 
   /** The mailing's own words; those of a person who has other words are theirs. */
@@ -300,6 +343,15 @@ public final class Letter {
   /** A person's values with those of the sender and the house. */
   public Values values(Values person) {
     return field -> house(field).orElseGet(() -> person.get(field));
+  }
+
+  /** The same for colleagues to look at: what is a person's alone is a sample. */
+  Values seenValues(Values person) {
+    Values values = values(person);
+    return field ->
+        field.equals("app_link")
+            ? FieldValue.text(of.publicUrl() + "/app/" + MessageComposer.SAMPLE)
+            : values.get(field);
   }
 
   private Optional<FieldValue> house(String field) {

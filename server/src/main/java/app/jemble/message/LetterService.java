@@ -78,7 +78,8 @@ public class LetterService {
     return new Letter(
         new Ingredients(
             wording,
-            new BesideMail(cause.ways(), wordings.text(cause), texts.sender()),
+            new BesideMail(
+                cause.ways(), wordings.text(cause), texts.sender(), wordings.notice(cause)),
             sender,
             wording.replyColleague() == null ? null : accounts.find(wording.replyColleague()),
             house,

@@ -35,7 +35,7 @@ public class ProofService {
   private final AudienceService audience;
   private final LetterService letters;
   private final Samples samples;
-  private final TextProofs texts;
+  private final PhoneProofs phones;
   private final AccountService accounts;
   private final MailCarrier handover;
   private final RecipientNames recipients;
@@ -46,7 +46,7 @@ public class ProofService {
       AudienceService audience,
       LetterService letters,
       Samples samples,
-      TextProofs texts,
+      PhoneProofs phones,
       AccountService accounts,
       MailCarrier handover,
       RecipientNames recipients,
@@ -55,7 +55,7 @@ public class ProofService {
     this.audience = audience;
     this.letters = letters;
     this.samples = samples;
-    this.texts = texts;
+    this.phones = phones;
     this.accounts = accounts;
     this.handover = handover;
     this.recipients = recipients;
@@ -76,6 +76,7 @@ public class ProofService {
    * @param channel the way that reaches this person
    * @param before the ways before it, each with why it does not
    * @param phone what a phone shows, where that is the way
+   * @param notice what the app shows, where that is the way
    */
   public record Proof(
       PersonId personId,
@@ -97,7 +98,8 @@ public class ProofService {
       boolean oldWords,
       Channel channel,
       List<String> before,
-      @Schema(nullable = true) TextProof phone) {}
+      @Schema(nullable = true) TextProof phone,
+      @Schema(nullable = true) NoticeProof notice) {}
 
   /**
    * A text as a phone shows it.
@@ -118,14 +120,24 @@ public class ProofService {
       @Schema(nullable = true) BigDecimal cost,
       String currency) {}
 
+  /**
+   * A notice as a phone shows it.
+   *
+   * @param link where it leads; empty opens the app alone
+   * @param overTitle by how many characters the title is too long
+   * @param overWords by how many characters the text is too long
+   */
+  public record NoticeProof(
+      String title, String words, String link, int overTitle, int overWords) {}
+
   /** A file as the reader sees it. */
   record ProofFile(String name, int octets) {}
 
   public Proof proof(Cause mailing, PersonId personId, long recordId) {
     Letter letter = letters.of(mailing);
     AudienceService.Reader reader = reader(mailing, letter, personId, recordId);
-    if (reader.way().channel() == Channel.TEXT) {
-      return texts.proof(letter, reader);
+    if (reader.way().channel().rings()) {
+      return phones.proof(letter, reader);
     }
     MessageComposer.Composed composed = compose(letter, reader, null);
     OutgoingMessage message = composed.message();
@@ -150,6 +162,7 @@ public class ProofService {
         letter.hasOldWords(personId),
         reader.way().channel(),
         TextProofs.before(reader),
+        null,
         null);
   }
 
@@ -181,8 +194,8 @@ public class ProofService {
     }
     Letter letter = letters.asItWillLeave(mailing, () -> recipients.names(mailing));
     AudienceService.Reader reader = reader(mailing, letter, personId, recordId);
-    if (reader.way().channel() == Channel.TEXT) {
-      return texts.sendCopy(letter, reader, to);
+    if (reader.way().channel().rings()) {
+      return phones.sendCopy(letter, reader, to);
     }
     OutgoingMessage message = compose(letter, reader, new Mailbox(to.name(), to.email())).message();
     HandoverResult result = handover.sendOnce(message);
@@ -194,7 +207,7 @@ public class ProofService {
 
   private AudienceService.Reader reader(
       Cause mailing, Letter letter, PersonId personId, long recordId) {
-    AudienceService.Reader reader = audience.one(mailing, letter::values, personId, recordId);
+    AudienceService.Reader reader = audience.one(mailing, letter::seenValues, personId, recordId);
     if (reader == null) {
       throw Problem.notFound("There is no such person any more.");
     }

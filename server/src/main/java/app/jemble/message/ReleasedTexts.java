@@ -4,13 +4,18 @@ import app.jemble.cause.OpenCauses;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.Outgoing;
+import app.jemble.core.notice.Device;
 import app.jemble.core.reach.Address;
+import app.jemble.core.record.PersonId;
 import app.jemble.departure.OutgoingTexts;
+import app.jemble.device.Devices;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Service;
 
@@ -27,13 +32,16 @@ class ReleasedTexts implements OutgoingTexts {
   private final LetterService letters;
   private final FrozenValues frozen;
   private final OpenCauses causes;
+  private final Devices devices;
 
   private final Cache<Long, Letter> cache;
 
-  ReleasedTexts(LetterService letters, FrozenValues frozen, OpenCauses causes, Clock clock) {
+  ReleasedTexts(
+      LetterService letters, FrozenValues frozen, OpenCauses causes, Devices devices, Clock clock) {
     this.letters = letters;
     this.frozen = frozen;
     this.causes = causes;
+    this.devices = devices;
     this.cache =
         Caffeine.newBuilder()
             .maximumSize(MOST_KEPT)
@@ -43,13 +51,29 @@ class ReleasedTexts implements OutgoingTexts {
   }
 
   @Override
-  public Outgoing write(ToWrite message, Instant now) {
+  public Writing begin(List<ToWrite> messages) {
+    List<PersonId> people =
+        messages.stream()
+            .filter(message -> message.to() instanceof Address.Device)
+            .map(ToWrite::personId)
+            .toList();
+    Map<PersonId, List<Device>> apps = people.isEmpty() ? Map.of() : devices.of(people);
+    return (message, now) -> write(message, apps, now);
+  }
+
+  private Outgoing write(ToWrite message, Map<PersonId, List<Device>> apps, Instant now) {
     Letter letter = cache.get(message.causeId(), id -> letters.of(causes.anybodys(id)));
     FrozenValues.Thawed thawed = frozen.thaw(message.frozen());
     if (message.to() instanceof Address.Phone phone) {
       return letter
           .text(phone, letter.values(thawed.values()), thawed.language(), message.token())
           .message();
+    }
+    if (message.to() instanceof Address.Device app) {
+      return letter
+          .notice(app, letter.values(thawed.values()), thawed.language(), message.token())
+          .message()
+          .on(apps.getOrDefault(message.personId(), List.of()));
     }
     return MessageComposer.compose(
             letter.shared(

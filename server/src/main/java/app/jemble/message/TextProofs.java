@@ -65,7 +65,8 @@ class TextProofs {
         false,
         reader.way().channel(),
         before(reader),
-        shown(text));
+        shown(text),
+        null);
   }
 
   /** Sends somebody's text to a colleague's own phone; answers the number. */

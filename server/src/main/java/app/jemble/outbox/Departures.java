@@ -78,9 +78,10 @@ class Departures {
     int octets = 0;
     List<HandoverMapper.Claimed> claimed =
         guards.passed(due.claim(carrier.channel(), now, most), now);
+    OutgoingTexts.Writing writing = texts.begin(claimed.stream().map(Departures::toWrite).toList());
     for (HandoverMapper.Claimed message : claimed) {
       if (octets < MOST_OCTETS) {
-        Ready written = write(carrier, message, now);
+        Ready written = write(carrier, writing, message, now);
         if (written != null) {
           ready.add(written);
           octets += written.octets().length;
@@ -204,9 +205,10 @@ class Departures {
   }
 
   /** Null when it cannot be written: then it is refused, and no other has to wait for it. */
-  private Ready write(Carrier carrier, HandoverMapper.Claimed message, Instant now) {
+  private Ready write(
+      Carrier carrier, OutgoingTexts.Writing writing, HandoverMapper.Claimed message, Instant now) {
     try {
-      Outgoing outgoing = compose(message, now);
+      Outgoing outgoing = writing.write(toWrite(message), now);
       byte[] octets =
           message.hasCopy() ? mapper.copy(message.id()).mime() : carrier.write(outgoing);
       return new Ready(message, outgoing, carrier.parcel(outgoing, octets));
@@ -220,17 +222,15 @@ class Departures {
     }
   }
 
-  private Outgoing compose(HandoverMapper.Claimed message, Instant now) {
-    return texts.write(
-        new OutgoingTexts.ToWrite(
-            message.causeId(),
-            message.personId(),
-            message.to(),
-            message.recipient(),
-            message.token(),
-            message.frozen(),
-            message.place()),
-        now);
+  private static OutgoingTexts.ToWrite toWrite(HandoverMapper.Claimed message) {
+    return new OutgoingTexts.ToWrite(
+        message.causeId(),
+        message.personId(),
+        message.to(),
+        message.recipient(),
+        message.token(),
+        message.frozen(),
+        message.place());
   }
 
   private static <T, R> List<R> column(List<T> rows, Function<T, R> value) {

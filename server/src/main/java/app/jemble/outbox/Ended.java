@@ -45,13 +45,26 @@ record Ended(
       return Retry.next(tries, first, now)
           .map(
               next ->
-                  new Ended(message.id(), tries, MessageState.DEFERRED, putOff.words(), next, null))
+                  new Ended(
+                      message.id(),
+                      tries,
+                      MessageState.DEFERRED,
+                      putOff.words(),
+                      later(next, now.plus(putOff.atLeast())),
+                      null))
           .orElseGet(
               () -> new Ended(message.id(), tries, MessageState.REFUSED, givenUp, null, null));
+    }
+    if (result instanceof HandoverResult.Closed closed) {
+      return new Ended(message.id(), tries, MessageState.DEFERRED, closed.words(), now, null);
     }
     MessageState state =
         result instanceof HandoverResult.InDoubt ? MessageState.IN_DOUBT : MessageState.REFUSED;
     return new Ended(message.id(), tries, state, result.words(), null, null);
+  }
+
+  private static Instant later(Instant one, Instant other) {
+    return one.isAfter(other) ? one : other;
   }
 
   /** The hand-over never began: as if it had not been tried. */

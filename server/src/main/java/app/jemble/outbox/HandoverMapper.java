@@ -360,12 +360,19 @@ interface HandoverMapper {
   })
   @Select(
       """
-      select s.id, s.channel, s.address, g.is_answer as asked, g.goes_on, p.asked_not,
+      select s.id, s.channel,
+             case when not exists (select from offered.nothing_on_way n
+                                   where n.person_id = s.person_id and n.channel = s.channel)
+                  then s.address end as address,
+             g.is_answer as asked, g.goes_on, p.asked_not,
              exists (select from offered.not_on_way l
                      where l.person_id = s.person_id and l.channel = s.channel
                        and coalesce(l.topic_id, g.topic_id) = g.topic_id) as left_topic,
              exists (select from offered.do_not_write d
-                     where d.address_key = lower(btrim(s.address))) as do_not_write,
+                     where d.address_key = lower(btrim(s.address)))
+               or exists (select from offered.barred_on_way b
+                          where b.person_id = s.person_id and b.channel = s.channel)
+               as do_not_write,
              array(select f.standing from message f where f.id = s.thread_id
                    union all
                    select o.standing from message o

@@ -25,9 +25,6 @@ class OutboxPump {
 
   private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(2);
 
-  /** While one hands over, another prepares. */
-  private static final int WORKERS_A_LINE = 4;
-
   private final Carriers carriers;
   private final Departures departures;
   private final DepartureGuards guards;
@@ -83,7 +80,7 @@ class OutboxPump {
             journals.folder(),
             clock);
     String name = "outbox-" + carrier.channel().name().toLowerCase(Locale.ROOT) + "-";
-    for (int i = 0; i < WORKERS_A_LINE * carrier.lineCount(); i++) {
+    for (int i = 0; i < carrier.workersALine() * carrier.lineCount(); i++) {
       start(name + i, () -> work(tools));
     }
   }

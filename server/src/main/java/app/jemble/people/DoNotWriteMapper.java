@@ -39,7 +39,9 @@ interface DoNotWriteMapper {
       left join offered.account a on a.id = d.by_id
       left join lateral (
         select id, name from offered.person
-        where (email_key = d.address_key or phone_key = d.address_key) and archived_at is null
+        where (email_key = d.address_key or phone_key = d.address_key
+               or id in (select person_id from offered.device v where v.address_key = d.address_key))
+          and archived_at is null
         order by id limit 1) p on true
       """;
 

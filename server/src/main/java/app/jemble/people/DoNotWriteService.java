@@ -73,10 +73,16 @@ class DoNotWriteService {
     }
   }
 
-  /** By what an address is known: an e-mail address in small letters, a number as it is dialled. */
+  /**
+   * By what an address is known: an e-mail address and a device's in small letters, a number as it
+   * is dialled.
+   */
   private Optional<String> key(String address) {
     if (address == null) {
       return Optional.empty();
+    }
+    if (address.strip().startsWith("https://")) {
+      return Optional.of(EmailAddress.key(address));
     }
     return EmailAddress.isValid(address.strip())
         ? Optional.of(EmailAddress.key(address))

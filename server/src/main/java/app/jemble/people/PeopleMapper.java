@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.storage.Sql;
 import app.jemble.storage.SqlLanguage;
@@ -52,6 +53,10 @@ interface PeopleMapper {
   /** Numbers on the do-not-write list. */
   @Select("select address_key from do_not_write where address_key like '+%'")
   List<String> numbersNotToWrite();
+
+  /** Those all of whose addresses on a way are on the list. */
+  @Select("select person_id from offered.barred_on_way where channel = #{channel}")
+  List<PersonId> barredOn(Channel channel);
 
   @Insert(
       """

@@ -1,6 +1,7 @@
 package app.jemble.people;
 
 import app.jemble.core.filter.AsOf;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.PersonId;
 import app.jemble.filter.FilterBody;
@@ -96,6 +97,11 @@ public class PeopleService {
   /** Numbers on the do-not-write list, as they are dialled. */
   public Set<String> numbersNotToWrite() {
     return Set.copyOf(mapper.numbersNotToWrite());
+  }
+
+  /** Those of whose devices with the app all are on the do-not-write list. */
+  public Set<PersonId> appsNotToWrite() {
+    return Set.copyOf(mapper.barredOn(Channel.APP));
   }
 
   /** Puts an address on the do-not-write list; an earlier reason stays. */

@@ -19,7 +19,8 @@ final class PeopleSql {
           "owner_email", Sql.of("w.email as owner_email"),
           "do_not_write", Sql.of("d.address_key is not null as do_not_write"),
           "attributes", Sql.of("p.attributes::text as attributes"),
-          "currency", Sql.of("m.currency"));
+          "currency", Sql.of("m.currency"),
+          "app_link_number", Sql.of("p.app_link_number"));
 
   private static final Sql SHOWN =
       Sql.join(

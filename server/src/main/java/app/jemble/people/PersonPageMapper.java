@@ -23,6 +23,7 @@ interface PersonPageMapper {
       boolean askedNot,
       boolean doNotWrite,
       boolean doNotText,
+      boolean doNotNotify,
       List<String> closed,
       Instant archivedAt,
       String pictureKey,
@@ -36,7 +37,8 @@ interface PersonPageMapper {
       return switch (channel) {
         case EMAIL -> doNotWrite;
         case TEXT -> doNotText;
-        case APP, POST -> false;
+        case APP -> doNotNotify;
+        case POST -> false;
       };
     }
 
@@ -63,6 +65,8 @@ interface PersonPageMapper {
                as postal,
              p.asked_not, p.suppressed as do_not_write,
              exists (select from do_not_write d where d.address_key = p.phone_key) as do_not_text,
+             exists (select from offered.barred_on_way b
+                     where b.person_id = p.id and b.channel = 'APP') as do_not_notify,
              array(select channel from offered.not_on_way
                    where person_id = p.id and topic_id is null) as closed,
              p.archived_at,

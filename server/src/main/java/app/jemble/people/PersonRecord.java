@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.core.reach.Address;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.record.PhoneNumber;
@@ -36,6 +37,8 @@ public record PersonRecord(
     Instant lastVisitAt,
     Instant createdAt,
     boolean askedNot,
+    boolean appInstalled,
+    int appLinkNumber,
     boolean doNotWrite,
     String attributes,
     String plan,
@@ -50,7 +53,8 @@ public record PersonRecord(
     return switch (channel) {
       case EMAIL -> email == null ? null : email.strip();
       case TEXT -> phone == null ? null : PhoneNumber.dialled(phone);
-      case APP, POST -> null;
+      case APP -> appInstalled ? Address.Device.of(id.value()).stored() : null;
+      case POST -> null;
     };
   }
 }

@@ -1,10 +1,12 @@
 package app.jemble.people;
 
+import app.jemble.core.notice.AppToken;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.Values;
 import app.jemble.storage.PersonColumn;
+import app.jemble.workspace.AppLinks;
 import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.math.BigDecimal;
@@ -24,16 +26,24 @@ public class PersonValues {
 
   private static final Map<String, Function<PersonRecord, FieldValue>> STANDARD = standard();
 
-  private final ObjectMapper json;
+  /** What the app of a person registers with. */
+  private static final String APP_LINK = "app_link";
 
-  PersonValues(ObjectMapper json) {
+  private final ObjectMapper json;
+  private final AppLinks links;
+
+  PersonValues(ObjectMapper json, AppLinks links) {
     this.json = json;
+    this.links = links;
   }
 
   /** The values of a person; attributes are read with the type the catalogue gives them. */
   public Values of(PersonRecord person, FieldCatalogue fields) {
     JsonNode attributes = json.readTree(person.attributes());
     return name -> {
+      if (name.equals(APP_LINK)) {
+        return FieldValue.text(links.of(new AppToken.Holder(person.id(), person.appLinkNumber())));
+      }
       FieldValue own = standard(person, name);
       return own != null ? own : attribute(attributes, fields, name);
     };

@@ -19,7 +19,7 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 class NoSuchPage {
 
   private static final List<String> FOR_PROGRAMS =
-      List.of("/api/", "/_app/", "/o/", "/l/", "/leave/", "/pictures/");
+      List.of("/api/", "/_app/", "/o/", "/l/", "/leave/", "/app/", "/pictures/");
 
   @ExceptionHandler(NoResourceFoundException.class)
   String show(

@@ -121,6 +121,7 @@ class RequestGate extends HttpFilter {
         || path.startsWith("/l/")
         || path.startsWith("/leave/")
         || path.startsWith("/join/")
+        || path.startsWith("/app/")
         || path.startsWith("/pictures/")
         || path.startsWith("/calendar/");
   }

@@ -2,6 +2,7 @@ package app.jemble.response;
 
 import app.jemble.consent.Consents;
 import app.jemble.core.message.MessageId;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.response.FetchJudge;
 import app.jemble.core.response.ResponseKind;
@@ -158,6 +159,20 @@ public class ResponseService {
   /** The message of a token; empty when it has not left, or is none of ours. */
   public Optional<Answered> message(String token) {
     return Optional.ofNullable(mapper.byToken(token));
+  }
+
+  /** The app says that its person opened a notice; answers whose it was. Again changes nothing. */
+  @Transactional
+  public Optional<PersonId> openedInApp(String token) {
+    Answered message = mapper.byToken(token);
+    if (message == null || message.channel() != Channel.APP) {
+      return Optional.empty();
+    }
+    standings.lock(message.id());
+    if (!mapper.kinds(message.id()).contains(ResponseKind.OPENED)) {
+      note(message, ResponseKind.OPENED, "in the app", null);
+    }
+    return Optional.of(message.personId());
   }
 
   /** The reader left the topic of the message; again changes nothing. */

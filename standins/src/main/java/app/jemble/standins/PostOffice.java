@@ -1,5 +1,8 @@
 package app.jemble.standins;
 
+import app.jemble.standins.push.AppLinksFile;
+import app.jemble.standins.push.PretendApps;
+import app.jemble.standins.push.PushService;
 import app.jemble.standins.text.MessageCentre;
 import app.jemble.standins.text.PretendPhones;
 import com.icegreen.greenmail.mail.MailAddress;
@@ -12,6 +15,7 @@ import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -148,7 +152,10 @@ public final class PostOffice implements AutoCloseable {
 
   public static final String TEXT_PASSWORD = "quay-txt";
 
-  /** {@code --smtp-port=N --imap-port=N --text-port=N --domain=D --day-seconds=N --seed=N} */
+  /**
+   * {@code --smtp-port=N --imap-port=N --text-port=N --push-port=N --app-links=FILE --domain=D
+   * --day-seconds=N --seed=N}
+   */
   public static void main(String[] args) throws InterruptedException {
     Options options = new Options(args);
     Duration day = Duration.ofSeconds(options.number("day-seconds", 86_400));
@@ -161,15 +168,23 @@ public final class PostOffice implements AutoCloseable {
                 options.number("seed", 2026));
         MessageCentre centre =
             new MessageCentre(options.number("text-port", 0), TEXT_USER, TEXT_PASSWORD);
-        PretendPhones phones = new PretendPhones(centre, day, options.number("seed", 2026))) {
+        PretendPhones phones = new PretendPhones(centre, day, options.number("seed", 2026));
+        PushService push = new PushService(options.number("push-port", 0));
+        PretendApps apps = new PretendApps(push, day, options.number("seed", 2026));
+        AppLinksFile links =
+            new AppLinksFile(Path.of(options.text("app-links", "app-links.txt")), apps)) {
       phones.listen();
+      apps.listen();
+      links.watch();
       System.out.println(
           "The post office is open: SMTP "
               + office.smtpPort()
               + ", IMAP "
               + office.imapPort()
               + ", texts "
-              + centre.port());
+              + centre.port()
+              + ", notices "
+              + push.port());
       Thread.currentThread().join();
     }
   }

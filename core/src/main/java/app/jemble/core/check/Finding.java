@@ -57,6 +57,8 @@ public record Finding(
     OVER_ALLOWANCE,
     LARGER_ALPHABET,
     LONG_TEXT,
-    NO_PRICE
+    NO_PRICE,
+    EMPTY_NOTICE,
+    LONG_NOTICE
   }
 }

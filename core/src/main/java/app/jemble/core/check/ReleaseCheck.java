@@ -4,6 +4,7 @@ import app.jemble.core.check.Finding.Code;
 import app.jemble.core.check.Finding.Severity;
 import app.jemble.core.merge.Blanks;
 import app.jemble.core.merge.TemplateError;
+import app.jemble.core.message.NoticeWording;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Collisions;
 import app.jemble.core.pace.Plan;
@@ -218,6 +219,23 @@ public final class ReleaseCheck {
           Code.BLANK_LEFT,
           blank,
           "The blank " + blank + " of the text message still has to be filled in.");
+    }
+  }
+
+  /** What a notice to the app says to all. */
+  public void lookAtNotice(NoticeWording wording, List<TemplateError> errors) {
+    if (wording.title().isBlank() || wording.words().isBlank()) {
+      block(
+          Code.EMPTY_NOTICE,
+          "notice",
+          wording.title().isBlank() ? "The notice has no title." : "The notice says nothing.");
+    }
+    errors.forEach(e -> block(Code.TEMPLATE_ERROR, "notice", "Notice: " + e.sentence()));
+    for (String blank : Blanks.in(wording.title() + "\n" + wording.words())) {
+      block(
+          Code.BLANK_LEFT,
+          blank,
+          "The blank " + blank + " of the notice still has to be filled in.");
     }
   }
 

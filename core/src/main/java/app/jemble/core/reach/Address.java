@@ -24,8 +24,14 @@ public sealed interface Address {
     }
   }
 
-  /** The app on somebody's device, by the address that its push service gave it (RFC 8030). */
+  /** The app on the devices of a person, whichever they are when it is sent to. */
   record Device(String stored) implements Address {
+
+    /** The app of a person of this number. */
+    public static Device of(long person) {
+      return new Device("app-" + person);
+    }
+
     @Override
     public Channel channel() {
       return Channel.APP;
