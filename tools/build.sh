@@ -113,7 +113,7 @@ run_bench() {
   mvn -q -B -pl core,standins,web,server,demo,server-check,bench -am package -DskipTests -Dspotless.check.skip=true \
     >.run/bench-build.log 2>&1 || fail "the build failed; see .run/bench-build.log"
   local group
-  [ $# -gt 0 ] || set -- merge mime plan check release outbox kills house-kills marks people series series-kills cards growth fuzz
+  [ $# -gt 0 ] || set -- merge mime plan check release outbox ways kills house-kills marks people series series-kills cards growth fuzz
   for group in "$@"; do
     make_database "bench_${group//-/_}"
     JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/bench_${group//-/_}" JEMBLE_DB_USER=jemble \

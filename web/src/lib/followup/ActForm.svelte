@@ -8,6 +8,7 @@
   import { Input, Select } from 'flowbite-svelte';
   import { ACTS, blankAct } from './rules';
   import SendForm from './SendForm.svelte';
+  import WaysWords from '$lib/ways/WaysWords.svelte';
 
   interface Props {
     rule: FollowRuleBody;
@@ -47,6 +48,12 @@
 
 {#if act.kind === 'SEND'}
   <SendForm body={rule.body ?? ''} onchange={(body) => onchange({ body })} />
+  <WaysWords
+    ways={rule.ways}
+    subject=""
+    body={rule.body ?? ''}
+    onchange={(ways) => onchange({ ways })}
+  />
 {:else if act.kind === 'TASK'}
   <div class="grid grid-cols-[9rem_minmax(0,1fr)] gap-3 max-sm:grid-cols-1">
     <label class="flex flex-col gap-1">

@@ -22,6 +22,7 @@ function rule(place: number, part: Partial<FollowRule> = {}): FollowRule {
     on: null,
     except: [],
     act: blankAct('SEND'),
+    ways: null,
     body: '<p>x</p>',
     words: '',
     errors: [],

@@ -63,7 +63,8 @@ export function blankRule(rules: FollowRule[], body = ''): FollowRuleBody {
     on: null,
     except: [],
     act: blankAct('SEND'),
-    body
+    body,
+    ways: null
   };
 }
 
@@ -78,7 +79,8 @@ export function bodyOf(rule: FollowRule): FollowRuleBody {
     on: rule.on,
     except: rule.except.map((part) => ({ name: part.name, filter: part.filter })),
     act: rule.act,
-    body: rule.body
+    body: rule.body,
+    ways: rule.ways
   };
 }
 

@@ -8,6 +8,7 @@
   import CardDialog from '$lib/card/CardDialog.svelte';
   import LetterheadSelect from '$lib/wording/LetterheadSelect.svelte';
   import WordsFields from '$lib/wording/WordsFields.svelte';
+  import WaysWords from '$lib/ways/WaysWords.svelte';
   import PartsChoice from '$lib/series/PartsChoice.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -140,6 +141,12 @@
         body={draft.body}
         onsubject={(subject) => (draft.subject = subject)}
         onbody={(body) => (draft.body = body)}
+      />
+      <WaysWords
+        ways={draft.ways}
+        subject={draft.subject}
+        body={draft.body}
+        onchange={(ways) => (draft.ways = ways)}
       />
       <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
         <span class="flex items-center gap-2">

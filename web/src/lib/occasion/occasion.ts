@@ -27,6 +27,7 @@ export const fresh = (topicId: number): OccasionBody => ({
   subject: '',
   body: '',
   letterheadId: null,
+  ways: null,
   version: 0
 });
 

@@ -8,6 +8,7 @@
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
   import { Select } from 'flowbite-svelte';
+  import WaysWords from '$lib/ways/WaysWords.svelte';
   import PartsChoice from './PartsChoice.svelte';
   import { UNITS } from './series';
 
@@ -97,6 +98,12 @@
       body={draft.body}
       onsubject={(subject) => (draft.subject = subject)}
       onbody={(html) => (draft.body = html)}
+    />
+    <WaysWords
+      ways={draft.ways}
+      subject={draft.subject}
+      body={draft.body}
+      onchange={(ways) => (draft.ways = ways)}
     />
     <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
       <LetterheadSelect bind:value={draft.letterheadId} />

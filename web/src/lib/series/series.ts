@@ -32,7 +32,8 @@ export function blankStep(first: boolean, body: string): SeriesStepBody {
     subject: '',
     body,
     letterheadId: null,
-    promotional: true
+    promotional: true,
+    ways: null
   };
 }
 
@@ -46,7 +47,8 @@ export function bodyOfStep(step: SeriesStep): SeriesStepBody {
     subject: step.subject,
     body: step.body,
     letterheadId: step.letterheadId,
-    promotional: step.promotional
+    promotional: step.promotional,
+    ways: step.ways
   };
 }
 

@@ -1,4 +1,4 @@
-import type { Proof, WholeMailing } from '$lib/api/types';
+import type { Proof, WaysBody, WholeMailing } from '$lib/api/types';
 
 export type Channel = WholeMailing['ways'][number];
 
@@ -58,6 +58,32 @@ export function proposedNotice(subject: string, body: string) {
     title: subject,
     words: proposedText(mail.innerHTML),
     link: links.find((link) => /^(https?:|\{\{)/i.test(link)) ?? ''
+  };
+}
+
+type Text = WholeMailing['text'];
+type Notice = WholeMailing['notice'];
+
+/** What a way that is added begins with, where nothing was ever written for it. */
+export function proposed(
+  added: Channel | null,
+  now: { text: Text; notice: Notice },
+  subject: string,
+  body: string
+): { text?: Text; notice?: Notice } {
+  if (added === 'TEXT' && !now.text.words.trim()) {
+    return { text: { ...now.text, words: proposedText(body) } };
+  }
+  const blank = !now.notice.title.trim() && !now.notice.words.trim();
+  return added === 'APP' && blank ? { notice: proposedNotice(subject, body) } : {};
+}
+
+/** Ways with nothing left out; none are e-mail alone. */
+export function waysOf(ways: WaysBody | null | undefined) {
+  return {
+    ways: ways?.ways ?? (['EMAIL'] as Channel[]),
+    text: ways?.text ?? ({ words: '', likeness: 'NOWHERE' } as Text),
+    notice: ways?.notice ?? { title: '', words: '', link: '' }
   };
 }
 

@@ -93,3 +93,7 @@ create table push_keys (
 
 create view offered.device as
 select person_id, lower(address) as address_key from public.device;
+
+-- The next of one way, however many wait on another.
+create index message_to_depart_by_way on message (channel, due_at, id)
+  where state in ('waiting', 'deferred');

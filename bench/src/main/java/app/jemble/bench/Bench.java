@@ -24,6 +24,7 @@ public final class Bench {
     groups.put("check", CheckBench::run);
     groups.put("release", ReleaseBench::run);
     groups.put("outbox", OutboxBench::run);
+    groups.put("ways", WaysBench::run);
     groups.put("kills", KillBench::run);
     groups.put("house-kills", HouseKillBench::run);
     groups.put("marks", MarksBench::run);

@@ -1,5 +1,6 @@
 package app.jemble.draft;
 
+import app.jemble.cause.WaysBody;
 import app.jemble.core.message.MailWording;
 import app.jemble.plan.SendPlan;
 
@@ -14,5 +15,5 @@ record DraftChange(
     boolean isPrivate,
     MailWording wording,
     AudienceChange audience,
-    WaysChange ways,
+    WaysBody ways,
     SendPlan plan) {}

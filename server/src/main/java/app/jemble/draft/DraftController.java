@@ -4,6 +4,7 @@ import app.jemble.access.Needs;
 import app.jemble.audience.AudienceParts;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.cause.WaysBody;
 import app.jemble.core.access.Right;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.NoticeWording;
@@ -92,15 +93,8 @@ class DraftController {
       boolean countOpens,
       boolean countClicks,
       @Schema(nullable = true) List<Channel> ways,
-      @Schema(nullable = true) TextBody text,
+      @Schema(nullable = true) TextWording text,
       @Schema(nullable = true) NoticeWording notice) {}
-
-  /** What is said by text. */
-  record TextBody(String words, TextWording.Likeness likeness) {
-    TextWording wording() {
-      return new TextWording(words, likeness);
-    }
-  }
 
   private final OpenCauses causes;
   private final DraftService drafts;
@@ -186,7 +180,7 @@ class DraftController {
                 b.isPrivate(),
                 wording,
                 audience,
-                new WaysChange(b.ways(), b.text() == null ? null : b.text().wording(), b.notice()),
+                new WaysBody(b.ways(), b.text(), b.notice()),
                 b.plan())));
   }
 

@@ -66,7 +66,6 @@ class DraftWriting {
     causes.write(
         draft, version, change.name().strip(), change.topicId(), change.isPrivate(), wording);
     parts.write(draft, change);
-    change.ways().write(draft, causes, wordings);
     return open.find(id);
   }
 

@@ -4,6 +4,7 @@ import app.jemble.audience.AudienceView;
 import app.jemble.core.message.CauseState;
 import app.jemble.core.message.NoticeWording;
 import app.jemble.core.message.RepliesTo;
+import app.jemble.core.message.TextWording;
 import app.jemble.core.message.Voice;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
@@ -49,7 +50,7 @@ record WholeMailing(
     boolean countOpens,
     boolean countClicks,
     List<Channel> ways,
-    DraftController.TextBody text,
+    TextWording text,
     NoticeWording notice,
     List<MailingFiles.MailingFile> files,
     CauseState state,

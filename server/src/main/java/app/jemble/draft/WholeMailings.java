@@ -7,7 +7,6 @@ import app.jemble.audience.Audiences;
 import app.jemble.cause.Cause;
 import app.jemble.cause.Wordings;
 import app.jemble.core.message.MailWording;
-import app.jemble.core.message.TextWording;
 import app.jemble.mailing.MailingFiles;
 import app.jemble.plan.PlanService;
 import app.jemble.release.ReleaseNotes;
@@ -50,11 +49,6 @@ class WholeMailings {
     this.clock = clock;
   }
 
-  private DraftController.TextBody text(Cause cause) {
-    TextWording text = wordings.text(cause);
-    return new DraftController.TextBody(text.words(), text.likeness());
-  }
-
   /**
    * @param followsName the name of what it follows; null where that is nothing, or another's own
    */
@@ -93,7 +87,7 @@ class WholeMailings {
         w.countOpens(),
         w.countClicks(),
         c.ways().inOrder(),
-        text(c),
+        wordings.text(c),
         wordings.notice(c),
         files.all(c.id()),
         c.state(),

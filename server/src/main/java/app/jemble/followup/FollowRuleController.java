@@ -4,6 +4,7 @@ import app.jemble.access.Needs;
 import app.jemble.audience.AudienceParts;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.cause.WaysBody;
 import app.jemble.core.access.Right;
 import app.jemble.core.act.Act;
 import app.jemble.core.followup.After;
@@ -44,6 +45,7 @@ class FollowRuleController {
    * @param after the place of the rule from whose act it waits; null: from the mailing
    * @param on the sign at which it acts at once; null for a rule that waits
    * @param body the text that it sends; empty when it sends none
+   * @param ways on which ways it sends; null when it sends none
    * @param words the whole rule as a sentence
    * @param errors what is wrong with its text
    * @param will how many people it will touch if nothing changes; null when it is not known
@@ -63,6 +65,7 @@ class FollowRuleController {
       List<ExceptPart> except,
       RuleAct act,
       String body,
+      @Schema(nullable = true) WaysBody ways,
       String words,
       List<String> errors,
       boolean stopped,
@@ -83,7 +86,8 @@ class FollowRuleController {
       @Schema(nullable = true) Sign on,
       List<AudienceParts.Part> except,
       RuleAct act,
-      @Schema(nullable = true) String body) {}
+      @Schema(nullable = true) String body,
+      @Schema(nullable = true) WaysBody ways) {}
 
   /** How many messages of a rule were in the outbox and stay. */
   record RuleStopped(int messages) {}
@@ -178,6 +182,7 @@ class FollowRuleController {
             .toList(),
         RuleAct.of(act),
         rule.sendsId() == null ? "" : texts.body(rule.sendsId()),
+        rule.sendsId() == null ? null : texts.ways(rule.sendsId()),
         RuleWords.of(rule, act, after),
         errors,
         rule.isStopped(),
@@ -214,7 +219,8 @@ class FollowRuleController {
                         b.on(),
                         b.except(),
                         b.act(),
-                        b.body()))
+                        b.body(),
+                        b.ways()))
             .toList(),
         newest);
     return all(mailing);

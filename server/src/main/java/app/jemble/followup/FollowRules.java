@@ -4,6 +4,7 @@ import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceParts;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.cause.WaysBody;
 import app.jemble.core.act.Act;
 import app.jemble.core.followup.After;
 import app.jemble.core.followup.Sign;
@@ -39,6 +40,7 @@ class FollowRules implements WithRelease {
    * @param on the sign at which it acts at once; null for a rule that waits
    * @param except who is left out
    * @param body of a rule that sends: the text
+   * @param ways of a rule that sends: on which ways; null leaves that as it is, by e-mail at first
    */
   record Wanted(
       Long id,
@@ -49,7 +51,8 @@ class FollowRules implements WithRelease {
       Sign on,
       List<AudienceParts.Part> except,
       RuleAct act,
-      String body) {}
+      String body,
+      WaysBody ways) {}
 
   private final FollowRuleMapper mapper;
   private final OpenCauses mailings;
@@ -190,12 +193,14 @@ class FollowRules implements WithRelease {
     }
     if (before != null && before.sendsId() != null) {
       texts.write(before.sendsId(), want.body());
+      texts.goBy(before.sendsId(), want.ways());
       return before.sendsId();
     }
     if (before != null && mapper.hasActed(before.id())) {
       throw Problem.conflict("This rule has acted already; add another one that sends.");
     }
     long sends = texts.add(mailing.id(), want.body());
+    texts.goBy(sends, want.ways());
     if (before != null && mailing.hasBeenReleased()) {
       texts.release(sends, name(before.place()));
     }

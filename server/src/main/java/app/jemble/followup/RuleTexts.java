@@ -2,12 +2,14 @@ package app.jemble.followup;
 
 import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
+import app.jemble.cause.CauseWays;
 import app.jemble.cause.NewCause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.cause.WaysBody;
 import app.jemble.cause.Wordings;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.SafeHtml;
-import app.jemble.message.LetterService;
+import app.jemble.message.WordingBlockers;
 import app.jemble.outbox.OutboxService;
 import app.jemble.plan.PlanService;
 import app.jemble.problem.Problem;
@@ -25,23 +27,26 @@ public class RuleTexts {
   private static final int MOST_CHARACTERS = 1_000_000;
 
   private final Wordings wordings;
+  private final CauseWays ways;
   private final CauseChanges causes;
   private final OpenCauses open;
-  private final LetterService letters;
+  private final WordingBlockers blockers;
   private final PlanService plans;
   private final OutboxService outbox;
 
   RuleTexts(
       Wordings wordings,
+      CauseWays ways,
       CauseChanges causes,
       OpenCauses open,
-      LetterService letters,
+      WordingBlockers blockers,
       PlanService plans,
       OutboxService outbox) {
     this.wordings = wordings;
+    this.ways = ways;
     this.causes = causes;
     this.open = open;
-    this.letters = letters;
+    this.blockers = blockers;
     this.plans = plans;
     this.outbox = outbox;
   }
@@ -65,13 +70,23 @@ public class RuleTexts {
     }
   }
 
+  /** On which ways it goes, and what it says on those beside e-mail. */
+  public WaysBody ways(long id) {
+    return ways.of(open.anybodys(id));
+  }
+
+  /** The same, from now on; null changes nothing. */
+  public void goBy(long id, WaysBody wanted) {
+    ways.write(open.anybodys(id), wanted);
+  }
+
   public String body(long id) {
     return wordings.of(open.anybodys(id)).body();
   }
 
-  /** What is wrong with its text, in sentences. */
+  /** What is wrong with its texts, in sentences. */
   public List<String> errors(long id) {
-    return letters.of(open.anybodys(id)).errors();
+    return blockers.besideMail(open.anybodys(id));
   }
 
   private static String sound(String body) {

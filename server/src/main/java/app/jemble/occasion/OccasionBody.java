@@ -2,6 +2,7 @@ package app.jemble.occasion;
 
 import app.jemble.audience.AudienceParts;
 import app.jemble.card.CardBody;
+import app.jemble.cause.WaysBody;
 import app.jemble.core.occasion.Occasion;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalTime;
@@ -18,6 +19,7 @@ import java.util.List;
  * @param card a picture with words above the letter, drawn for each; null for none
  * @param subject template text
  * @param body template text, HTML, without the card
+ * @param ways on which ways it goes; null leaves that as it is, by e-mail at first
  */
 public record OccasionBody(
     String name,
@@ -33,6 +35,7 @@ public record OccasionBody(
     String subject,
     String body,
     @Schema(nullable = true) Long letterheadId,
+    @Schema(nullable = true) WaysBody ways,
     int version) {
 
   /** How what it says leaves. */

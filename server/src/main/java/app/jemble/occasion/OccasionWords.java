@@ -1,7 +1,9 @@
 package app.jemble.occasion;
 
 import app.jemble.cause.Cause;
+import app.jemble.cause.CauseWays;
 import app.jemble.cause.OpenCauses;
+import app.jemble.cause.WaysBody;
 import app.jemble.cause.Wordings;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.SafeHtml;
@@ -26,11 +28,13 @@ class OccasionWords {
 
   private final OpenCauses open;
   private final Wordings wordings;
+  private final CauseWays ways;
   private final WordingBlockers blockers;
 
-  OccasionWords(OpenCauses open, Wordings wordings, WordingBlockers blockers) {
+  OccasionWords(OpenCauses open, Wordings wordings, CauseWays ways, WordingBlockers blockers) {
     this.open = open;
     this.wordings = wordings;
+    this.ways = ways;
     this.blockers = blockers;
   }
 
@@ -41,6 +45,16 @@ class OccasionWords {
 
   void write(Cause cause, MailWording wording) {
     wordings.write(cause, wording);
+  }
+
+  /** On which ways it goes, and what it says on those beside e-mail. */
+  WaysBody ways(Cause cause) {
+    return ways.of(cause);
+  }
+
+  /** The same, from now on; null changes nothing. */
+  void goBy(Cause cause, WaysBody wanted) {
+    ways.write(cause, wanted);
   }
 
   /** What keeps it from leaving, in sentences. */

@@ -84,6 +84,7 @@ public class Occasions {
         says.subject(),
         OccasionWords.withoutCard(says.body()),
         says.letterheadId(),
+        words.ways(cause),
         of.version());
   }
 
@@ -92,6 +93,7 @@ public class Occasions {
     long me = check.writer().id();
     check.check(wanted);
     long cause = causes.create(sentAs(wanted, me), OccasionWords.wording(wanted));
+    words.goBy(open.anybodys(cause), wanted.ways());
     return find(mapper.create(row(0, cause, wanted), clock.instant()));
   }
 
@@ -109,6 +111,7 @@ public class Occasions {
     }
     Cause cause = open.lockAnybodys(before.causeId());
     words.write(cause, OccasionWords.wording(wanted));
+    words.goBy(cause, wanted.ways());
     causes.become(cause.id(), sentAs(wanted, cause.senderId()));
     causes.touch(List.of(cause.id()));
     if (before.state() == StandingMailing.State.ACTIVE) {

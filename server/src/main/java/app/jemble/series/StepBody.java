@@ -1,6 +1,7 @@
 package app.jemble.series;
 
 import app.jemble.audience.AudienceParts;
+import app.jemble.cause.WaysBody;
 import app.jemble.core.series.Wait;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalTime;
@@ -14,6 +15,7 @@ import java.util.List;
  * @param meant for whom it is; none: for all
  * @param subject template text
  * @param body template text, HTML
+ * @param ways on which ways it goes; null leaves that as it is, by e-mail at first
  */
 public record StepBody(
     int waitCount,
@@ -24,4 +26,5 @@ public record StepBody(
     String subject,
     String body,
     @Schema(nullable = true) Long letterheadId,
-    boolean promotional) {}
+    boolean promotional,
+    @Schema(nullable = true) WaysBody ways) {}

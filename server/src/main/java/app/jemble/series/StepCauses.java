@@ -2,8 +2,10 @@ package app.jemble.series;
 
 import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
+import app.jemble.cause.CauseWays;
 import app.jemble.cause.NewCause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.cause.WaysBody;
 import app.jemble.cause.Wordings;
 import app.jemble.core.message.MailWording;
 import app.jemble.message.WordingBlockers;
@@ -21,6 +23,7 @@ public class StepCauses {
   private final CauseChanges changes;
   private final OpenCauses open;
   private final Wordings wordings;
+  private final CauseWays ways;
   private final WordingBlockers blockers;
   private final OutboxService outbox;
   private final Clock clock;
@@ -29,12 +32,14 @@ public class StepCauses {
       CauseChanges changes,
       OpenCauses open,
       Wordings wordings,
+      CauseWays ways,
       WordingBlockers blockers,
       OutboxService outbox,
       Clock clock) {
     this.changes = changes;
     this.open = open;
     this.wordings = wordings;
+    this.ways = ways;
     this.blockers = blockers;
     this.outbox = outbox;
     this.clock = clock;
@@ -68,6 +73,16 @@ public class StepCauses {
   public void write(long cause, MailWording wording) {
     wordings.write(open.anybodys(cause), wording);
     changes.touch(List.of(cause));
+  }
+
+  /** On which ways a step goes, and what it says on those beside e-mail. */
+  public WaysBody ways(long cause) {
+    return ways.of(open.anybodys(cause));
+  }
+
+  /** The same, from now on; null changes nothing. */
+  public void goBy(long cause, WaysBody wanted) {
+    ways.write(open.anybodys(cause), wanted);
   }
 
   public void forget(long cause) {

@@ -67,6 +67,7 @@ public class StepEditing {
       live(now, before);
     }
     long cause = causes.begin(series, now.size() + 1, wording(body));
+    causes.goBy(cause, body.ways());
     SeriesStep added = step(0, seriesId, now.size() + 1, cause, body);
     mustBeReady(series, cause);
     long id = mapper.addStep(added);
@@ -88,6 +89,7 @@ public class StepEditing {
     SeriesStep before = live(mapper.steps(seriesId), stepId);
     mapper.writeStep(step(stepId, seriesId, before.place(), before.causeId(), body));
     causes.write(before.causeId(), wording(body));
+    causes.goBy(before.causeId(), body.ways());
     mustBeReady(series, before.causeId());
     entries.lookAtAll(seriesId, clock.instant());
   }

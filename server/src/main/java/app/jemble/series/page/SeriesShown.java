@@ -155,6 +155,7 @@ class SeriesShown {
         words.body(),
         words.letterheadId(),
         words.promotional(),
+        causes.ways(step.causeId()),
         day,
         next,
         counts.sent(),

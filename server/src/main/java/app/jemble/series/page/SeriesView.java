@@ -1,6 +1,7 @@
 package app.jemble.series.page;
 
 import app.jemble.audience.AudienceParts;
+import app.jemble.cause.WaysBody;
 import app.jemble.core.series.SeriesState;
 import app.jemble.core.series.Wait;
 import app.jemble.sending.HoursSpan;
@@ -70,6 +71,7 @@ record SeriesView(
       String body,
       @Schema(nullable = true) Long letterheadId,
       boolean promotional,
+      WaysBody ways,
       @Schema(nullable = true) Integer day,
       long next,
       long sent,

@@ -39,7 +39,8 @@ public record Starter(String key, String name, String about, boolean ownClock, L
           subject,
           BlankLetter.BODY.replace("<p></p>", text),
           null,
-          false);
+          false,
+          null);
     }
 
     public Wait waits() {

@@ -1,0 +1,94 @@
+package app.jemble.cause;
+
+import app.jemble.core.message.NoticeWording;
+import app.jemble.core.message.TextWording;
+import app.jemble.core.message.TextWording.Likeness;
+import app.jemble.core.reach.Channel;
+import app.jemble.core.reach.Ways;
+import app.jemble.problem.Problem;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+
+/** The ways of a cause and what it says on those beside e-mail, as colleagues write them. */
+@Service
+public class CauseWays {
+
+  /** Ways that a wording can be written for. */
+  private static final Set<Channel> WRITTEN = EnumSet.of(Channel.EMAIL, Channel.TEXT, Channel.APP);
+
+  private static final int LONGEST_TEXT = 5_000;
+  private static final int LONGEST_TITLE = 500;
+  private static final int LONGEST_LINK = 2_000;
+
+  private final CauseChanges causes;
+  private final Wordings wordings;
+
+  CauseWays(CauseChanges causes, Wordings wordings) {
+    this.causes = causes;
+    this.wordings = wordings;
+  }
+
+  public WaysBody of(Cause cause) {
+    return new WaysBody(cause.ways().inOrder(), wordings.text(cause), wordings.notice(cause));
+  }
+
+  /**
+   * Writes what is sound; a problem when something is not.
+   *
+   * @param wanted null changes nothing
+   */
+  public void write(Cause cause, WaysBody wanted) {
+    if (wanted == null) {
+      return;
+    }
+    if (wanted.ways() != null) {
+      causes.goBy(cause.id(), sound(wanted.ways()));
+    }
+    if (wanted.text() != null) {
+      wordings.write(cause, sound(wanted.text()));
+    }
+    if (wanted.notice() != null) {
+      wordings.write(cause, sound(wanted.notice()));
+    }
+  }
+
+  private static Ways sound(List<Channel> ways) {
+    if (ways.isEmpty() || ways.contains(null) || EnumSet.copyOf(ways).size() < ways.size()) {
+      throw Problem.wrong("ways", "Choose one way or more, each once.");
+    }
+    if (!WRITTEN.containsAll(ways)) {
+      throw Problem.wrong("ways", "Nothing can be written for that way yet.");
+    }
+    return new Ways(ways);
+  }
+
+  private static TextWording sound(TextWording text) {
+    String words = sound(text.words());
+    if (words.length() > LONGEST_TEXT) {
+      throw Problem.wrong("text.words", "A text message has at most 5,000 characters.");
+    }
+    return new TextWording(words, text.likeness() == null ? Likeness.NOWHERE : text.likeness());
+  }
+
+  /** With their merge fields texts may be longer than they are once these are filled. */
+  private static NoticeWording sound(NoticeWording notice) {
+    NoticeWording sound =
+        new NoticeWording(sound(notice.title()), sound(notice.words()), sound(notice.link()));
+    if (sound.title().length() > LONGEST_TITLE) {
+      throw Problem.wrong("notice.title", "The title of a notice has at most 500 characters.");
+    }
+    if (sound.words().length() > LONGEST_TEXT) {
+      throw Problem.wrong("notice.words", "The text of a notice has at most 5,000 characters.");
+    }
+    if (sound.link().length() > LONGEST_LINK) {
+      throw Problem.wrong("notice.link", "A link has at most 2,000 characters.");
+    }
+    return sound;
+  }
+
+  private static String sound(String words) {
+    return words == null ? "" : words.replace("\0", "");
+  }
+}

@@ -1,0 +1,76 @@
+<script lang="ts">
+  import { fieldsQuery } from '$lib/api/queries';
+  import type { WaysBody } from '$lib/api/types';
+  import LateEditor from '$lib/editor/LateEditor.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { leftWords, TITLE, WORDS } from './notice';
+  import { proposed, waysOf, type Channel } from './ways';
+  import WaysChoice from './WaysChoice.svelte';
+
+  interface Props {
+    /** The ways as they are; null goes by e-mail alone. */
+    ways: WaysBody | null | undefined;
+    /** What the mail says, from which the others are proposed. */
+    subject: string;
+    body: string;
+    onchange: (ways: WaysBody) => void;
+  }
+
+  let { ways, subject, body, onchange }: Props = $props();
+  const fields = createQuery(fieldsQuery);
+  const now = $derived(waysOf(ways));
+
+  function go(next: Channel[], added: Channel | null) {
+    onchange({ ...now, ...proposed(added, now, subject, body), ways: next });
+  }
+
+  function notice(part: Partial<typeof now.notice>) {
+    onchange({ ...now, notice: { ...now.notice, ...part } });
+  }
+</script>
+
+<div
+  class="flex flex-wrap items-center gap-x-2 text-[0.9rem] not-has-[*]:hidden"
+  role="group"
+  aria-label="Ways"
+>
+  <WaysChoice ways={now.ways} editable onchange={go} />
+</div>
+{#if fields.data && now.ways.includes('TEXT')}
+  <div class="flex h-32 flex-col rounded-lg border border-line">
+    <p class="flex-none px-3.5 pt-1.5 text-[0.87rem] text-soft">Text message</p>
+    <LateEditor
+      value={now.text.words}
+      fields={fields.data.merge}
+      label="Text message"
+      lines
+      onchange={(words) => onchange({ ...now, text: { ...now.text, words } })}
+    />
+  </div>
+{/if}
+{#if fields.data && now.ways.includes('APP')}
+  <div class="flex flex-col rounded-lg border border-line">
+    <p class="px-3.5 pt-1.5 text-[0.87rem] text-soft">Notice to the app</p>
+    {#each [{ part: 'title', name: 'Title', label: 'Title of the notice' }, { part: 'words', name: 'Text', label: 'Text of the notice' }, { part: 'link', name: 'Link', label: 'Link of the notice' }] as const as line (line.part)}
+      <div class="flex items-baseline gap-2 px-3.5 py-1">
+        <span class="w-10 flex-none text-soft">{line.name}</span>
+        <div class="min-w-0 flex-1 border-b border-line-soft">
+          <LateEditor
+            value={now.notice[line.part]}
+            fields={fields.data.merge}
+            label={line.label}
+            lines={line.part === 'words'}
+            singleLine={line.part !== 'words'}
+            onchange={(value) => notice({ [line.part]: value })}
+          />
+        </div>
+      </div>
+    {/each}
+    <p class="px-3.5 pb-1.5 text-[0.87rem] text-soft">
+      Before anything is merged in: title {leftWords(now.notice.title, TITLE)}, text {leftWords(
+        now.notice.words,
+        WORDS
+      )}.
+    </p>
+  </div>
+{/if}
