@@ -23,7 +23,9 @@
         ? (lists.data ?? []).map((l) => l.name)
         : field.name === 'topic_left'
           ? (topics.data ?? []).map((t) => t.name)
-          : []
+          : field.name === 'reached_by'
+            ? ['E-mail', 'Text message', 'App']
+            : []
   );
 
   /** Words are typed, a comma between them. */

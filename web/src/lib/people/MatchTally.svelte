@@ -4,6 +4,7 @@
   import { useQueryClient } from '@tanstack/svelte-query';
   import Counting from './Counting.svelte';
   import type { usePeople } from './questions.svelte';
+  import PhoneCounts from './PhoneCounts.svelte';
   import { reachParts } from './reach';
 
   interface Props {
@@ -50,4 +51,5 @@
     chosen={search.part}
     onchoose={choosePart}
   />
+  <PhoneCounts filter={people.filter} archived={search.archived} />
 {/if}

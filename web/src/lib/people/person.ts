@@ -40,7 +40,8 @@ export const groups: { title: string; fields: string[] }[] = [
       'language',
       'asked_not',
       'app_installed',
-      'topic_left'
+      'topic_left',
+      'reached_by'
     ]
   },
   { title: 'Membership', fields: ['plan', 'status', 'joined_on', 'renews_on', 'dues_owed'] },

@@ -1,5 +1,15 @@
-import type { Reach } from '$lib/api/types';
+import type { Filter, Reach } from '$lib/api/types';
 import type { TallyPart } from '$lib/ui/Tally.svelte';
+
+/** Those of a filter who can be reached by a way, as people read it. */
+export function reachedBy(way: string, filter: Filter): Filter {
+  return {
+    match: 'ALL',
+    conditions: [{ field: 'reached_by', operator: 'HAS_ANY', values: [way] }],
+    related: [],
+    groups: [filter]
+  };
+}
 
 interface ReachCount {
   reach: Reach;

@@ -63,6 +63,9 @@ create index device_by_address_key on device (lower(address));
 
 -- Whom the house gave a new link for the app, so that the one before leads nowhere.
 alter table person add column app_link_number int not null default 0;
+-- Whether a number can be dialled from everywhere is decided by core, and kept beside it.
+alter table person add column phone_valid boolean not null default true;
+update person set phone_valid = false where phone_key is not null and phone_key !~ '^\+[1-9][0-9]{6,14}$';
 create or replace view offered.person as
 select id, kind, honorific, first_name, last_name, email, email_valid, phone, number,
        language, time_zone, birthday, address_street, address_postcode, address_place,
@@ -97,3 +100,23 @@ select person_id, lower(address) as address_key from public.device;
 -- The next of one way, however many wait on another.
 create index message_to_depart_by_way on message (channel, due_at, id)
   where state in ('waiting', 'deferred');
+
+-- By which ways people can be reached, outside any mailing, as core's Reach has it.
+create view offered.reached_by as
+select p.id as person_id, 'E-mail' as way
+from public.person p
+where p.reach = 'READY'
+  and not exists (select from public.way_closed c where c.person_id = p.id and c.channel = 'EMAIL')
+union all
+select p.id, 'Text message'
+from public.person p
+where p.phone_key is not null and p.phone_valid and not p.asked_not
+  and not exists (select from public.way_closed c where c.person_id = p.id and c.channel = 'TEXT')
+  and not exists (select from public.do_not_write d where d.address_key = p.phone_key)
+union all
+select p.id, 'App'
+from public.person p
+where p.app_installed and not p.asked_not
+  and not exists (select from public.way_closed c where c.person_id = p.id and c.channel = 'APP')
+  and not exists (
+    select from offered.barred_on_way b where b.person_id = p.id and b.channel = 'APP');

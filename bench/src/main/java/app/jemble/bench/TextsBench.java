@@ -23,6 +23,8 @@ final class TextsBench {
   private static final byte[] WORDS =
       "Dear friend, the slipway opens on Saturday at ten.".getBytes(StandardCharsets.US_ASCII);
 
+  private static final int MESSAGES = 5000;
+
   private TextsBench() {}
 
   static void run() throws Exception {
@@ -63,7 +65,12 @@ final class TextsBench {
   private static void compare(RunningApp app, String name, TextSink sink, SMPPSession session)
       throws Exception {
     WaysBench.compare(
-        app, name, "TEXT", sink.taken::get, () -> WaysBench.atOnce(() -> submit(session)));
+        app,
+        name,
+        MESSAGES,
+        "TEXT",
+        sink.taken::get,
+        () -> WaysBench.atOnce(() -> submit(session)));
   }
 
   private static SMPPSession bound(int port) throws IOException {
@@ -86,7 +93,7 @@ final class TextsBench {
   /** One place in the window: its share of all texts, one after another. */
   private static void submit(SMPPSession session) {
     try {
-      for (int i = 0; i < WaysBench.MESSAGES / WaysBench.IN_FLIGHT; i++) {
+      for (int i = 0; i < MESSAGES / WaysBench.IN_FLIGHT; i++) {
         session.submitShortMessage(
             "",
             TypeOfNumber.INTERNATIONAL,

@@ -16,7 +16,6 @@ import java.util.function.IntSupplier;
  */
 final class WaysBench {
 
-  static final int MESSAGES = 5000;
   static final int IN_FLIGHT = 8;
   private static final int WARM_UPS = 6;
   private static final int RUNS = 5;
@@ -58,13 +57,15 @@ final class WaysBench {
   /**
    * Prints how many a second leave by the outbox and by the loop, in turn.
    *
+   * @param messages how many at a time
    * @param way by which all go
    * @param taken how many the service has taken
    */
-  static void compare(RunningApp app, String name, String way, IntSupplier taken, Loop loop)
+  static void compare(
+      RunningApp app, String name, int messages, String way, IntSupplier taken, Loop loop)
       throws Exception {
     List<Long> people =
-        app.sql.sql("select id from person order by id limit " + MESSAGES).query(Long.class).list();
+        app.sql.sql("select id from person order by id limit " + messages).query(Long.class).list();
     long[] mailings = new long[WARM_UPS + RUNS];
     for (int i = 0; i < mailings.length; i++) {
       mailings[i] = release(app, people, List.of(way));
@@ -76,8 +77,8 @@ final class WaysBench {
       long mailing = mailings[run + WARM_UPS];
       int before = taken.getAsInt();
       app.sql.sql("update message set due_at = now() where cause_id = ?").param(mailing).update();
-      double drained = perSecond(Interleaved.millis(() -> drain(taken, before)));
-      double looped = perSecond(Interleaved.millis(loop::run));
+      double drained = messages / seconds(() -> drain(taken, before + messages));
+      double looped = messages / seconds(loop::run);
       if (run >= 0) {
         ours[run] = drained;
         theirs[run] = looped;
@@ -88,12 +89,12 @@ final class WaysBench {
     Figures.printRatio(name + ".ratio.loop", ours, theirs);
   }
 
-  private static double perSecond(double millis) {
-    return MESSAGES / (millis / 1000);
+  private static double seconds(Interleaved.Work work) throws Exception {
+    return Interleaved.millis(work) / 1000;
   }
 
-  private static void drain(IntSupplier taken, int before) {
-    while (taken.getAsInt() - before < MESSAGES) {
+  private static void drain(IntSupplier taken, int all) {
+    while (taken.getAsInt() < all) {
       LockSupport.parkNanos(1_000_000);
     }
   }

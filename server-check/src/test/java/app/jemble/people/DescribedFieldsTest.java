@@ -16,7 +16,8 @@ import org.testng.annotations.Test;
 public class DescribedFieldsTest {
 
   /** They stand in tables of their own, beside the person's. */
-  private static final Set<String> ELSEWHERE = Set.of("list", "topic_left", "last_heard");
+  private static final Set<String> ELSEWHERE =
+      Set.of("list", "topic_left", "reached_by", "last_heard");
 
   /** They are no column: who writes, what about, which of their days, and the house. */
   private static final List<String> OF_OTHERS =

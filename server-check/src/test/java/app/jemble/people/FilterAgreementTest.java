@@ -117,6 +117,25 @@ public class FilterAgreementTest extends ServerTest {
                   else last_visit_at end
             """)
         .update();
+    sql.sql(
+            """
+            update person set phone = '12', phone_valid = false where id % 8 = 0
+            """)
+        .update();
+    sql.sql(
+            """
+            insert into way_closed (person_id, channel, closed_at, how)
+            select id, (array['EMAIL', 'TEXT', 'APP', 'POST'])[1 + id % 4], now(), 'said so'
+            from person where id % 5 in (0, 1)
+            """)
+        .update();
+    sql.sql(
+            """
+            insert into do_not_write (address_key, reason, since)
+            select distinct phone_key, 'by hand', now() from person
+            where id % 7 = 0 and phone_key is not null
+            """)
+        .update();
     // Around people: none, one or several records, and gaps in them.
     for (String statement : AROUND) {
       sql.sql(statement).update();
@@ -150,7 +169,19 @@ public class FilterAgreementTest extends ServerTest {
   /** Pieces of what people have, and what nobody has or is hard to quote. */
   private List<String> words() {
     List<String> words =
-        new ArrayList<>(List.of("ete %_", "O'", "ß", "\\", "x", "САША", "boat  show", "a” or “b"));
+        new ArrayList<>(
+            List.of(
+                "text message",
+                "App",
+                "E-mail",
+                "ete %_",
+                "O'",
+                "ß",
+                "\\",
+                "x",
+                "САША",
+                "boat  show",
+                "a” or “b"));
     List<Field> texts =
         fields.all(FieldUse.FILTER).stream().filter(f -> f.type() == FieldType.TEXT).toList();
     Random random = new Random(1);

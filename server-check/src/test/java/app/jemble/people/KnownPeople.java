@@ -1,9 +1,13 @@
 package app.jemble.people;
 
+import app.jemble.core.reach.Channel;
+import app.jemble.core.reach.Reach;
+import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.PersonId;
+import app.jemble.core.record.PhoneNumber;
 import app.jemble.core.record.Related;
 import app.jemble.core.record.Values;
 import java.math.BigDecimal;
@@ -57,6 +61,10 @@ final class KnownPeople {
   private static final String BESIDE =
       """
       select p.id, a.login as owner, p.time_zone, p.language, p.asked_not, p.app_installed,
+             p.email as mailbox, p.phone as number_dialled,
+             array(select c.channel from way_closed c where c.person_id = p.id) as closed,
+             array(select d.address_key from do_not_write d
+                   where d.address_key in (p.email_key, p.phone_key)) as listed,
              (select array_agg(l.name) from list_member x join person_list l on l.id = x.list_id
               where x.person_id = p.id) as list,
              (select array_agg(t.name) from topic_left x join topic t on t.id = x.topic_id
@@ -82,10 +90,41 @@ final class KnownPeople {
       long id = ((Number) row.get("id")).longValue();
       Map<String, FieldValue> values = values(row, fields);
       values.put("introduced_by", FieldValue.introducers(chain(id, introducers)));
+      values.put("reached_by", FieldValue.tags(reachedBy(row)));
       Values beside = Values.of(values, around.getOrDefault(id, Map.of()));
       all.put(id, both(merged.get(id), beside));
     }
     return all;
+  }
+
+  /** As core reads what is on record. */
+  private static List<String> reachedBy(Map<String, Object> row) {
+    String mailbox = (String) row.get("mailbox");
+    String number = (String) row.get("number_dialled");
+    Map<Channel, String> addresses = new EnumMap<>(Channel.class);
+    addresses.put(Channel.EMAIL, mailbox);
+    addresses.put(Channel.TEXT, number == null ? null : PhoneNumber.dialled(number));
+    addresses.put(Channel.APP, (Boolean) row.get("app_installed") ? "app" : null);
+    List<String> listed = words(row.get("listed"));
+    List<String> closed = words(row.get("closed"));
+    return addresses.keySet().stream()
+        .filter(
+            way -> {
+              String address = addresses.get(way);
+              boolean isListed = address != null && listed.contains(EmailAddress.key(address));
+              return Reach.by(
+                      way,
+                      new Reach.Facts(
+                          address,
+                          (Boolean) row.get("asked_not"),
+                          closed.contains(way.name()),
+                          isListed,
+                          false,
+                          false))
+                  == Reach.READY;
+            })
+        .map(Channel::words)
+        .toList();
   }
 
   private static Values both(Values merged, Values beside) {

@@ -27,6 +27,7 @@ final class Columns {
             by.shownAs("(select i.name from offered.person i where i.id = p.introduced_by)"));
     PERSON.put("list", Column.of(TagTable.LIST.array()));
     PERSON.put("topic_left", Column.of(TagTable.TOPIC_LEFT.array()));
+    PERSON.put("reached_by", Column.of(TagTable.REACHED_BY.array()));
     PERSON.put(
         "last_heard",
         Column.of(lastHeard(Sql.of("r.at"))).shownAs(lastHeard(Sql.of("r.kind || ' ' || r.at"))));

@@ -2,7 +2,7 @@ package app.jemble.filter;
 
 import app.jemble.storage.Sql;
 
-/** Words a person has by rows of another table: the lists they are on, the topics they left. */
+/** Words a person has by rows of another table: their lists, the topics they left, their ways. */
 enum TagTable {
   LIST(
       Sql.of("offered.list_member x join offered.person_list l on l.id = x.list_id"),
@@ -11,7 +11,8 @@ enum TagTable {
   TOPIC_LEFT(
       Sql.of("offered.topic_left x join offered.topic l on l.id = x.topic_id"),
       Sql.of("fold(l.name)"),
-      Sql.of("l.name"));
+      Sql.of("l.name")),
+  REACHED_BY(Sql.of("offered.reached_by x"), Sql.of("fold(x.way)"), Sql.of("x.way"));
 
   private final Sql from;
   private final Sql key;
@@ -28,6 +29,7 @@ enum TagTable {
     return switch (field) {
       case "list" -> LIST;
       case "topic_left" -> TOPIC_LEFT;
+      case "reached_by" -> REACHED_BY;
       default -> null;
     };
   }

@@ -26,6 +26,9 @@ interface TypedFilterMapper {
       select 'topic_left', name, name, id
       from offered.topic
       union all
+      select 'reached_by', way, way, 0
+      from (values ('E-mail'), ('Text message'), ('App')) as of_house (way)
+      union all
       select 'tags', tag, tag, 0
       from (select distinct unnest(tags) as tag from offered.person) used
       order by place desc

@@ -187,4 +187,19 @@ interface ChangeMapper {
 
   @Update("update person set email_valid = #{valid} where id = any(#{people})")
   int setValid(@Param("people") PersonId[] people, @Param("valid") boolean valid);
+
+  /** A number and whose it is. */
+  record Phone(PersonId id, String number) {}
+
+  @Select(
+      """
+      select p.id, p.phone_key as number
+      from person p
+      where p.phone_key is not null
+        and p.id in (select c.person_id from change c where c.batch_id = #{batch} and c.field = 'phone')
+      """)
+  List<Phone> phonesOf(long batch);
+
+  @Update("update person set phone_valid = #{valid} where id = any(#{people})")
+  int setPhoneValid(@Param("people") PersonId[] people, @Param("valid") boolean valid);
 }

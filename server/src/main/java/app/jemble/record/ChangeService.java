@@ -5,7 +5,8 @@ import app.jemble.account.AccountService;
 import app.jemble.core.access.About;
 import app.jemble.core.access.Access;
 import app.jemble.core.access.Right;
-import app.jemble.core.record.EmailAddress;
+import app.jemble.core.reach.Channel;
+import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.PersonId;
@@ -14,10 +15,11 @@ import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
@@ -273,15 +275,22 @@ public class ChangeService {
     return undoings.stream().filter(u -> u.takes(field)).findFirst().orElse(null);
   }
 
-  /** Whether mail can be sent to an address is decided by core, and kept beside the address. */
+  /** Whether something can be sent to an address is decided by core, and kept beside it. */
   private void judgeAddresses(long batch) {
-    List<PersonId> valid = new ArrayList<>();
-    List<PersonId> wrong = new ArrayList<>();
-    for (ChangeMapper.Address address : mapper.addressesOf(batch)) {
-      (EmailAddress.isValid(address.email()) ? valid : wrong).add(address.id());
-    }
-    mapper.setValid(valid.toArray(PersonId[]::new), true);
-    mapper.setValid(wrong.toArray(PersonId[]::new), false);
+    Map<Boolean, List<PersonId>> mailboxes =
+        mapper.addressesOf(batch).stream()
+            .collect(
+                Collectors.partitioningBy(
+                    a -> Reach.isAddress(Channel.EMAIL, a.email()),
+                    Collectors.mapping(ChangeMapper.Address::id, Collectors.toList())));
+    mailboxes.forEach((valid, who) -> mapper.setValid(who.toArray(PersonId[]::new), valid));
+    Map<Boolean, List<PersonId>> phones =
+        mapper.phonesOf(batch).stream()
+            .collect(
+                Collectors.partitioningBy(
+                    p -> Reach.isAddress(Channel.TEXT, p.number()),
+                    Collectors.mapping(ChangeMapper.Phone::id, Collectors.toList())));
+    phones.forEach((valid, who) -> mapper.setPhoneValid(who.toArray(PersonId[]::new), valid));
   }
 
   /** What was changed of a person after the given change, newest first. */

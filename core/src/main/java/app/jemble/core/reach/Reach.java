@@ -59,7 +59,7 @@ public enum Reach {
     if (facts.address() == null || facts.address().isBlank()) {
       return NO_ADDRESS;
     }
-    if (!isValid(channel, facts.address())) {
+    if (!isAddress(channel, facts.address())) {
       return NOT_VALID;
     }
     if (facts.askedNot()) {
@@ -77,8 +77,8 @@ public enum Reach {
     return facts.leftOut() ? LEFT_OUT : READY;
   }
 
-  /** RFC 5321 and 5322 for e-mail, E.164 for phones. */
-  private static boolean isValid(Channel channel, String address) {
+  /** Whether something can be sent there: RFC 5321 and 5322 for e-mail, E.164 for phones. */
+  public static boolean isAddress(Channel channel, String address) {
     return switch (channel) {
       case EMAIL -> EmailAddress.isValid(address);
       case TEXT -> PhoneNumber.international(address, "ZZ").isPresent();

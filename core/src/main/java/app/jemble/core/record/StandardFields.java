@@ -62,6 +62,7 @@ final class StandardFields {
           field("language", "Language", TEXT, NOT_MERGED),
           field("asked_not", "Asked not to be written to", FLAG, NOT_MERGED),
           field("topic_left", "Topic left", TAGS, SHOWN),
+          field("reached_by", "Reached by", TAGS, SHOWN),
           field("app_installed", "App installed", FLAG, SHOWN),
           field("app_link", "Link for the app", TEXT, MERGED_ALONE),
           field("last_heard", "Last heard from", INSTANT, SHOWN),
