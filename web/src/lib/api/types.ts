@@ -52,6 +52,7 @@ export type MailServer = Schemas['MailServer'];
 export type MailServerTried = Schemas['MailServerTried'];
 export type DeviceOfPerson = Schemas['DeviceOfPerson'];
 export type PushServiceTried = Schemas['PushServiceTried'];
+export type WayConsent = Schemas['WayConsent'];
 export type WaysBody = Schemas['WaysBody'];
 export type TextServiceTried = Schemas['TextServiceTried'];
 export type PhoneRules = Schemas['PhoneRulesBody'];

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whereTo } from '$lib/ways/ways';
   import { steadyColumns } from '$lib/ui/steadyColumns';
   import VirtualRows from '$lib/ui/VirtualRows.svelte';
   import { whenSeen } from '$lib/ui/whenSeen';
@@ -50,9 +51,9 @@
     <VirtualRows {rows} key={(row) => row.id} height={36} as="tr">
       {#snippet row(row, measured)}
         <tr {@attach measured} class="h-9 hover:bg-kelp-pale">
-          <td class={`${cell} max-w-64 truncate`} title={`${row.name}, ${row.address}`}>
+          <td class={`${cell} max-w-64 truncate`} title={`${row.name}, ${whereTo(row)}`}>
             <strong>{row.name}</strong>
-            <span class="ms-1 text-[0.87rem] text-soft max-lg:hidden">{row.address}</span>
+            <span class="ms-1 text-[0.87rem] text-soft max-lg:hidden">{whereTo(row)}</span>
             <span class="block truncate text-[0.87rem] text-soft md:hidden"
               >{dayAndTime(row.dueAt, session.zone)}</span
             >

@@ -8,6 +8,7 @@
   import Panel from '$lib/ui/Panel.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
+  import ConsentPanel from './ConsentPanel.svelte';
   import AppPanel from './AppPanel.svelte';
   import AgreedPanel from '$lib/signup/AgreedPanel.svelte';
   import OfficePanel from './OfficePanel.svelte';
@@ -96,6 +97,7 @@
     </ul>
   </Panel>
 {/if}
+<ConsentPanel personId={person.id} mayChange={mayChange && !person.archivedAt} />
 {#if mayChange && !person.archivedAt}<AppPanel personId={person.id} />{/if}
 <AgreedPanel personId={person.id} />
 <OfficePanel {person} {mayChange} />

@@ -21,15 +21,10 @@
   }
 </script>
 
-<div
-  class="flex flex-none flex-wrap items-center gap-x-2 border-b border-line px-3.5 text-[0.9rem] not-has-[*]:hidden has-[*]:min-h-[33px] has-[*]:py-1"
-  role="group"
-  aria-label="Ways"
->
-  <WaysChoice
-    ways={writing.ways}
-    {editable}
-    reached={(way) => check?.ways.find((w) => w.channel === way)?.people}
-    onchange={go}
-  />
-</div>
+<WaysChoice
+  class="min-h-[33px] flex-none border-b border-line px-3.5 py-1"
+  ways={writing.ways}
+  {editable}
+  reached={(way) => check?.ways.find((w) => w.channel === way)?.people}
+  onchange={go}
+/>

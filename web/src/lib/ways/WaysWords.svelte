@@ -29,13 +29,7 @@
   }
 </script>
 
-<div
-  class="flex flex-wrap items-center gap-x-2 text-[0.9rem] not-has-[*]:hidden"
-  role="group"
-  aria-label="Ways"
->
-  <WaysChoice ways={now.ways} editable onchange={go} />
-</div>
+<WaysChoice ways={now.ways} editable onchange={go} />
 {#if fields.data && now.ways.includes('TEXT')}
   <div class="flex h-32 flex-col rounded-lg border border-line">
     <p class="flex-none px-3.5 pt-1.5 text-[0.87rem] text-soft">Text message</p>

@@ -22,6 +22,11 @@ export const wayName = (way: Channel) => NAMES[way];
 /** How somebody is reached: "by text". */
 export const byWay = (way: Channel) => BY[way];
 
+/** Where a message goes, as people read it; the app of a person has no address of its own. */
+export function whereTo(message: { channel: Channel; address: string }): string {
+  return message.channel === 'APP' ? 'in the app' : message.address;
+}
+
 /** Whom a proof is to, and where. */
 export function proofTo(proof: Proof): string {
   if (proof.channel === 'TEXT') return `${proof.toName}, by text to ${proof.toAddress}`;

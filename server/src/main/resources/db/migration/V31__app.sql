@@ -101,6 +101,9 @@ select person_id, lower(address) as address_key from public.device;
 create index message_to_depart_by_way on message (channel, due_at, id)
   where state in ('waiting', 'deferred');
 
+-- Which colleague noted that a way is closed; null where the person said so themselves.
+alter table way_closed add column by_id bigint references account;
+
 -- By which ways people can be reached, outside any mailing, as core's Reach has it.
 create view offered.reached_by as
 select p.id as person_id, 'E-mail' as way

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whereTo } from '$lib/ways/ways';
   import { instead } from '$lib/api/instead';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -62,7 +63,7 @@
 {:else if conversation}
   <PageHead
     title={conversation.name}
-    words={`${conversation.address}, about “${conversation.mailing}”`}
+    words={`${whereTo(conversation)}, about “${conversation.mailing}”`}
   >
     {#snippet actions()}
       <HouseButton onclick={() => goto(`/people/${conversation.personId}`)}>The person</HouseButton>

@@ -179,7 +179,14 @@ public class WaysTest extends BrowserTest {
     assertThat(app).containsText("Phone");
     app.getByText("Take off").click();
     assertThat(app).containsText("taken off by Orla Finch");
+    Locator consent = page.getByRole(AriaRole.REGION, named("May be written to"));
+    consent.getByText("Not any more…").nth(1).click();
+    consent.getByLabel("How they said so").fill("on the telephone");
+    consent.getByText("Note it").click();
+    assertThat(consent).containsText("on the telephone, noted by Orla Finch");
     assertAccessible("somebody with the app");
+    consent.getByText("Allow").click();
+    assertThat(consent).not().containsText("on the telephone");
   }
 
   @Test(dependsOnMethods = "itIsReleasedWithTheNumbersInTheQuestion")

@@ -235,9 +235,9 @@ public class NoticeMailingTest extends ServerTest {
     long ann = person("Ann", "listed@apps.example");
     install(ann, "Phone");
     String address = app(ann).get("devices").get(0).get("address").asString();
-    sql.sql("insert into do_not_write (address_key, reason, since) values (?, 'by hand', now())")
-        .param(address)
-        .update();
+    Api.Answer listed =
+        api.post("/api/do-not-write", Map.of("address", address, "reason", "asked", "note", ""));
+    assertThat(listed.status()).as(listed.text()).isEqualTo(204);
     long mailing = draftToApp(List.of(ann), notice("Hello", "There", ""));
     JsonNode row = api.get("/api/mailings/" + mailing + "/audience").json().get(0);
     assertThat(row.get("before").get(0).asString()).isEqualTo("App: on the do-not-write list");

@@ -242,6 +242,31 @@ public class TextMailingTest extends ServerTest {
     assertThat(row.get("before").get(0).asString()).isEqualTo("Text message: left this topic");
   }
 
+  @Test
+  public void aColleagueNotesThatAWayIsClosedAndTakesThatBack() {
+    long ann = person("Ann", "ann6@texts.example", number());
+    String path = "/api/people/" + ann + "/consent";
+    assertThat(api.put(path + "/TEXT", Map.of("how", " ")).status()).isEqualTo(422);
+    JsonNode closed = api.put(path + "/TEXT", Map.of("how", "on the telephone")).json();
+    JsonNode text = closed.get(1);
+    assertThat(text.get("channel").asString()).isEqualTo("TEXT");
+    assertThat(text.get("how").asString()).isEqualTo("on the telephone");
+    assertThat(text.get("by").asString()).isEqualTo("Orla Finch");
+    assertThat(api.put(path + "/TEXT", Map.of("how", "again")).status()).isEqualTo(409);
+    long mailing = draftByText(List.of(ann), "Hello");
+    JsonNode row = api.get("/api/mailings/" + mailing + "/audience").json().get(0);
+    assertThat(row.get("channel").asString()).isEqualTo("EMAIL");
+    assertThat(api.delete(path + "/TEXT").json().get(1).get("closedAt").isNull()).isTrue();
+    assertThat(api.delete(path + "/TEXT").status()).isEqualTo(404);
+    sql.sql(
+            "insert into way_closed (person_id, channel, closed_at, how) values (?, 'TEXT', now(), 'STOP')")
+        .param(ann)
+        .update();
+    assertThat(api.delete(path + "/TEXT").text()).contains("only they come back");
+    assertThat(api.put("/api/people/999999/consent/TEXT", Map.of("how", "x")).status())
+        .isEqualTo(404);
+  }
+
   /** Between release and hand-over; nobody gets both. */
   @Test
   public void whenTheWayClosesTheNextIsTakenOnce() {

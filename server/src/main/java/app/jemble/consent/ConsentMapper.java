@@ -40,15 +40,49 @@ interface ConsentMapper {
 
   @Insert(
       """
-      insert into way_closed (person_id, channel, closed_at, how)
-      values (#{personId}, #{channel}, #{at}, #{how})
+      insert into way_closed (person_id, channel, closed_at, how, by_id)
+      values (#{personId}, #{channel}, #{at}, #{how}, #{by})
       on conflict do nothing
       """)
   int close(
       @Param("personId") PersonId personId,
       @Param("channel") Channel channel,
       @Param("at") Instant at,
-      @Param("how") String how);
+      @Param("how") String how,
+      @Param("by") Long by);
+
+  /**
+   * A way on which somebody asked not to be written to.
+   *
+   * @param by the colleague who noted it; null when they said so themselves
+   */
+  record ClosedWay(Channel channel, Instant closedAt, String how, String by) {}
+
+  @Select(
+      """
+      select w.channel, w.closed_at, w.how, a.name as by
+      from way_closed w
+      left join offered.account a on a.id = w.by_id
+      where w.person_id = #{personId}
+      """)
+  List<ClosedWay> closedWays(PersonId personId);
+
+  /** A topic that somebody left on a way. */
+  record LeftTopic(Channel channel, String name) {}
+
+  @Select(
+      """
+      select x.channel, t.name
+      from topic_left x
+      join offered.topic t on t.id = x.topic_id
+      where x.person_id = #{personId}
+      order by t.name
+      """)
+  List<LeftTopic> leftTopics(PersonId personId);
+
+  @Select(
+      "select exists (select from offered.person where id = #{personId} and archived_at is null)")
+  boolean isOnRecord(PersonId personId);
 
   @Delete("delete from way_closed where person_id = #{personId} and channel = #{channel}")
   int reopen(@Param("personId") PersonId personId, @Param("channel") Channel channel);

@@ -50,7 +50,7 @@ public class Consents implements HangsOnPerson.Room {
    * @param how it was said, in words for people
    */
   public void close(PersonId personId, Channel channel, String how, Instant at) {
-    mapper.close(personId, channel, at, how);
+    mapper.close(personId, channel, at, how, null);
   }
 
   /** A person may be written to on a channel again. */

@@ -18,6 +18,7 @@ record Conversation(
     MessageId messageId,
     PersonId personId,
     String name,
+    Channel channel,
     String address,
     long mailingId,
     String mailing,

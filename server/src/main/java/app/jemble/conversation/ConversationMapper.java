@@ -18,6 +18,7 @@ interface ConversationMapper {
       MessageId messageId,
       PersonId personId,
       String name,
+      Channel channel,
       String address,
       long mailingId,
       String mailing,
@@ -26,8 +27,8 @@ interface ConversationMapper {
 
   @Select(
       """
-      select s.id as message_id, p.id as person_id, p.name, s.address, g.id as mailing_id,
-             g.name as mailing, g.sender_id, g.private as is_private
+      select s.id as message_id, p.id as person_id, p.name, s.channel, s.address,
+             g.id as mailing_id, g.name as mailing, g.sender_id, g.private as is_private
       from offered.message s
       join offered.person p on p.id = s.person_id
       join offered.cause g on g.id = s.cause_id

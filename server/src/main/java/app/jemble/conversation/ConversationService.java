@@ -93,6 +93,7 @@ class ConversationService {
         head.messageId(),
         head.personId(),
         head.name(),
+        head.channel(),
         head.address(),
         head.mailingId(),
         head.mailing(),

@@ -7,6 +7,7 @@ import app.jemble.core.access.Right;
 import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.message.MessageState;
+import app.jemble.core.reach.Channel;
 import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
@@ -51,6 +52,7 @@ class OutboxController {
       MessageId id,
       String name,
       @Schema(nullable = true) String timeZone,
+      Channel channel,
       String address,
       long mailingId,
       String mailing,

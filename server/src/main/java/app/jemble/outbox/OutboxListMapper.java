@@ -47,7 +47,7 @@ interface OutboxListMapper {
 
   @Select(
       """
-      select s.id, p.name, p.time_zone, s.address, s.cause_id as mailing_id, g.name as mailing,
+      select s.id, p.name, p.time_zone, s.channel, s.address, s.cause_id as mailing_id, g.name as mailing,
              s.shown_state as state,
              s.due_at, s.tries, s.reason,
              g.held_until > #{now} and s.shown_state = #{waiting} as held

@@ -81,7 +81,7 @@ class DoNotWriteService {
     if (address == null) {
       return Optional.empty();
     }
-    if (address.strip().startsWith("https://")) {
+    if (address.strip().matches("https?://\\S+")) {
       return Optional.of(EmailAddress.key(address));
     }
     return EmailAddress.isValid(address.strip())
