@@ -3,7 +3,7 @@
   import type { Writing } from '$lib/draft/writing.svelte';
   import LateEditor from '$lib/editor/LateEditor.svelte';
   import type { Hints } from '$lib/editor/picking';
-  import { leftWords, TITLE, WORDS } from './notice';
+  import { leftWords } from './notice';
 
   interface Props {
     writing: Writing;
@@ -81,11 +81,11 @@
       aria-live="polite"
     >
       <span>{proof.toName}:</span>
-      <span class:text-brick={proof.notice.overTitle > 0}
-        >title {leftWords(proof.notice.title, TITLE)}</span
+      <span class:text-brick={proof.notice.titleLeft < 0}
+        >title {leftWords(proof.notice.titleLeft)}</span
       >
-      <span class:text-brick={proof.notice.overWords > 0}
-        >text {leftWords(proof.notice.words, WORDS)}</span
+      <span class:text-brick={proof.notice.wordsLeft < 0}
+        >text {leftWords(proof.notice.wordsLeft)}</span
       >
     </p>
   {/if}

@@ -3,7 +3,6 @@
   import type { WaysBody } from '$lib/api/types';
   import LateEditor from '$lib/editor/LateEditor.svelte';
   import { createQuery } from '@tanstack/svelte-query';
-  import { leftWords, TITLE, WORDS } from './notice';
   import { proposed, waysOf, type Channel } from './ways';
   import WaysChoice from './WaysChoice.svelte';
 
@@ -60,11 +59,5 @@
         </div>
       </div>
     {/each}
-    <p class="px-3.5 pb-1.5 text-[0.87rem] text-soft">
-      Before anything is merged in: title {leftWords(now.notice.title, TITLE)}, text {leftWords(
-        now.notice.words,
-        WORDS
-      )}.
-    </p>
   </div>
 {/if}

@@ -1,10 +1,5 @@
-/** How many characters a phone shows of a notice; core.notice.NoticeLimits decides. */
-export const TITLE = 60;
-export const WORDS = 180;
-
 /** How much more fits, or by how much it is too long. */
-export function leftWords(text: string, most: number): string {
-  const left = most - [...text].length;
+export function leftWords(left: number): string {
   return left < 0 ? `too long by ${-left}` : `${left} left`;
 }
 

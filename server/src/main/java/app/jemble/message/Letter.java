@@ -10,6 +10,7 @@ import app.jemble.core.message.LetterText.Written;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
+import app.jemble.core.message.MessageFields;
 import app.jemble.core.message.NoticeLetter;
 import app.jemble.core.message.NoticeWording;
 import app.jemble.core.message.Pictures;
@@ -349,7 +350,7 @@ public final class Letter {
   Values seenValues(Values person) {
     Values values = values(person);
     return field ->
-        field.equals("app_link")
+        field.equals(MessageFields.APP_LINK)
             ? FieldValue.text(of.publicUrl() + "/app/" + MessageComposer.SAMPLE)
             : values.get(field);
   }

@@ -60,8 +60,8 @@ class NoticeProofs {
             notice.title(),
             notice.words(),
             notice.links().isEmpty() ? notice.link() : notice.links().get(0),
-            NoticeLimits.overTitle(notice.title()),
-            NoticeLimits.overWords(notice.words())));
+            NoticeLimits.leftOfTitle(notice.title()),
+            NoticeLimits.leftOfWords(notice.words())));
   }
 
   private static NoticeLetter.Composed composed(Letter letter, Reader reader) {

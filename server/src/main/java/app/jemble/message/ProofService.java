@@ -124,11 +124,11 @@ public class ProofService {
    * A notice as a phone shows it.
    *
    * @param link where it leads; empty opens the app alone
-   * @param overTitle by how many characters the title is too long
-   * @param overWords by how many characters the text is too long
+   * @param titleLeft how many characters more the title may have; below zero where it is too long
+   * @param wordsLeft the same of the text
    */
   public record NoticeProof(
-      String title, String words, String link, int overTitle, int overWords) {}
+      String title, String words, String link, int titleLeft, int wordsLeft) {}
 
   /** A file as the reader sees it. */
   record ProofFile(String name, int octets) {}

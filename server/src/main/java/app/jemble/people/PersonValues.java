@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.core.message.MessageFields;
 import app.jemble.core.notice.AppToken;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -26,9 +27,6 @@ public class PersonValues {
 
   private static final Map<String, Function<PersonRecord, FieldValue>> STANDARD = standard();
 
-  /** What the app of a person registers with. */
-  private static final String APP_LINK = "app_link";
-
   private final ObjectMapper json;
   private final AppLinks links;
 
@@ -41,7 +39,7 @@ public class PersonValues {
   public Values of(PersonRecord person, FieldCatalogue fields) {
     JsonNode attributes = json.readTree(person.attributes());
     return name -> {
-      if (name.equals(APP_LINK)) {
+      if (name.equals(MessageFields.APP_LINK)) {
         return FieldValue.text(links.of(new AppToken.Holder(person.id(), person.appLinkNumber())));
       }
       FieldValue own = standard(person, name);

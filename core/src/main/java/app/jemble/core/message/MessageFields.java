@@ -17,6 +17,9 @@ public final class MessageFields {
   /** The address at which its reader leaves the list. */
   public static final String LEAVE = "leave_link";
 
+  /** What the app of a person registers with. */
+  public static final String APP_LINK = "app_link";
+
   /** The address of the open mark. */
   static final String MARK = "message.mark";
 

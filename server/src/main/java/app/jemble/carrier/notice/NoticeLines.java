@@ -1,5 +1,6 @@
 package app.jemble.carrier.notice;
 
+import app.jemble.carrier.FreeLines;
 import app.jemble.carrier.HandoverResult;
 import app.jemble.carrier.Line;
 import app.jemble.carrier.Lines;
@@ -12,8 +13,6 @@ import java.net.URI;
 import java.net.http.HttpRequest;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.ArrayBlockingQueue;
-import java.util.concurrent.BlockingQueue;
 
 /** So many notices of this process can await their answer at once. */
 final class NoticeLines implements Lines {
@@ -21,17 +20,14 @@ final class NoticeLines implements Lines {
   private final PushRequests requests;
   private final NoticeSettings settings;
   private final GoneDevices gone;
-  private final BlockingQueue<Line> free;
+  private final FreeLines free;
   private volatile boolean open;
 
   NoticeLines(PushRequests requests, NoticeSettings settings, GoneDevices gone) {
     this.requests = requests;
     this.settings = settings;
     this.gone = gone;
-    this.free = new ArrayBlockingQueue<>(settings.inFlight());
-    for (int i = 0; i < settings.inFlight(); i++) {
-      free.add(this::send);
-    }
+    this.free = new FreeLines(settings.inFlight(), this::send);
   }
 
   private HandoverResult send(Parcel parcel, Parcel next, Runnable begin) {
@@ -80,17 +76,12 @@ final class NoticeLines implements Lines {
 
   @Override
   public Line take() {
-    try {
-      return free.take();
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException("stopped while waiting for a push service", e);
-    }
+    return free.take();
   }
 
   @Override
   public void putBack(Line line) {
-    free.add(line);
+    free.putBack(line);
   }
 
   /** When one of the services answers; which a notice goes to is the device's own. */
