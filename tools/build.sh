@@ -33,6 +33,7 @@ test_environment() {
   need_foreign_returns
   need_csv_spectrum
   need_text_oracles
+  need_paper_readers
   need_chromium
   start_cluster test
   trap 'stop_cluster test' EXIT

@@ -108,6 +108,12 @@ need_chromium() {
   command -v fc-list >/dev/null || install_packages fontconfig
 }
 
+# Readers of what is printed that are not our own, for the trials.
+need_paper_readers() {
+  command -v pdftotext >/dev/null && command -v qpdf >/dev/null ||
+    install_packages poppler-utils qpdf
+}
+
 need_build_tools() {
   need_java
   need_node

@@ -51,6 +51,25 @@ export const templatesQuery = () => ({
   queryFn: () => answer(api.GET('/api/templates'))
 });
 
+/** Runs of labels and envelopes, the newest first. */
+export const printRunsQuery = () => ({
+  queryKey: ['print-runs'],
+  queryFn: () => answer(api.GET('/api/print-runs'))
+});
+
+/** Sheets to print labels on: those that ship, then the house's own. */
+export const sheetsQuery = () => ({
+  queryKey: ['sheets'],
+  queryFn: () => answer(api.GET('/api/sheets')),
+  staleTime: SELDOM
+});
+
+/** What is kept to print on labels again. */
+export const labelTemplatesQuery = () => ({
+  queryKey: ['label-templates'],
+  queryFn: () => answer(api.GET('/api/label-templates'))
+});
+
 export const mailingsQuery = () => ({
   queryKey: ['mailings'],
   queryFn: () => answer(api.GET('/api/mailings'))

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import LabelsForThem from './LabelsForThem.svelte';
   import VirtualRows from '$lib/ui/VirtualRows.svelte';
   import { whenSeen } from '$lib/ui/whenSeen';
   import type { AudiencePerson } from '$lib/api/types';
@@ -11,6 +12,7 @@
   import { isChosen, type Look } from './questions.svelte';
 
   interface Props {
+    mailingId: number;
     /** The audience in words. */
     words: string;
     /** How many have words of their own. */
@@ -40,6 +42,7 @@
   }
 
   let {
+    mailingId,
     words,
     ownWords,
     total,
@@ -114,6 +117,9 @@
           <strong>{which.words}</strong>
           <button type="button" class="text-kelp hover:underline" onclick={onall}>show all</button>
         </p>
+        {#if which.reach && list.length}
+          <LabelsForThem {mailingId} reason={which.reach} />
+        {/if}
       {/if}
     </div>
     <ul class="min-h-0 flex-1 overflow-y-auto">
@@ -166,7 +172,7 @@
             {#if editable && (ready || person.reach === 'LEFT_OUT')}
               <button
                 type="button"
-                class="absolute right-2 bottom-1 rounded bg-card px-1.5 text-[0.8rem] text-kelp opacity-0 group-hover:opacity-100 hover:underline focus:opacity-100 pointer-coarse:opacity-100"
+                class="absolute right-2 bottom-0.5 min-h-[24px] rounded bg-card px-1.5 text-[0.8rem] text-kelp opacity-0 group-hover:opacity-100 hover:underline focus:opacity-100 pointer-coarse:opacity-100"
                 onclick={() => (ready ? onleaveout(person) : ontakein(person))}
               >
                 {ready ? 'leave out' : 'take in again'}

@@ -43,6 +43,7 @@ export function mailingQuestions(
       const query = {
         part: which?.part,
         reach: which?.reach,
+        channel: which?.channel,
         finding: which?.finding,
         about: which?.about,
         ownWords: which?.ownWords,

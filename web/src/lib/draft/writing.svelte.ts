@@ -39,6 +39,7 @@ export class Writing {
   ways = $state.raw<WholeMailing['ways']>(['EMAIL']);
   text = $state.raw<WholeMailing['text']>({ words: '', likeness: 'NOWHERE' });
   notice = $state.raw<WholeMailing['notice']>({ title: '', words: '', link: '' });
+  paper = $state.raw<WholeMailing['paper']>({ subject: '', body: '', form: 'DIN_B' });
 
   /** Whether nobody has named it, so that its subject does. */
   #followsSubject = false;
@@ -179,7 +180,8 @@ export class Writing {
       countClicks: this.countClicks,
       ways: this.ways,
       text: this.text,
-      notice: this.notice
+      notice: this.notice,
+      paper: this.paper
     };
   }
 }

@@ -11,6 +11,7 @@ const mailing: WholeMailing = {
   ways: ['EMAIL'],
   text: { words: '', likeness: 'NOWHERE' },
   notice: { title: '', words: '', link: '' },
+  paper: { subject: '', body: '', form: 'DIN_B' as const },
   templateId: null,
   templateName: null,
   templateVersion: null,

@@ -22,7 +22,8 @@ export const WRITTEN = [
   'countClicks',
   'ways',
   'text',
-  'notice'
+  'notice',
+  'paper'
 ] as const;
 
 /** Leaves as soon as it is released. */

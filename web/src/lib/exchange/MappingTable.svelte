@@ -13,8 +13,12 @@
 
   const offered = $derived([
     { value: '', name: 'stays out' },
-    { value: 'name', name: 'Name, first and last in one' },
-    ...fields.filter((f) => f.editable).map((f) => ({ value: f.name, name: f.label }))
+    ...fields
+      .filter((f) => f.broughtIn)
+      .map((f) => ({
+        value: f.name,
+        name: f.name === 'name' ? 'Name, first and last in one' : f.label
+      }))
   ]);
 
   function set(index: number, field: string) {

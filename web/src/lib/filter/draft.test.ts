@@ -30,6 +30,7 @@ function field(
     choices,
     column: true,
     editable: true,
+    broughtIn: true,
     comparisons: comparisons.map(([operator, words, takes, after = '']) => ({
       operator,
       words,

@@ -81,15 +81,14 @@
     notices.say(`${person.name} is left out.`, () => writing.takeIn(person.id));
   }
 
-  function copy(colleague: number | null = null) {
-    if (asked.reader) void acts.sendCopy(asked.reader, asked.reader.name, colleague);
-  }
+  const copy = (colleague: number | null = null) =>
+    asked.reader && void acts.sendCopy(asked.reader, asked.reader.name, colleague);
 
   function writeOwn() {
     if (!asked.reader) return;
     side = 'message';
     own
-      .open(asked.reader.id, asked.reader.name)
+      .open(asked.reader.id, asked.reader.name, proof.data?.channel ?? 'EMAIL')
       .then(() => keys.press('b'))
       .catch((error: unknown) => notices.fail(error));
   }
@@ -144,6 +143,7 @@
 >
   <div class={shown('who')}>
     <WhoPane
+      mailingId={mailing.id}
       words={audienceWords(writing.parts, writing.picks.length, writing.leftOutParts)}
       total={check.data?.total}
       look={asked.look}
@@ -182,6 +182,7 @@
   </div>
   <div class={shown('proof')}>
     <ProofPane
+      mailingId={writing.mailing.id}
       proof={proof.data}
       getsNothing={asked.getsNothing}
       error={proof.error}

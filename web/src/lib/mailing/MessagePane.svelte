@@ -11,6 +11,7 @@
   import FindingList from '$lib/check/FindingList.svelte';
   import type { Which } from '$lib/check/checkParts';
   import NoticePart from '$lib/ways/NoticePart.svelte';
+  import PaperPart from '$lib/ways/PaperPart.svelte';
   import TextPart from '$lib/ways/TextPart.svelte';
   import WaysLine from '$lib/ways/WaysLine.svelte';
   import OwnBand from '$lib/message/OwnBand.svelte';
@@ -33,10 +34,35 @@
   let subject = $state<LateEditor>();
   let body = $state<LateEditor>();
 
-  /** Somebody's own words are those of a mail. */
-  const byMail = $derived(own.person !== null || writing.ways.includes('EMAIL'));
-  const byText = $derived(own.person === null && writing.ways.includes('TEXT'));
-  const byApp = $derived(own.person === null && writing.ways.includes('APP'));
+  /** Somebody's own words are those of the way that reaches them. */
+  const ways = $derived(own.person ? [own.channel] : writing.ways);
+  const byMail = $derived(ways.includes('EMAIL'));
+  const byText = $derived(ways.includes('TEXT'));
+  const byApp = $derived(ways.includes('APP'));
+  const byPost = $derived(ways.includes('POST'));
+  const text = $derived(own.person ? { ...writing.text, words: own.body } : writing.text);
+  const notice = $derived(
+    own.person ? { ...writing.notice, title: own.subject, words: own.body } : writing.notice
+  );
+
+  const paperWords = $derived(
+    own.person ? { ...writing.paper, subject: own.subject, body: own.body } : writing.paper
+  );
+
+  function writePaper(change: Partial<Writing['paper']>) {
+    if (own.person) own.write(change);
+    else writing.set('paper', { ...writing.paper, ...change });
+  }
+
+  function writeText(change: Partial<Writing['text']>) {
+    if (own.person) own.write({ body: change.words });
+    else writing.set('text', { ...writing.text, ...change });
+  }
+
+  function writeNotice(change: Partial<Writing['notice']>) {
+    if (own.person) own.write({ subject: change.title, body: change.words });
+    else writing.set('notice', { ...writing.notice, ...change });
+  }
 
   const letterheads = createQuery(letterheadsQuery);
   const paper = $derived(
@@ -61,7 +87,10 @@
   onMount(() => keys.use({ s: () => subject?.focus(), b: () => body?.focus() }));
 </script>
 
-<section class="panel flex min-h-0 min-w-0 flex-col overflow-hidden" aria-label="Message">
+<section
+  class="panel flex min-h-0 min-w-0 flex-col overflow-x-hidden overflow-y-auto"
+  aria-label="Message"
+>
   {#if own.person}<OwnBand {own} />{:else}<WaysLine {writing} {check} {editable} />{/if}
   {#if byMail}
     <div class="flex items-baseline gap-2 border-b border-line px-3.5 py-1.5">
@@ -84,24 +113,59 @@
       </div>
       <span class="flex-none text-[0.85rem] text-soft" data-saved>{saved}</span>
     </div>
-    <LateEditor
-      bind:this={body}
-      value={words.body}
-      {fields}
-      {hints}
-      label="Message"
-      readonly={!editable}
-      onchange={(text) => {
-        words.body = text;
-        words.changed();
-      }}
-    />
+    <div class="flex min-h-32 flex-1 flex-col max-lg:min-h-72">
+      <LateEditor
+        bind:this={body}
+        value={words.body}
+        {fields}
+        {hints}
+        label="Message"
+        readonly={!editable}
+        onchange={(text) => {
+          words.body = text;
+          words.changed();
+        }}
+      />
+    </div>
   {/if}
   {#if byText}
-    <TextPart {writing} {fields} {hints} {check} {proof} {editable} alone={!byMail} />
+    <TextPart
+      {text}
+      onwrite={writeText}
+      own={own.person !== null}
+      {fields}
+      {hints}
+      {check}
+      {proof}
+      {editable}
+      alone={!byMail}
+      {saved}
+    />
   {/if}
   {#if byApp}
-    <NoticePart {writing} {fields} {hints} {proof} {editable} alone={!byMail && !byText} />
+    <NoticePart
+      {notice}
+      onwrite={writeNotice}
+      own={own.person !== null}
+      {fields}
+      {hints}
+      {proof}
+      {editable}
+      alone={!byMail && !byText}
+      {saved}
+    />
+  {/if}
+  {#if byPost}
+    <PaperPart
+      paper={paperWords}
+      onwrite={writePaper}
+      own={own.person !== null}
+      {fields}
+      {hints}
+      {editable}
+      alone={!byMail && !byText && !byApp}
+      {saved}
+    />
   {/if}
   {#if check && editable && !own.person}<FindingList {writing} {check} {onshow} />{/if}
   <div

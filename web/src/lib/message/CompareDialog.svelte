@@ -9,11 +9,15 @@
     /** What is compared: each with a name over it. */
     before: { name: string; subject: string; body: string };
     after: { name: string; subject: string; body: string };
+    /** Whether the bodies are words alone, not HTML. */
+    plain?: boolean;
   }
 
-  let { open = $bindable(), title, before, after }: Props = $props();
+  let { open = $bindable(), title, before, after, plain = false }: Props = $props();
   const subject = $derived(differences(before.subject, after.subject));
-  const body = $derived(differences(wordsOf(before.body), wordsOf(after.body)));
+  const words = $derived(plain ? (body: string) => body : wordsOf);
+  const body = $derived(differences(words(before.body), words(after.body)));
+  const parts = $derived([subject, body].filter((one) => one.length));
 </script>
 
 <Ask bind:open {title} wide>
@@ -21,11 +25,11 @@
     <span class="bg-brick-pale text-brick line-through">Struck</span> stands in {before.name} alone,
     <span class="bg-kelp-pale text-kelp">marked</span> in {after.name} alone.
   </p>
-  {#each [subject, body] as parts, i (i)}
+  {#each parts as changes, i (i)}
     <p
-      class={`whitespace-pre-wrap ${i === 0 ? 'mb-2 border-b border-line-soft pb-2 font-semibold' : ''}`}
+      class={`whitespace-pre-wrap ${i === 0 && parts.length > 1 ? 'mb-2 border-b border-line-soft pb-2 font-semibold' : ''}`}
     >
-      {#each parts as part, n (n)}<span
+      {#each changes as part, n (n)}<span
           class={part.removed
             ? 'bg-brick-pale text-brick line-through'
             : part.added

@@ -4,12 +4,11 @@
   import Panel from '$lib/ui/Panel.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import MissingValues from './MissingValues.svelte';
-  import NoticeProof from '$lib/ways/NoticeProof.svelte';
-  import PhoneProof from '$lib/ways/PhoneProof.svelte';
+  import WayProof from '$lib/ways/WayProof.svelte';
   import { byWay, proofTo } from '$lib/ways/ways';
-  import ProofViews from '$lib/letter/ProofViews.svelte';
 
   interface Props {
+    mailingId: number;
     proof: Proof | undefined;
     /** Who is chosen and gets nothing; null when there is a proof. */
     getsNothing: { name: string; why: string } | null;
@@ -26,6 +25,7 @@
   }
 
   let {
+    mailingId,
     proof,
     getsNothing,
     error,
@@ -85,39 +85,36 @@
         <p class="mb-2 font-semibold break-words" data-proof-subject>{proof.subject}</p>
       {/if}
       {#if proof.missing.length}
-        <MissingValues
-          personId={proof.personId}
-          name={proof.toName}
-          missing={proof.missing}
-          {editable}
-          {onmended}
-        />
+        <!-- What is being filled in for one person is never put on record with the next. -->
+        {#key proof.personId}
+          <MissingValues
+            personId={proof.personId}
+            name={proof.toName}
+            missing={proof.missing}
+            {editable}
+            {onmended}
+          />
+        {/key}
       {/if}
-      {#if proof.phone}
-        <PhoneProof phone={proof.phone} />
-      {:else if proof.notice}
-        <NoticeProof notice={proof.notice} />
-      {:else}
-        <ProofViews {proof} />
-        <p class="mt-2 flex flex-wrap gap-x-3 text-[0.87rem]">
-          {#if editable && proof.ownWords}
-            <button type="button" class={quiet} onclick={onown}>Own wording for {first} only</button
-            >
-            <button type="button" class={quiet} onclick={ondropown}
-              >Go back to the shared text</button
-            >
-            {#if proof.oldWords}
-              <span class="text-ochre">The shared text has changed since.</span>
-            {/if}
-          {:else if editable}
-            <button type="button" class={quiet} onclick={onown}>Change it for {first} only</button>
+      <WayProof {proof} {mailingId} headed={false} />
+      <p class="mt-2 flex flex-wrap gap-x-3 text-[0.87rem]">
+        {#if editable && proof.ownWords}
+          <button type="button" class={quiet} onclick={onown}>Own wording for {first} only</button>
+          <button type="button" class={quiet} onclick={ondropown}>Go back to the shared text</button
+          >
+          {#if proof.oldWords}
+            <span class="text-ochre">The shared text has changed since.</span>
           {/if}
+        {:else if editable}
+          <button type="button" class={quiet} onclick={onown}>Change it for {first} only</button>
+        {/if}
+        {#if proof.channel === 'EMAIL'}
           <span class="ms-auto text-soft">
             {octets(proof.octets)}{#each proof.files as file, i (i)}
               · {file.name}{/each}
           </span>
-        </p>
-      {/if}
+        {/if}
+      </p>
     </div>
   {:else}
     <p class="p-4 text-soft">

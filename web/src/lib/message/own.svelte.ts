@@ -1,5 +1,6 @@
 import { answer, api } from '$lib/api/client';
 import type { OwnWords } from '$lib/api/types';
+import { sharedOn, type Channel } from '$lib/ways/ways';
 import { notices } from '$lib/ui/notices.svelte';
 import { forget, keepAside, keptAside } from '$lib/draft/aside';
 import { Autosave } from '$lib/draft/autosave.svelte';
@@ -10,10 +11,26 @@ interface Words {
   body: string;
 }
 
+/** The shared words of a way. */
+function sharedWords(writing: Writing, channel: Channel): Words {
+  const { subject, body, text, notice, paper } = writing;
+  return sharedOn(channel, { subject, body }, { text, notice, paper });
+}
+
+const ownWays: Channel[] = ['EMAIL', 'TEXT', 'APP', 'POST'];
+
+/** Under which they are kept until they are saved. */
+function asideKey(writing: Writing, person: number, channel: Channel): string {
+  const key = `${writing.mailing.id}.${person}`;
+  return channel === 'EMAIL' ? key : `${key}.${channel}`;
+}
+
 /** The words of one person alone, while they are being written. */
 export class OwnWriting {
   /** Whose words are on the mailing's screen; null when it is the shared ones. */
   person = $state.raw<{ id: number; name: string } | null>(null);
+  /** The way they are for. */
+  channel = $state.raw<Channel>('EMAIL');
   subject = $state('');
   body = $state('');
   /** The shared words as they were when these were first written. */
@@ -33,7 +50,7 @@ export class OwnWriting {
   }
 
   get #key(): string {
-    return `${this.writing.mailing.id}.${this.person?.id ?? 0}`;
+    return asideKey(this.writing, this.person?.id ?? 0, this.channel);
   }
 
   get #path() {
@@ -41,10 +58,11 @@ export class OwnWriting {
   }
 
   /** Puts one person's words on the mailing's screen; those who have none begin with the shared ones. */
-  async open(id: number, name: string) {
+  async open(id: number, name: string, channel: Channel) {
     await this.writing.save();
-    const own = await this.#wordsOf(id);
-    const now = { subject: this.writing.subject, body: this.writing.body };
+    const own = await this.#wordsOf(id, channel);
+    const now = sharedWords(this.writing, channel);
+    this.channel = channel;
     this.subject = own?.subject ?? now.subject;
     this.body = own?.body ?? now.body;
     this.shared = own ? { subject: own.sharedSubject, body: own.sharedBody } : now;
@@ -54,16 +72,16 @@ export class OwnWriting {
     this.#takeWhatWasKept();
   }
 
-  async #wordsOf(person: number): Promise<OwnWords | undefined> {
+  async #wordsOf(person: number, channel = this.channel): Promise<OwnWords | undefined> {
     const params = { path: { id: this.writing.mailing.id } };
     const all = await answer(api.GET('/api/mailings/{id}/own-words', { params }));
-    return all.find((w: OwnWords) => w.personId === person);
+    return all.find((w: OwnWords) => w.personId === person && w.channel === channel);
   }
 
   /** This person's words as the server has them now: their own, or else the shared ones. */
   async theirs(): Promise<Words> {
     const own = await this.#wordsOf(this.person?.id ?? 0);
-    return own ?? { subject: this.writing.subject, body: this.writing.body };
+    return own ?? sharedWords(this.writing, this.channel);
   }
 
   /** What stands here is saved over what somebody else has saved meanwhile. */
@@ -76,7 +94,7 @@ export class OwnWriting {
   async takeTheirs() {
     if (!this.person) return;
     forget(this.#key);
-    await this.open(this.person.id, this.person.name);
+    await this.open(this.person.id, this.person.name, this.channel);
   }
 
   /** What could not be saved before this page was left or lost. */
@@ -85,6 +103,13 @@ export class OwnWriting {
     if (!kept) return;
     this.subject = kept.written.subject;
     this.body = kept.written.body;
+    this.changed();
+  }
+
+  /** Other words, or another title. */
+  write(change: Partial<Words>) {
+    this.subject = change.subject ?? this.subject;
+    this.body = change.body ?? this.body;
     this.changed();
   }
 
@@ -97,7 +122,8 @@ export class OwnWriting {
   }
 
   async #send() {
-    const body = { subject: this.subject, body: this.body, version: this.#version };
+    const { channel, subject } = this;
+    const body = { channel, subject, body: this.body, version: this.#version };
     const params = { path: this.#path };
     const url = '/api/mailings/{id}/own-words/{personId}';
     this.#version = (await answer(api.PUT(url, { params, body }))).version;
@@ -116,7 +142,7 @@ export class OwnWriting {
       const params = { path: { id: this.writing.mailing.id, personId: id } };
       await answer(api.DELETE('/api/mailings/{id}/own-words/{personId}', { params }));
       this.autosave.settle();
-      forget(`${this.writing.mailing.id}.${id}`);
+      ownWays.forEach((channel) => forget(asideKey(this.writing, id, channel)));
       this.person = null;
       this.writing.refresh();
       notices.say(`${name} gets the shared words again.`);

@@ -8,6 +8,8 @@ const writing = {
   mailing: { id: 5 },
   subject: 'Shared',
   body: '<p>Shared</p>',
+  text: { words: 'Shared text', likeness: 'NOWHERE' },
+  notice: { title: 'Shared title', words: 'Shared notice', link: '' },
   save: vi.fn(() => Promise.resolve()),
   refresh: vi.fn()
 };
@@ -34,7 +36,7 @@ afterEach(() => {
 
 describe('words for one person alone', () => {
   it('begin with the shared ones, once those are saved', async () => {
-    await own.open(7, 'Bea Okonjo');
+    await own.open(7, 'Bea Okonjo', 'EMAIL');
     expect(writing.save).toHaveBeenCalled();
     expect(own.person).toEqual({ id: 7, name: 'Bea Okonjo' });
     expect([own.subject, own.body]).toEqual(['Shared', '<p>Shared</p>']);
@@ -42,13 +44,32 @@ describe('words for one person alone', () => {
   });
   it('go on where they were left, beside the shared ones of then', async () => {
     kept = [
-      { personId: 7, subject: 'Own', body: '<p>Own</p>', sharedSubject: 'Then', sharedBody: '' }
+      {
+        personId: 7,
+        channel: 'EMAIL',
+        subject: 'Own',
+        body: '<p>Own</p>',
+        sharedSubject: 'Then',
+        sharedBody: ''
+      }
     ];
-    await own.open(7, 'Bea Okonjo');
+    await own.open(7, 'Bea Okonjo', 'EMAIL');
     expect([own.subject, own.shared.subject]).toEqual(['Own', 'Then']);
   });
+  it.each([
+    ['TEXT', '', 'Shared text'],
+    ['APP', 'Shared title', 'Shared notice']
+  ] as const)('by %s begin with the shared ones of that way', async (channel, subject, body) => {
+    kept = [{ personId: 7, channel: 'EMAIL', subject: 'Own', body: '<p>Own</p>' }];
+    await own.open(7, 'Bea Okonjo', channel);
+    expect([own.subject, own.body]).toEqual([subject, body]);
+    own.body = 'Other words';
+    own.changed();
+    await vi.advanceTimersByTimeAsync(600);
+    expect(put.mock.calls[0]?.[1]).toMatchObject({ body: { channel, body: 'Other words' } });
+  });
   it('are saved a moment after the last key, once', async () => {
-    await own.open(7, 'Bea Okonjo');
+    await own.open(7, 'Bea Okonjo', 'EMAIL');
     own.body = '<p>One</p>';
     own.changed();
     own.body = '<p>Two</p>';
@@ -63,7 +84,7 @@ describe('words for one person alone', () => {
     expect(writing.refresh).toHaveBeenCalled();
   });
   it('are not given up while they cannot be saved', async () => {
-    await own.open(7, 'Bea Okonjo');
+    await own.open(7, 'Bea Okonjo', 'EMAIL');
     put.mockImplementation((() =>
       Promise.resolve({
         error: { detail: 'No.' },
@@ -76,9 +97,17 @@ describe('words for one person alone', () => {
   });
   it('that somebody else has changed are kept, and saved over theirs when one says so', async () => {
     kept = [
-      { personId: 7, subject: 'Own', body: '', sharedSubject: '', sharedBody: '', version: 2 }
+      {
+        personId: 7,
+        channel: 'EMAIL',
+        subject: 'Own',
+        body: '',
+        sharedSubject: '',
+        sharedBody: '',
+        version: 2
+      }
     ];
-    await own.open(7, 'Bea Okonjo');
+    await own.open(7, 'Bea Okonjo', 'EMAIL');
     put.mockImplementationOnce((() =>
       Promise.resolve({
         error: { detail: 'Somebody changed this.' },
@@ -90,7 +119,15 @@ describe('words for one person alone', () => {
     expect(put.mock.calls[0]?.[1]).toMatchObject({ body: { version: 2 } });
     expect([own.autosave.overtaken, own.subject]).toEqual([true, 'Mine']);
     kept = [
-      { personId: 7, subject: 'Theirs', body: '', sharedSubject: '', sharedBody: '', version: 3 }
+      {
+        personId: 7,
+        channel: 'EMAIL',
+        subject: 'Theirs',
+        body: '',
+        sharedSubject: '',
+        sharedBody: '',
+        version: 3
+      }
     ];
     expect((await own.theirs()).subject).toBe('Theirs');
     await own.keepMine();
@@ -98,20 +135,28 @@ describe('words for one person alone', () => {
     expect(own.autosave.overtaken).toBe(false);
   });
   it('are given up for theirs when one says so', async () => {
-    await own.open(7, 'Bea Okonjo');
+    await own.open(7, 'Bea Okonjo', 'EMAIL');
     own.subject = 'Mine';
     own.changed();
     kept = [
-      { personId: 7, subject: 'Theirs', body: '', sharedSubject: '', sharedBody: '', version: 3 }
+      {
+        personId: 7,
+        channel: 'EMAIL',
+        subject: 'Theirs',
+        body: '',
+        sharedSubject: '',
+        sharedBody: '',
+        version: 3
+      }
     ];
     await own.takeTheirs();
     expect([own.subject, own.saving]).toEqual(['Theirs', 'saved']);
   });
   it('are dropped in one act, for one or for all', async () => {
-    await own.open(7, 'Bea Okonjo');
+    await own.open(7, 'Bea Okonjo', 'EMAIL');
     await own.drop(7, 'Bea Okonjo');
     expect(own.person).toBeNull();
-    await own.open(7, 'Bea Okonjo');
+    await own.open(7, 'Bea Okonjo', 'EMAIL');
     await own.dropAll();
     expect(own.person).toBeNull();
     expect(writing.refresh).toHaveBeenCalledTimes(2);

@@ -2,11 +2,12 @@
   import { answer, api } from '$lib/api/client';
   import { occasionsQuery } from '$lib/api/queries';
   import type { OccasionTurn } from '$lib/api/types';
-  import ProofViews from '$lib/letter/ProofViews.svelte';
   import OwnStep from '$lib/series/OwnStep.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
+  import WayProof from '$lib/ways/WayProof.svelte';
+  import { sharedOn } from '$lib/ways/ways';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
 
   interface Props {
@@ -42,11 +43,12 @@
   {#if proof.error}
     <Trouble error={proof.error} onretry={() => proof.refetch()} />
   {:else if proof.data}
-    <p class="mb-2 font-semibold break-words">{proof.data.subject}</p>
-    <div class="flex h-[26rem] flex-col"><ProofViews proof={proof.data} /></div>
+    <div class="flex h-[28rem] flex-col">
+      <WayProof proof={proof.data} mailingId={turn.causeId} />
+    </div>
   {/if}
   {#snippet actions()}
-    {#if mayReword && shared}
+    {#if mayReword && shared && proof.data}
       <HouseButton onclick={() => (rewording = true)}
         >Other words for {(turn.name ?? 'them').split(' ')[0]}</HouseButton
       >
@@ -54,12 +56,17 @@
     <HouseButton weight="main" onclick={onclose}>Close</HouseButton>
   {/snippet}
 </Ask>
-{#if rewording && shared}
+{#if rewording && shared && proof.data}
   <OwnStep
     bind:open={rewording}
     cause={turn.causeId}
     person={{ id: turn.personId, name: turn.name ?? 'them' }}
-    shared={{ subject: shared.occasion.subject, body: shared.wholeBody }}
+    channel={proof.data.channel}
+    shared={sharedOn(
+      proof.data.channel,
+      { subject: shared.occasion.subject, body: shared.wholeBody },
+      shared.occasion.ways
+    )}
     onsaved={() => void queries.invalidateQueries({ queryKey: ['occasion-turns'] })}
   />
 {/if}

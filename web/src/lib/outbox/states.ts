@@ -4,6 +4,7 @@ import type { Tone } from '$lib/ui/Tally.svelte';
 /** The states of a message in the outbox, in the order of the tally. */
 export const states: Record<string, { words: string; tone: Tone; letter: Letter }> = {
   waiting: { words: 'waiting', tone: 'good', letter: 'waiting' },
+  to_print: { words: 'on paper, to print or post', tone: 'light', letter: 'waiting' },
   sending: { words: 'leaving', tone: 'light', letter: 'sent' },
   deferred: { words: 'put off by the mail server', tone: 'look', letter: 'waiting' },
   held: { words: 'held', tone: 'look', letter: 'waiting' },
@@ -22,6 +23,8 @@ export function acts(state: string): { act: Act; words: string }[] {
         { act: 'try-again', words: 'Send now' },
         { act: 'withdraw', words: 'Withdraw' }
       ];
+    case 'to_print':
+      return [{ act: 'withdraw', words: 'Withdraw' }];
     case 'deferred':
       return [
         { act: 'try-again', words: 'Try now' },

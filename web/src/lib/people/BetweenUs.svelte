@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Happening, Person } from '$lib/api/types';
-  import { calendarDay, dayAndTime } from '$lib/format/dates';
+  import { calendarDay, dayAndTime, dayAndYear } from '$lib/format/dates';
   import { afterName } from '$lib/format/numbers';
   import { moneyWords } from '$lib/list/cell';
   import { happening } from '$lib/response/kinds';
@@ -23,8 +23,20 @@
       <li class="mb-3 text-[0.93rem]">
         <strong>{told.word}</strong>{afterName(told.after)}“{step.mailing}”
         <span class="block text-soft">
-          {dayAndTime(step.at, session.zone)}
-          {#if step.kind === 'SENT'}
+          {step.printRunId === null
+            ? dayAndTime(step.at, session.zone)
+            : dayAndYear(step.at, session.zone)}
+          {#if step.printRunId !== null && step.messageId !== null}
+            · <a
+              class="text-kelp underline"
+              href={`/api/letter-runs/${step.printRunId}/letters/${step.messageId}`}
+              target="_blank"
+              rel="noopener">as it was printed</a
+            >
+          {:else if step.printRunId !== null}
+            · <a class="text-kelp underline" href={`/paper/${step.printRunId}`}>as it was printed</a
+            >
+          {:else if step.kind === 'SENT'}
             · <a
               class="whitespace-nowrap text-kelp underline"
               href={`/responses/with/${step.messageId}`}>conversation</a

@@ -29,6 +29,8 @@
     ontakeshown: () => void;
     onletgo: () => void;
     onwrite: () => void;
+    /** Labels for those who are picked. */
+    onlabels: () => void;
   }
 
   let {
@@ -45,7 +47,8 @@
     ontakeready,
     ontakeshown,
     onletgo,
-    onwrite
+    onwrite,
+    onlabels
   }: Props = $props();
 
   const queries = useQueryClient();
@@ -114,6 +117,7 @@
         <button type="button" class={plain} onclick={() => (dialog = 'list')}>List</button>
         <button type="button" class={plain} onclick={() => (dialog = 'task')}>Task</button>
         <button type="button" class={plain} onclick={() => (dialog = 'series')}>Series</button>
+        <button type="button" class={plain} onclick={onlabels}>Labels</button>
         <button type="button" class={plain} onclick={() => (dialog = 'export')}>Export</button>
         <button
           type="button"

@@ -2,7 +2,7 @@
   import { wallTime } from '$lib/format/dates';
   import { count, messages } from '$lib/format/numbers';
   import { hourTicks, scaleOf, type Bar, type BarDay } from './bars';
-  import { timeOf } from './planWords';
+  import { boundWords, isTime, timeOf } from './planWords';
   import RunTable from './RunTable.svelte';
 
   interface Props {
@@ -21,12 +21,17 @@
   const ticks = $derived(hourTicks(days));
   // Names of days stand where there is room for them.
   const named = $derived(Math.max(1, Math.ceil(days.length / 7)));
-  const capped = $derived(days.some((d) => d.bound.some((b) => b !== 'hours')));
+  const capped = $derived(days.some((d) => d.bound.some((b) => !isTime(b))));
+  const quiet = $derived(days.some((d) => d.bound.includes('quiet hours')));
   const hatched = $derived(bars.some((b) => b.closed));
   let at = $state<number | null>(null);
   const pointed = $derived(at === null ? undefined : bars[at]);
   const legend = $derived(
-    [hatched ? 'hatched: nothing may leave' : '', capped ? 'ochre: a cap holds messages back' : '']
+    [
+      hatched ? 'hatched: nothing may leave' : '',
+      capped ? 'ochre: a cap holds messages back' : '',
+      quiet ? 'phones that would ring at night wait for the morning' : ''
+    ]
       .filter(Boolean)
       .join(' · ')
   );
@@ -41,8 +46,8 @@
       bar.hour === null ? '' : `, ${timeOf(bar.hour * 60)} to ${timeOf((bar.hour + 1) * 60)}`;
     const left = running ? `, ${count(bar.sent)} gone` : '';
     const bound = days.find((d) => d.day === bar.day)?.bound.filter((b) => b !== 'hours') ?? [];
-    const cap = bound.length ? `, held back by the cap of ${bound.join(' and ')}` : '';
-    return `${dayName(bar.day)}${hours}: ${messages(bar.planned)}${left}${cap}`;
+    const back = bound.length ? `, held back by ${boundWords(bound)}` : '';
+    return `${dayName(bar.day)}${hours}: ${messages(bar.planned)}${left}${back}`;
   }
 
   function move(event: KeyboardEvent) {
@@ -81,7 +86,7 @@
       {#each days as day, d (day.day)}
         <div
           class="flex min-w-0 items-end border-l border-line first:border-l-0"
-          class:bg-ochre-pale={day.bound.some((b) => b !== 'hours')}
+          class:bg-ochre-pale={day.bound.some((b) => !isTime(b))}
           style:flex={`${day.bars.length} 1 0`}
         >
           {#each day.bars as bar, b (bar.hour)}

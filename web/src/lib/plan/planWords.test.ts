@@ -74,6 +74,7 @@ describe('what binds', () => {
       { ...day, bound: ['Orla Finch'] }
     ];
     expect(boundWords(boundOf(days))).toBe('the hours and the cap of Orla Finch');
+    expect(boundWords(['quiet hours'])).toBe('the quiet hours');
     expect(boundWords([])).toBe('');
   });
 });

@@ -108,9 +108,14 @@ export function lengthWords(seconds: number): string {
   return parts.filter(Boolean).join(' ');
 }
 
+/** Whether what binds is a time of the day, and no cap. */
+export function isTime(bound: string): boolean {
+  return bound === 'hours' || bound === 'quiet hours';
+}
+
 /** What held messages back on the days of a plan, each once: "the hours", "the cap of Orla Finch". */
 export function boundWords(bound: string[]): string {
-  const words = bound.map((b) => (b === 'hours' ? 'the hours' : `the cap of ${b}`));
+  const words = bound.map((b) => (isTime(b) ? `the ${b}` : `the cap of ${b}`));
   return words.length < 2
     ? words.join('')
     : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1] ?? ''}`;
@@ -119,7 +124,7 @@ export function boundWords(bound: string[]): string {
 /** What binds anywhere in a plan. */
 export function boundOf(days: PlanDay[]): string[] {
   return [...new Set(days.flatMap((d) => d.bound))].sort((a, b) =>
-    a === 'hours' ? -1 : b === 'hours' ? 1 : a.localeCompare(b)
+    isTime(a) === isTime(b) ? a.localeCompare(b) : isTime(a) ? -1 : 1
   );
 }
 

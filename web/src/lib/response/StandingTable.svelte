@@ -60,7 +60,7 @@
           <td class={`${cell} max-md:hidden`}>
             {row.lastReply ? dayAndYear(row.lastReply, session.zone) : 'never'}
           </td>
-          <td class={`${cell} text-right`}>
+          <td class={`${cell} text-right text-clip`}>
             <a class="text-[0.93rem] text-kelp hover:underline" href={`/responses/with/${row.id}`}
               ><span class="max-md:hidden">conversation</span><span class="md:hidden">letters</span
               ></a

@@ -10,6 +10,7 @@ const latest = (kind: Latest['kind'], detail = '', secondsAfter: number | null =
   mailingId: 3,
   mailing: 'Winter storage',
   messageId: 4,
+  channel: 'EMAIL',
   at: '2026-03-27T10:42:00Z',
   detail,
   awayUntil: null,
@@ -20,6 +21,12 @@ describe('what came in', () => {
   it('is told as people say it', () => {
     expect(told(latest('OPENED'), true)).toBe('opened “Winter storage”');
     expect(told(latest('CLICKED'), false)).toBe('followed a link');
+    const text = { ...latest('RETURNED_HARD'), channel: 'TEXT' as const };
+    expect(told(text, false)).toBe('gets nothing by text');
+    expect(told({ ...text, kind: 'RETURNED_SOFT' }, false)).toBe(
+      ': what went by text did not arrive'
+    );
+    expect(told(latest('RETURNED_HARD'), false)).toBe(': the mail came back for good');
     expect(happening('REPLIED')).toMatchObject({ word: 'Replied', after: 'to ' });
   });
   it('never counts software as a reader', () => {

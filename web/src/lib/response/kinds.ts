@@ -1,14 +1,17 @@
 import { calendarDay } from '$lib/format/dates';
 import type { Latest, Standing } from '$lib/api/types';
+import { byWay } from '$lib/ways/ways';
 import type { Letter } from '$lib/ui/LetterMark.svelte';
 import type { Tone } from '$lib/ui/Tally.svelte';
 
-type Kind = Latest['kind'] | 'SENT' | 'TO_LEAVE';
+type Kind = Latest['kind'] | 'SENT' | 'TO_LEAVE' | 'POSTED' | 'POST_RETURNED';
 
 /** How a kind is told ("Replied to “…”"), and its letter shape. */
 const kinds: Record<Kind, { word: string; after: string; letter: Letter }> = {
   TO_LEAVE: { word: 'To leave', after: ': ', letter: 'waiting' },
   SENT: { word: 'Sent', after: '', letter: 'sent' },
+  POSTED: { word: 'Posted', after: '', letter: 'sent' },
+  POST_RETURNED: { word: 'Came back by post', after: ': ', letter: 'returned' },
   OPENED: { word: 'Opened', after: '', letter: 'opened' },
   MACHINE_OPENED: { word: 'Mail service fetched', after: '', letter: 'machine' },
   CLICKED: { word: 'Followed a link', after: 'in ', letter: 'clicked' },
@@ -70,9 +73,13 @@ export function told(latest: Latest, named: boolean): string {
     case 'AUTO_REPLIED':
       return 'is away';
     case 'RETURNED_HARD':
-      return ': the mail came back for good';
+      return latest.channel === 'EMAIL'
+        ? ': the mail came back for good'
+        : `gets nothing ${byWay(latest.channel)}`;
     case 'RETURNED_SOFT':
-      return ': the mail came back for now';
+      return latest.channel === 'EMAIL'
+        ? ': the mail came back for now'
+        : `: what went ${byWay(latest.channel)} did not arrive`;
     case 'LEFT':
       return 'left the list';
     default:

@@ -37,7 +37,12 @@
   }
 </script>
 
-<Ask bind:open title="Fill in the blanks" wide>
+<!-- Only with its blanks: the first of them has the focus as soon as it opens. -->
+<Ask
+  bind:open={() => open && !blanks.isPending, (shown) => (open = shown)}
+  title="Fill in the blanks"
+  wide
+>
   <form
     id="fill-blanks"
     class="flex flex-col gap-3"

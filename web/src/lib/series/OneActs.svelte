@@ -6,6 +6,7 @@
   import Ask from '$lib/ui/Ask.svelte';
   import DayField from '$lib/ui/DayField.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
+  import { sharedOn } from '$lib/ways/ways';
   import type { SeriesActs } from './acts.svelte';
   import { EntryActs } from './entryActs';
   import OwnStep from './OwnStep.svelte';
@@ -115,13 +116,18 @@
     >
   {/snippet}
 </Ask>
-{#if rewording}
+{#if rewording && proof}
   {@const step = series.steps.find((s) => s.id === read.stepId)}
   <OwnStep
     bind:open={rewording}
     cause={read.causeId}
     person={{ id: way.personId, name: way.name }}
-    shared={{ subject: step?.subject ?? '', body: step?.body ?? '' }}
+    channel={proof.channel}
+    shared={sharedOn(
+      proof.channel,
+      { subject: step?.subject ?? '', body: step?.body ?? '' },
+      step?.ways
+    )}
     onsaved={() => void acts.anew(`${way.name} gets step ${read.place} in these words.`)}
   />
 {/if}

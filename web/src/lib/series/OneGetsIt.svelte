@@ -3,11 +3,11 @@
   import { anybodyQuery } from '$lib/api/named';
   import type { SeriesView } from '$lib/api/types';
   import { keys } from '$lib/keys/keys.svelte';
-  import ProofViews from '$lib/letter/ProofViews.svelte';
   import { UNTOLD } from '$lib/live/live';
   import { session } from '$lib/session/session.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
+  import WayProof from '$lib/ways/WayProof.svelte';
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
   import type { SeriesActs } from './acts.svelte';
@@ -125,13 +125,12 @@
       {:else if proof.error}
         <Trouble error={proof.error} />
       {:else if proof.data}
-        <p class="mb-1.5 font-semibold break-words" data-proof-subject>{proof.data.subject}</p>
         {#if proof.data.missing.length}
           <p class="mb-1.5 text-[0.9rem] text-ochre">
             Lacks {proof.data.missing.join(', ')}: with a gap in it, it passes them over.
           </p>
         {/if}
-        <ProofViews proof={proof.data} />
+        <WayProof proof={proof.data} mailingId={read?.causeId} />
       {/if}
       {#if read}
         <OneActs

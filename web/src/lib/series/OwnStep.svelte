@@ -8,6 +8,7 @@
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
+  import type { Channel } from '$lib/ways/ways';
   import { createQuery } from '@tanstack/svelte-query';
 
   interface Words {
@@ -20,24 +21,26 @@
     /** The cause of the step. */
     cause: number;
     person: { id: number; name: string };
+    /** The way that reaches them, and what all others read there. */
+    channel: Channel;
     shared: Words;
     onsaved: () => void;
   }
 
-  let { open = $bindable(), cause, person, shared, onsaved }: Props = $props();
+  let { open = $bindable(), cause, person, channel, shared, onsaved }: Props = $props();
 
   const own = createQuery(() => ({
-    queryKey: ['own-words', cause, person.id],
+    queryKey: ['own-words', cause, person.id, channel],
     queryFn: async () => {
       const params = { path: { id: cause } };
       const all = await answer(api.GET('/api/mailings/{id}/own-words', { params }));
-      return all.find((words) => words.personId === person.id) ?? null;
+      return all.find((words) => words.personId === person.id && words.channel === channel) ?? null;
     },
     gcTime: 0,
     refetchOnWindowFocus: false
   }));
   // svelte-ignore state_referenced_locally
-  const typed = new Typed<Partial<Words>>(`own-step.${cause}.${person.id}`, {});
+  const typed = new Typed<Partial<Words>>(`own-step.${cause}.${person.id}.${channel}`, {});
   $effect(() => typed.keep());
   const words = $derived<Words>({
     subject: typed.value.subject ?? own.data?.subject ?? shared.subject,
@@ -46,7 +49,7 @@
 
   async function save(wanted: Words) {
     const params = { path: { id: cause, personId: person.id } };
-    const body = { ...wanted, version: own.data?.version ?? 0 };
+    const body = { ...wanted, channel, version: own.data?.version ?? 0 };
     try {
       await answer(api.PUT('/api/mailings/{id}/own-words/{personId}', { params, body }));
       typed.saved({});
@@ -65,6 +68,7 @@
     <div class="flex flex-col gap-3">
       <TypedBefore is={typed.fromBefore} onforget={() => typed.anew()} />
       <WordsFields
+        {channel}
         subject={words.subject}
         body={words.body}
         onsubject={(subject) => (typed.value.subject = subject)}

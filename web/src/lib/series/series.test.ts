@@ -25,7 +25,7 @@ const step = (over: Partial<SeriesStep>): SeriesStep => ({
   body: '<p>Hello</p>',
   letterheadId: null,
   promotional: true,
-  ways: { ways: ['EMAIL'], text: null, notice: null },
+  ways: { ways: ['EMAIL'], text: null, notice: null, paper: null },
   day: 1,
   next: 0,
   sent: 0,

@@ -21,6 +21,17 @@
     return number >= 0 ? number : before;
   }
 
+  const ways = [
+    { way: 'EMAIL', words: 'What the mail service lets through' },
+    { way: 'TEXT', words: 'What the text service lets through' },
+    { way: 'APP', words: 'What the push services let through' }
+  ] as const;
+
+  function setWay(way: Sending['ways'][number]['way'], value: string) {
+    const most = read(value, sending.ways.find((w) => w.way === way)?.most ?? null);
+    sending.ways = [...sending.ways.filter((w) => w.way !== way), { way, most }];
+  }
+
   function setRole(role: Sending['roles'][number]['role'], value: string) {
     const most = read(value, sending.roles.find((r) => r.role === role)?.most ?? null);
     sending.roles = [...sending.roles.filter((r) => r.role !== role), { role, most }];
@@ -49,12 +60,14 @@
     (v) => (sending.dailyCap = read(v, sending.dailyCap)),
     'no limit'
   )}
-  {@render cap(
-    'What the mail service lets through',
-    sending.serviceCap,
-    (v) => (sending.serviceCap = read(v, sending.serviceCap)),
-    'no limit'
-  )}
+  {#each ways as { way, words } (way)}
+    {@render cap(
+      words,
+      sending.ways.find((w) => w.way === way)?.most ?? null,
+      (v) => setWay(way, v),
+      'no limit'
+    )}
+  {/each}
   <h3 class="mt-2 text-[0.95rem] font-bold">By role</h3>
   {#each roles as { role, words } (role)}
     {@render cap(

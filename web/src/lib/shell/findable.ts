@@ -56,6 +56,7 @@ const screens: Findable[] = [
   { name: 'Quotes', kind: 'screen', path: '/quotes' },
   { name: 'Events', kind: 'screen', path: '/events' },
   { name: 'Lists of people', kind: 'screen', path: '/lists' },
+  { name: 'On paper: labels and envelopes', kind: 'screen', path: '/paper' },
   { name: 'Import people', kind: 'do', path: '/people/import' },
   { name: 'Mail to place', kind: 'screen', path: '/responses/unplaced' },
   { name: 'Letterheads', kind: 'screen', path: '/letterheads' },

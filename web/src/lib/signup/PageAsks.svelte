@@ -2,6 +2,7 @@
   import { topicsQuery } from '$lib/api/queries';
   import { answer, api } from '$lib/api/client';
   import type { SignUpPageBody } from '$lib/api/types';
+  import type { Channel } from '$lib/ways/ways';
   import { createQuery } from '@tanstack/svelte-query';
   import { Select } from 'flowbite-svelte';
   import { hearsOf, moved } from './signup';
@@ -29,6 +30,17 @@
 
   function tick(topic: number, on: boolean) {
     page.topics = on ? [...page.topics, topic] : page.topics.filter((t) => t !== topic);
+  }
+
+  const OFFERED = [
+    { way: 'TEXT', name: 'Text message' },
+    { way: 'APP', name: 'App' }
+  ] as const;
+
+  /** Who may tick texts is asked for their phone too. */
+  function offer(way: Channel, on: boolean) {
+    page.ways = on ? [...page.ways, way] : page.ways.filter((w) => w !== way);
+    if (on && way === 'TEXT' && !page.asks.some((a) => a.field === 'phone')) ask('phone');
   }
 </script>
 
@@ -90,3 +102,23 @@
     <p class="mt-1 text-[0.87rem] text-soft">{hearsOf(page)}</p>
   </fieldset>
 {/if}
+<fieldset class="mt-3">
+  <legend class="pb-1 text-soft">Ways to tick, beside e-mail</legend>
+  <div class="flex flex-wrap gap-x-5 gap-y-1">
+    {#each OFFERED as { way, name } (way)}
+      <label class="flex min-h-6 items-center gap-1.5"
+        ><input
+          type="checkbox"
+          checked={page.ways.includes(way)}
+          onchange={(e) => offer(way, e.currentTarget.checked)}
+        />
+        {name}</label
+      >
+    {/each}
+  </div>
+  {#if page.ways.length}
+    <p class="mt-1 text-[0.87rem] text-soft">
+      Who is new is not reached on a way that they do not tick.
+    </p>
+  {/if}
+</fieldset>

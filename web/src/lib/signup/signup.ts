@@ -18,6 +18,7 @@ export const fresh = (): SignUpPageBody => ({
   open: true,
   asks: [{ field: 'first_name', required: false }],
   topics: [],
+  ways: [],
   words: [
     {
       language: 'EN',

@@ -6,7 +6,10 @@
   import { leftWords } from './notice';
 
   interface Props {
-    writing: Writing;
+    notice: Writing['notice'];
+    onwrite: (notice: Partial<Writing['notice']>) => void;
+    /** Whether it is for one person alone: it leads where everybody's does. */
+    own?: boolean;
     fields: MergeFieldName[];
     hints: Hints;
     /** The proof of whoever is looked at, where that is a notice. */
@@ -14,15 +17,23 @@
     editable: boolean;
     /** Whether it is written alone, with nothing beside it. */
     alone: boolean;
+    /** How far it is saved, where nothing above says so. */
+    saved: string;
   }
 
-  let { writing, fields, hints, proof, editable, alone }: Props = $props();
+  let {
+    notice,
+    onwrite,
+    own = false,
+    fields,
+    hints,
+    proof,
+    editable,
+    alone,
+    saved
+  }: Props = $props();
   let words = $state<LateEditor>();
   let link = $state<LateEditor>();
-
-  function write(notice: Partial<Writing['notice']>) {
-    writing.set('notice', { ...writing.notice, ...notice });
-  }
 </script>
 
 {#snippet line(name: string, label: string, value: string, part: 'title' | 'link')}
@@ -37,7 +48,7 @@
           {label}
           singleLine
           readonly={!editable}
-          onchange={(title) => write({ title })}
+          onchange={(title) => onwrite({ title })}
           onenter={() => words?.focus()}
         />
       {:else}
@@ -49,7 +60,7 @@
           {label}
           singleLine
           readonly={!editable}
-          onchange={(link) => write({ link })}
+          onchange={(link) => onwrite({ link })}
         />
       {/if}
     </div>
@@ -60,21 +71,25 @@
   class={`flex min-h-0 flex-col ${alone ? 'flex-1' : 'max-h-[52%] min-h-44 flex-none border-t border-line'}`}
   aria-label="Notice to the app"
 >
-  <p class="flex-none px-3.5 pt-1.5 text-[0.87rem] text-soft">Notice to the app</p>
-  {@render line('Title', 'Title of the notice', writing.notice.title, 'title')}
+  <p class="flex flex-none justify-between px-3.5 pt-1.5 text-[0.87rem] text-soft">
+    Notice to the app {#if alone}<span data-saved>{saved}</span>{/if}
+  </p>
+  {@render line('Title', 'Title of the notice', notice.title, 'title')}
   <LateEditor
     bind:this={words}
-    value={writing.notice.words}
+    value={notice.words}
     {fields}
     {hints}
     label="Text of the notice"
     lines
     readonly={!editable}
-    onchange={(words) => write({ words })}
+    onchange={(words) => onwrite({ words })}
   />
-  <div class="flex-none border-t border-line-soft">
-    {@render line('Link', 'Link of the notice', writing.notice.link, 'link')}
-  </div>
+  {#if !own}
+    <div class="flex-none border-t border-line-soft">
+      {@render line('Link', 'Link of the notice', notice.link, 'link')}
+    </div>
+  {/if}
   {#if proof?.notice}
     <p
       class="flex flex-none flex-wrap gap-x-4 px-3.5 py-1 text-[0.87rem] text-soft"

@@ -6,7 +6,10 @@
   import { textSums } from './sums';
 
   interface Props {
-    writing: Writing;
+    text: Writing['text'];
+    onwrite: (text: Partial<Writing['text']>) => void;
+    /** Whether it is for one person alone: how it goes to all others is not asked here. */
+    own?: boolean;
     fields: MergeFieldName[];
     hints: Hints;
     check: CheckResult | undefined;
@@ -15,34 +18,47 @@
     editable: boolean;
     /** Whether it is written alone, with no mail beside it. */
     alone: boolean;
+    /** How far it is saved, where nothing above says so. */
+    saved: string;
   }
 
-  let { writing, fields, hints, check, proof, editable, alone }: Props = $props();
+  let {
+    text,
+    onwrite,
+    own = false,
+    fields,
+    hints,
+    check,
+    proof,
+    editable,
+    alone,
+    saved
+  }: Props = $props();
   const sums = $derived(textSums(check?.texts ?? null));
   const longer = $derived(check?.texts?.sum.longer ?? []);
   const mendable = $derived(longer.filter((one) => one.likeness !== null));
   /** Of these some stand in the words themselves; the others come with what is merged in. */
-  const inWords = $derived(mendable.some((one) => writing.text.words.includes(one.character)));
+  const inWords = $derived(mendable.some((one) => text.words.includes(one.character)));
+  /** Characters become plain for all, not for one. */
+  const mends = $derived(editable && !own);
   const quiet = 'min-h-[24px] font-semibold text-kelp hover:underline';
-
-  function write(text: Partial<Writing['text']>) {
-    writing.set('text', { ...writing.text, ...text });
-  }
 </script>
 
 <section
   class={`flex min-h-0 flex-col ${alone ? 'flex-1' : 'max-h-[48%] min-h-36 flex-none border-t border-line'}`}
   aria-label="Text message"
 >
-  <p class="flex-none px-3.5 pt-1.5 text-[0.87rem] text-soft">Text message</p>
+  <p class="flex flex-none justify-between px-3.5 pt-1.5 text-[0.87rem] text-soft">
+    Text message {#if alone}<span data-saved>{saved}</span>{/if}
+  </p>
   <LateEditor
-    value={writing.text.words}
+    value={text.words}
     {fields}
     {hints}
     label="Text message"
     lines
     readonly={!editable}
-    onchange={(words) => write({ words })}
+    onchange={(words) => onwrite({ words })}
   />
   <div
     class="flex flex-none flex-wrap gap-x-4 border-t border-line-soft px-3.5 py-1 text-[0.87rem] text-soft"
@@ -54,27 +70,27 @@
           .phone.left} left</span
       >
     {/if}
-    {#each sums as sum (sum)}<span>{sum}</span>{/each}
-    {#if editable && writing.text.likeness !== 'NOWHERE'}
+    {#each own ? [] : sums as sum (sum)}<span>{sum}</span>{/each}
+    {#if mends && text.likeness !== 'NOWHERE'}
       <span>
-        {writing.text.likeness === 'VALUES' ? 'Plain characters in values' : 'Plain characters'}
-        <button type="button" class={quiet} onclick={() => write({ likeness: 'NOWHERE' })}
+        {text.likeness === 'VALUES' ? 'Plain characters in values' : 'Plain characters'}
+        <button type="button" class={quiet} onclick={() => onwrite({ likeness: 'NOWHERE' })}
           >Send as written</button
         >
       </span>
-    {:else if editable && mendable.length}
+    {:else if mends && mendable.length}
       <span class="text-ochre">
         {mendable.map((one) => `“${one.character}”`).join(' ')} make{mendable.length === 1
           ? 's'
           : ''} texts longer.
-        <button type="button" class={quiet} onclick={() => write({ likeness: 'EVERYWHERE' })}
+        <button type="button" class={quiet} onclick={() => onwrite({ likeness: 'EVERYWHERE' })}
           >Send plain ones instead</button
         >
         {#if inWords}
           <button
             type="button"
             class={`${quiet} ms-2`}
-            onclick={() => write({ likeness: 'VALUES' })}>In values only</button
+            onclick={() => onwrite({ likeness: 'VALUES' })}>In values only</button
           >
         {/if}
       </span>

@@ -2,7 +2,7 @@
   import { waysQuery } from '$lib/api/queries';
   import { count } from '$lib/format/numbers';
   import { createQuery } from '@tanstack/svelte-query';
-  import { byWay, sooner, wayName, withoutWay, withWay, type Channel } from './ways';
+  import { addedWords, byWay, sooner, wayName, withoutWay, withWay, type Channel } from './ways';
 
   interface Props {
     ways: Channel[];
@@ -69,7 +69,7 @@
         <button
           type="button"
           class="min-h-[24px] font-semibold text-kelp hover:underline"
-          onclick={() => onchange(withWay(ways, way), way, `It is tried ${byWay(way)} first.`)}
+          onclick={() => onchange(withWay(ways, way), way, addedWords(way))}
           >+ {wayName(way)}</button
         >
       {/each}

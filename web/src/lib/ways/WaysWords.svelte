@@ -41,6 +41,28 @@
     />
   </div>
 {/if}
+{#if fields.data && now.ways.includes('POST')}
+  <div class="flex flex-col rounded-lg border border-line">
+    <p class="px-3.5 pt-1.5 text-[0.87rem] text-soft">Letter on paper</p>
+    <div class="mx-3.5 border-b border-line-soft py-1 font-semibold">
+      <LateEditor
+        value={now.paper.subject}
+        fields={fields.data.merge}
+        label="Subject of the letter"
+        singleLine
+        onchange={(subject) => onchange({ ...now, paper: { ...now.paper, subject } })}
+      />
+    </div>
+    <div class="flex h-40 flex-col">
+      <LateEditor
+        value={now.paper.body}
+        fields={fields.data.merge}
+        label="Text of the letter"
+        onchange={(text) => onchange({ ...now, paper: { ...now.paper, body: text } })}
+      />
+    </div>
+  </div>
+{/if}
 {#if fields.data && now.ways.includes('APP')}
   <div class="flex flex-col rounded-lg border border-line">
     <p class="px-3.5 pt-1.5 text-[0.87rem] text-soft">Notice to the app</p>

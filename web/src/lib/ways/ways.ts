@@ -24,20 +24,39 @@ export const byWay = (way: Channel) => BY[way];
 
 /** Where a message goes, as people read it; the app of a person has no address of its own. */
 export function whereTo(message: { channel: Channel; address: string }): string {
-  return message.channel === 'APP' ? 'in the app' : message.address;
+  if (message.channel === 'APP') return 'in the app';
+  return message.channel === 'POST' ? postalLine(message.address) : message.address;
+}
+
+/** A postal address in one line; as it is kept its street comes last. */
+export function postalLine(kept: string): string {
+  const [postcode = '', place = '', country = '', ...street] = kept.split('\n');
+  const town = [postcode, place].filter(Boolean).join(' ');
+  return [...street, town, country].filter(Boolean).join(', ');
 }
 
 /** Whom a proof is to, and where. */
 export function proofTo(proof: Proof): string {
   if (proof.channel === 'TEXT') return `${proof.toName}, by text to ${proof.toAddress}`;
   if (proof.channel === 'APP') return `${proof.toName}, in ${proof.toAddress}`;
+  if (proof.channel === 'POST') return `${proof.toName}, by post to ${proof.toAddress}`;
   return `${proof.toName} <${proof.toAddress}>`;
 }
 
-/** A way that is added is tried before those that are there, since it reaches fewer. */
+/**
+ * A way that is added is tried before those that are there, since it reaches fewer; paper, which
+ * is dear and slow, after them.
+ */
 export function withWay(ways: Channel[], added: Channel): Channel[] {
-  return ways.includes(added) ? ways : [added, ...ways];
+  if (ways.includes(added)) return ways;
+  return added === 'POST' ? [...ways, added] : [added, ...ways];
 }
+
+/** What adding a way does. */
+export const addedWords = (added: Channel) =>
+  added === 'POST'
+    ? 'Whom nothing else reaches gets a letter on paper.'
+    : `It is tried ${byWay(added)} first.`;
 
 /** The last one stays. */
 export function withoutWay(ways: Channel[], taken: Channel): Channel[] {
@@ -68,16 +87,20 @@ export function proposedNotice(subject: string, body: string) {
 
 type Text = WholeMailing['text'];
 type Notice = WholeMailing['notice'];
+type Paper = WholeMailing['paper'];
 
 /** What a way that is added begins with, where nothing was ever written for it. */
 export function proposed(
   added: Channel | null,
-  now: { text: Text; notice: Notice },
+  now: { text: Text; notice: Notice; paper: Paper },
   subject: string,
   body: string
-): { text?: Text; notice?: Notice } {
+): { text?: Text; notice?: Notice; paper?: Paper } {
   if (added === 'TEXT' && !now.text.words.trim()) {
     return { text: { ...now.text, words: proposedText(body) } };
+  }
+  if (added === 'POST' && !now.paper.subject.trim() && !now.paper.body.trim()) {
+    return { paper: { ...now.paper, subject, body } };
   }
   const blank = !now.notice.title.trim() && !now.notice.words.trim();
   return added === 'APP' && blank ? { notice: proposedNotice(subject, body) } : {};
@@ -88,8 +111,28 @@ export function waysOf(ways: WaysBody | null | undefined) {
   return {
     ways: ways?.ways ?? (['EMAIL'] as Channel[]),
     text: ways?.text ?? ({ words: '', likeness: 'NOWHERE' } as Text),
-    notice: ways?.notice ?? { title: '', words: '', link: '' }
+    notice: ways?.notice ?? { title: '', words: '', link: '' },
+    paper: ways?.paper ?? ({ subject: '', body: '', form: 'DIN_B' } as Paper)
   };
+}
+
+/**
+ * What all read on a way, beside whom one person may read other words: the subject of a notice is
+ * its title, a text has none.
+ */
+export function sharedOn(
+  channel: Channel,
+  mail: { subject: string; body: string },
+  beside: Partial<Pick<WaysBody, 'text' | 'notice' | 'paper'>> | null | undefined
+): { subject: string; body: string } {
+  if (channel === 'TEXT') return { subject: '', body: beside?.text?.words ?? '' };
+  if (channel === 'APP') {
+    return { subject: beside?.notice?.title ?? '', body: beside?.notice?.words ?? '' };
+  }
+  if (channel === 'POST') {
+    return { subject: beside?.paper?.subject ?? '', body: beside?.paper?.body ?? '' };
+  }
+  return mail;
 }
 
 const BLOCKS = new Set([

@@ -4,8 +4,10 @@
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
   import { outboxTallyQuery } from '$lib/api/queries';
-  import type { OutboxMessage } from '$lib/api/types';
+  import type { Letters, OutboxMessage } from '$lib/api/types';
+  import { isBeingPrinted } from '$lib/outbox/letters';
   import { count } from '$lib/format/numbers';
+  import LettersToPost from '$lib/outbox/LettersToPost.svelte';
   import OutboxTable from '$lib/outbox/OutboxTable.svelte';
   import ServerTrouble from '$lib/outbox/ServerTrouble.svelte';
   import { states, type Act } from '$lib/outbox/states';
@@ -41,6 +43,16 @@
     placeholderData: keepPreviousData,
     refetchInterval: UNTOLD
   }));
+
+  const onPaper = createQuery(() => ({
+    queryKey: ['letters'],
+    queryFn: () => answer(api.GET('/api/letters')),
+    refetchInterval: (query: { state: { data?: Letters[] } }) =>
+      query.state.data?.some(isBeingPrinted) ? 1000 : UNTOLD
+  }));
+  const letters = $derived(
+    (onPaper.data ?? []).filter((l) => !mailingId || l.mailingId === mailingId)
+  );
 
   const rows = $derived(list.data?.pages.flat() ?? []);
   const parts = $derived(
@@ -81,8 +93,13 @@
     } catch (error) {
       notices.fail(error);
     }
-    await queries.invalidateQueries({ queryKey: ['outbox'] });
-    await queries.invalidateQueries({ queryKey: ['outbox-tally'] });
+    await askAnew();
+  }
+
+  async function askAnew() {
+    for (const key of ['outbox', 'outbox-tally', 'letters']) {
+      await queries.invalidateQueries({ queryKey: [key] });
+    }
   }
 </script>
 
@@ -92,7 +109,9 @@
     ? ''
     : toDepart
       ? `${count(toDepart)} to leave.`
-      : 'Nothing waits to leave.'}
+      : letters.length
+        ? 'Nothing leaves by itself.'
+        : 'Nothing waits to leave.'}
 >
   {#snippet actions()}
     <input
@@ -103,6 +122,7 @@
       value={who ?? ''}
       oninput={(e) => show({ mailing: mailingId, state, who: e.currentTarget.value })}
     />
+    <a class="self-center font-semibold text-kelp hover:underline" href="/paper">On paper</a>
     {#if mailingId}
       <a class="font-semibold text-kelp hover:underline" href="/outbox">Show all mailings</a>
     {/if}
@@ -123,6 +143,9 @@
       show({ mailing: mailingId, who, state: key && key !== state ? key : undefined })}
   />
 {/if}
+{#each letters as each (each.mailingId)}
+  <LettersToPost letters={each} onchanged={askAnew} />
+{/each}
 <!-- What scrolls must be reachable by key. -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <div class="panel min-h-40 flex-1 overflow-auto" tabindex="0" role="region" aria-label="Messages">

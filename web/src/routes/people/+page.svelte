@@ -18,6 +18,7 @@
   import PersonPane from '$lib/people/PersonPane.svelte';
   import PickBar from '$lib/people/PickBar.svelte';
   import { usePeople } from '$lib/people/questions.svelte';
+  import { beginLabels } from '$lib/paper/begin';
   import { session } from '$lib/session/session.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { onMount } from 'svelte';
@@ -62,6 +63,11 @@
     if (id === null && people.picked === 0) search.selection = takeHere();
     writeTo = id;
     writing = true;
+  }
+
+  async function labels() {
+    const path = await beginLabels(people.who, search.selection.all ? search.kept : null);
+    if (path) await goto(path);
   }
 
   function open() {
@@ -195,6 +201,7 @@
   ontakeshown={() => (search.selection = onlyThese(people.rows.map((r) => r.id)))}
   onletgo={() => (search.selection = nobody)}
   onwrite={() => write(null)}
+  onlabels={labels}
 />
 <BeginDialog
   bind:open={writing}

@@ -12,6 +12,7 @@
   import ResultViews from '$lib/result/ResultViews.svelte';
   import { byOf, VIEWS, viewOf } from '$lib/response/results';
   import { soughtIn } from '$lib/response/sought';
+  import WayRates from '$lib/response/WayRates.svelte';
   import StandingPanel from '$lib/response/StandingPanel.svelte';
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -99,6 +100,7 @@
           {rateWords(rate, i === 0)}{/each}. Opens are a lower bound: some readers block the mark.
       </p>
     {/if}
+    <WayRates {mailingId} onopen={(value) => ask({ by: 'WAY', value })} />
   {/if}
   <nav class="flex flex-wrap gap-x-5" aria-label="Sides of the responses">
     {#each VIEWS as side (side.key)}

@@ -149,6 +149,16 @@ public abstract class ServerTest {
         .single();
   }
 
+  /** Begins labels for people picked by hand; answers the id of the print run. */
+  protected long beginLabels(List<Long> people) {
+    Map<String, Object> everybody =
+        Map.of("match", "ALL", "conditions", List.of(), "related", List.of(), "groups", List.of());
+    Api.Answer begun =
+        api.post("/api/print-runs", Map.of("who", Map.of("filter", everybody, "picks", people)));
+    assertThat(begun.status()).as(begun.text()).isEqualTo(200);
+    return begun.json().get("id").asLong();
+  }
+
   /** Begins a mailing to people picked by hand and writes its texts; answers its id. */
   protected long draft(List<Long> picks, String subject, String body) {
     Api.Answer begun = api.post("/api/mailings", new Begin(picks));

@@ -20,6 +20,8 @@ final class SourceCode {
   private static final Path MIGRATIONS = Path.of("../server/src/main/resources/db/migration");
   private static final Pattern MADE =
       Pattern.compile("^create (?:unlogged )?table (\\w+)", Pattern.MULTILINE);
+  private static final Pattern RENAMED = Pattern.compile("alter table (\\w+) rename to (\\w+)");
+
   private static final Pattern DROPPED = Pattern.compile("^drop table (\\w+)", Pattern.MULTILINE);
   private static final Pattern LITERAL_OR_COMMENT =
       Pattern.compile(
@@ -50,6 +52,11 @@ final class SourceCode {
         String sql = Files.readString(file);
         matches(MADE, sql).forEach(tables::add);
         matches(DROPPED, sql).forEach(tables::remove);
+        RENAMED
+            .matcher(sql)
+            .results()
+            .filter(table -> tables.remove(table.group(1)))
+            .forEach(table -> tables.add(table.group(2)));
       }
     }
     return tables;

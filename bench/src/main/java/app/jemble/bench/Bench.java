@@ -25,6 +25,9 @@ public final class Bench {
     groups.put("release", ReleaseBench::run);
     groups.put("outbox", OutboxBench::run);
     groups.put("ways", WaysBench::run);
+    groups.put("texts", TextsBench::run);
+    groups.put("notices", NoticesBench::run);
+    groups.put("two-ways", TwoWaysBench::run);
     groups.put("kills", KillBench::run);
     groups.put("house-kills", HouseKillBench::run);
     groups.put("marks", MarksBench::run);
@@ -32,6 +35,7 @@ public final class Bench {
     groups.put("series", SeriesBench::run);
     groups.put("series-kills", SeriesKillBench::run);
     groups.put("cards", CardBench::run);
+    groups.put("paper", PaperBench::run);
     groups.put("screens", ScreensBench::run);
     groups.put("growth", GrowthBench::run);
     groups.put("fuzz", FuzzBench::run);

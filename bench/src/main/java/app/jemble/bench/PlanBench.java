@@ -7,6 +7,7 @@ import app.jemble.core.pace.Pace;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.pace.Planner;
+import app.jemble.core.pace.QuietHours;
 import app.jemble.core.pace.Start;
 import app.jemble.core.pace.WeeklyHours;
 import java.time.DayOfWeek;
@@ -92,6 +93,7 @@ final class PlanBench {
         working,
         Set.of(LocalDate.of(2026, 4, 3)),
         true,
+        QuietHours.USUAL,
         ZoneId.of("Europe/London"),
         List.of(new DailyCap("the workspace", people / 8, Map.of())));
   }

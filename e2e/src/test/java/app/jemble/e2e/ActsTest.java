@@ -27,7 +27,7 @@ public class ActsTest extends BrowserTest {
   @BeforeClass(dependsOnMethods = "openBrowser")
   public void begin() {
     sql.sql("update workspace set hold_seconds = 600").update();
-    sql.sql("update sending_rules set hours = null, daily_cap = null, service_cap = null").update();
+    sql.sql("update sending_rules set hours = null, daily_cap = null").update();
     sql.sql("delete from role_cap").update();
     sql.sql("delete from colleague_cap").update();
     signIn("orla");

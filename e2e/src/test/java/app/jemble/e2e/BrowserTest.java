@@ -87,7 +87,7 @@ abstract class BrowserTest extends ServerTest {
             .newContext(
                 new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))
             .newPage();
-    page.onPageError(complaints::add);
+    page.onPageError(trouble -> complaints.add("at " + page.url() + ": " + trouble));
     page.onConsoleMessage(
         message -> {
           if (message.type().equals("error") && !message.text().contains("status of 4")) {

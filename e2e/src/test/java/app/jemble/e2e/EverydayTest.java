@@ -80,7 +80,15 @@ public class EverydayTest extends BrowserTest {
         "/settings/sending",
         "/settings/counting",
         "/settings/texts",
+        "/paper",
+        "/paper/" + labels(),
         "/mailings/" + draftId());
+  }
+
+  private long labels() {
+    api.signIn("orla", "lowen-quay");
+    return beginLabels(
+        sql.sql("select id from person order by id limit 30").query(Long.class).list());
   }
 
   private Locator subject(Page tab) {

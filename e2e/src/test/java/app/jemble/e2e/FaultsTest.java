@@ -44,8 +44,12 @@ public class FaultsTest extends BrowserTest {
     }
   }
 
-  /** Everything that changes something; what is read goes through. */
-  private static final Pattern CHANGES = Pattern.compile("/api/(?!live|session|typed|mends).*");
+  /**
+   * Everything that changes something; what is read goes through, and so does a look at what is
+   * being written: its failure is told in the same words as that of the saving.
+   */
+  private static final Pattern CHANGES =
+      Pattern.compile("/api/(?!live|session|typed|mends|preview).*");
 
   private long mailing;
   private int typed;

@@ -45,6 +45,8 @@ public class ReaderTest extends BrowserTest {
   public void nothingIsOfferedThatWouldBeRefused() {
     long draft = one("select min(id) from cause where kind = 'MAILING' and state = 'draft'");
     long sent = one("select min(cause_id) from message where state = 'sent'");
+    api.signIn("orla", "lowen-quay");
+    long labels = beginLabels(List.of(1L, 2L));
     List<String> offered = new ArrayList<>();
     for (String path :
         List.of(
@@ -62,6 +64,8 @@ public class ReaderTest extends BrowserTest {
             "mailings/" + draft,
             "mailings/" + sent,
             "outbox",
+            "paper",
+            "paper/" + labels,
             "responses",
             "responses/" + sent,
             "settings/sending",

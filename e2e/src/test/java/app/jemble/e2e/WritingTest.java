@@ -92,9 +92,12 @@ public class WritingTest extends BrowserTest {
         page.getByText("2 of 3 have no berth name; set a fallback, or leave them out.");
     assertThat(notice).isVisible();
     who().getByText("Dov Writing").click();
+    // Until it has come, the proof of whoever was chosen before is shown.
+    assertThat(page.locator("[data-proof-to]")).containsText("Dov Writing");
     page.getByRole(AriaRole.REGION, named(Pattern.compile("Proof.*")))
         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("berth name"))
         .click();
+    assertThat(page.getByLabel("berth name of Dov Writing")).isFocused();
     page.keyboard().type("Petrel");
     press("Enter");
     assertThat(page.locator("[data-proof-subject]")).hasText("Is Petrel ready?");

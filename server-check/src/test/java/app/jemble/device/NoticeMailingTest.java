@@ -16,6 +16,7 @@ import java.time.Duration;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.testng.annotations.AfterClass;
@@ -170,6 +171,31 @@ public class NoticeMailingTest extends ServerTest {
     JsonNode talk = api.get("/api/conversations/" + messageValue(mailing, ann, "id")).json();
     assertThat(talk.get("steps").get(0).get("ours").get("text").asString())
         .isEqualTo("Dear Ann\n\nThe boats are out.");
+  }
+
+  @Test
+  public void oneReadsAnotherNoticeThatLeadsWhereAllDo() throws IOException {
+    long ann = person("Ann", "ann9@apps.example");
+    long bea = person("Bea", "bea9@apps.example");
+    PretendApp hers = install(ann, "Phone");
+    PretendApp others = install(bea, "Phone");
+    String link = "https://ternquay.example/nine";
+    long mailing = draftToApp(List.of(ann, bea), notice("Boats", "They are in.", link));
+    Map<String, Object> own = new HashMap<>();
+    own.put("channel", "APP");
+    own.put("subject", "{{first_name}}’s boat");
+    own.put("body", "Yours is in.");
+    own.put("version", 0);
+    assertThat(api.put("/api/mailings/" + mailing + "/own-words/" + ann, own).status())
+        .isEqualTo(200);
+    JsonNode proof = api.get("/api/mailings/" + mailing + "/proofs/" + ann).json();
+    assertThat(proof.get("ownWords").asBoolean()).isTrue();
+    assertThat(proof.get("notice").get("link").asString()).isEqualTo(link);
+    assertThat(release(mailing).status()).isEqualTo(200);
+    awaitSettled(mailing);
+    assertThat(shownOn(hers).get(0).title()).isEqualTo("Ann’s boat");
+    assertThat(shownOn(hers).get(0).text()).isEqualTo("Yours is in.");
+    assertThat(shownOn(others).get(0).title()).isEqualTo("Boats");
   }
 
   /** RFC 8030, section 7.3: the push service no longer knows the device. */

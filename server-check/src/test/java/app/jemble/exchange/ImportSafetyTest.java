@@ -85,6 +85,60 @@ public class ImportSafetyTest extends ServerTest {
     assertThat(count("email = 'rtl@quay.example' and last_name = 'שרה'")).isEqualTo(1);
   }
 
+  /** What a file says of ways is noted, never taken back by another, and undone with its act. */
+  @Test
+  public void whoAskedForNoTextsIsNotReachedByThem() {
+    long known = addPerson("Kay", "Known", "kay@ways.example");
+    long said = addPerson("Sam", "Said", "sam@ways.example");
+    sql.sql(
+            """
+            insert into way_closed (person_id, channel, closed_at, how)
+            values (?, 'TEXT', now(), 'by a word that asks to stop')
+            """)
+        .param(said)
+        .update();
+    long id =
+        checked(
+            api,
+            "E-mail,First name,No SMS\nkay@ways.example,Kay,yes\nsam@ways.example,Sam,no\n"
+                + "new@ways.example,Nell,yes\nold@ways.example,Olaf,no\n");
+    JsonNode state = api.get("/api/imports/" + id).json();
+    assertThat(state.get("choices").get("columns").get(2).asString()).isEqualTo("no_texts");
+    assertThat(state.get("counts").get("new").asLong()).isEqualTo(2);
+    assertThat(state.get("counts").get("changed").asLong()).isEqualTo(1);
+    assertThat(state.get("counts").get("same").asLong()).isEqualTo(1);
+    api.post("/api/imports/" + id + "/run", Map.of());
+    await(api, id, "done");
+    String orlas = "brought in with x.csv, Orla Finch";
+    assertThat(closedToTexts("kay@ways.example")).isEqualTo(orlas);
+    assertThat(closedToTexts("new@ways.example")).isEqualTo(orlas);
+    assertThat(closedToTexts("old@ways.example")).isNull();
+    assertThat(closedToTexts("sam@ways.example"))
+        .as("a file takes no wish back")
+        .isEqualTo("by a word that asks to stop, themselves");
+    assertThat(api.get("/api/people/" + known + "/consent").json().toString())
+        .contains("brought in with x.csv");
+    long act = api.get("/api/imports/" + id).json().get("act").asLong();
+    assertThat(api.post("/api/changes/" + act + "/undo", Map.of()).status()).isEqualTo(200);
+    assertThat(closedToTexts("kay@ways.example")).isNull();
+    assertThat(closedToTexts("sam@ways.example")).isNotNull();
+  }
+
+  private String closedToTexts(String address) {
+    return sql.sql(
+            """
+            select w.how || ', ' || coalesce(a.name, 'themselves')
+            from way_closed w
+            join person p on p.id = w.person_id
+            left join account a on a.id = w.by_id
+            where p.email = ? and w.channel = 'TEXT'
+            """)
+        .param(address)
+        .query(String.class)
+        .optional()
+        .orElse(null);
+  }
+
   @Test
   public void twoColleaguesImportTheSamePeopleAndNobodyIsThereTwice() {
     Api tomas = new Api("http://127.0.0.1:" + port);

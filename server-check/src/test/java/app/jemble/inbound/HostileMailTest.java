@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
 import app.jemble.ServerTest;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +17,7 @@ import org.testng.annotations.Test;
 public class HostileMailTest extends ServerTest {
 
   private static final String BOX = "trial@mailbox";
+  private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
 
   private MailboxReader reader;
   private long uid;
@@ -100,9 +103,12 @@ public class HostileMailTest extends ServerTest {
   @Test(dataProvider = "hostile", timeOut = 60_000)
   public void itIsTakenInAndTheNextOneIsRead(String what, byte[] mime) {
     long before = mails();
-    long begun = System.nanoTime();
+    // Of the processor, not by the clock: what else runs on the machine says nothing of a mail.
+    long begun = THREADS.getCurrentThreadCpuTime();
     take(mime);
-    assertThat((System.nanoTime() - begun) / 1_000_000).as(what + " ms").isLessThan(2_000);
+    assertThat((THREADS.getCurrentThreadCpuTime() - begun) / 1_000_000)
+        .as(what + " ms")
+        .isLessThan(2_000);
     assertThat(mails()).as(what).isEqualTo(before + 1);
     String next = "<next-" + uid + "@far.test>";
     take(mail("From: next@far.test", "Message-ID: " + next, "", "Hello"));

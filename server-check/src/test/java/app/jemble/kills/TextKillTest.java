@@ -71,11 +71,12 @@ public class TextKillTest extends ServerTest {
         TextKillTrial trial = new TextKillTrial(database(), centre, new Random(20261128))) {
       TextKillTrial.Outcome outcome = trial.run(KILLS);
       System.out.println(outcome);
-      assertThat(outcome.messages()).isEqualTo(MESSAGES);
-      assertThat(outcome.unsettled()).as("still waiting").isZero();
-      assertThat(outcome.lost()).as("sent, but on no phone").isZero();
-      assertThat(outcome.twice()).as("on a phone twice").isZero();
-      assertThat(outcome.inDoubt())
+      KilledOutbox.Fates fates = outcome.fates();
+      assertThat(fates.messages()).isEqualTo(MESSAGES);
+      assertThat(fates.unsettled()).as("still waiting").isZero();
+      assertThat(fates.lost()).as("sent, but on no phone").isZero();
+      assertThat(fates.twice()).as("on a phone twice").isZero();
+      assertThat(fates.inDoubt())
           .as("what nobody can know")
           .isLessThanOrEqualTo((KILLS + outcome.dropped()) * WINDOW);
       assertThat(outcome.answered()).as("each answer once").isEqualTo(outcome.answers());

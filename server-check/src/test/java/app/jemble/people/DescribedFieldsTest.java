@@ -15,9 +15,17 @@ import org.testng.annotations.Test;
 /** A field of the catalogue that nobody says the place of would be taken for an attribute. */
 public class DescribedFieldsTest {
 
-  /** They stand in tables of their own, beside the person's. */
+  /** They stand in tables of their own, beside the person's, or are made of others. */
   private static final Set<String> ELSEWHERE =
-      Set.of("list", "topic_left", "reached_by", "last_heard");
+      Set.of(
+          "address.lines",
+          "list",
+          "topic_left",
+          "no_mail",
+          "no_texts",
+          "no_notices",
+          "reached_by",
+          "last_heard");
 
   /** They are no column: who writes, what about, which of their days, and the house. */
   private static final List<String> OF_OTHERS =

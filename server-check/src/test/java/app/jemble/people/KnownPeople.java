@@ -91,6 +91,10 @@ final class KnownPeople {
       Map<String, FieldValue> values = values(row, fields);
       values.put("introduced_by", FieldValue.introducers(chain(id, introducers)));
       values.put("reached_by", FieldValue.tags(reachedBy(row)));
+      List<String> closed = words(row.get("closed"));
+      values.put("no_mail", new FieldValue.Flag(closed.contains("EMAIL")));
+      values.put("no_texts", new FieldValue.Flag(closed.contains("TEXT")));
+      values.put("no_notices", new FieldValue.Flag(closed.contains("APP")));
       Values beside = Values.of(values, around.getOrDefault(id, Map.of()));
       all.put(id, both(merged.get(id), beside));
     }

@@ -78,7 +78,7 @@ public class MergeEverythingTest extends ServerTest {
         "insert into audience (mailing_id, left_out) values (1, array[?::bigint]) on conflict (mailing_id) do update set left_out = excluded.left_out");
     row(
         "own_wording.person_id",
-        "insert into own_wording (mailing_id, person_id, subject, body, shared_subject, shared_body, changed_at, changed_by) values (1, ?, 's', 'b', 's', 'b', now(), 1)");
+        "insert into own_wording (mailing_id, person_id, channel, subject, body, shared_subject, shared_body, changed_at, changed_by) values (1, ?, 'TEXT', 's', 'b', 's', 'b', now(), 1)");
     row(
         "message.person_id",
         "insert into message (cause_id, person_id, address, recipient, token, state, frozen, due_at, sent_at) values (1, ?, 'a@b.example', 'A', 'merge-token', 'sent', '{}', now(), now())");
@@ -111,6 +111,28 @@ public class MergeEverythingTest extends ServerTest {
     row(
         "mailing_release.person_ids",
         "insert into mailing_release (mailing_id, person_ids, record_ids, due_seconds) values (1, array[7, ?], array[0, 0], array[0, 0])");
+    onPaper("print_run.picks", "array[?::bigint], '{}'", "");
+    onPaper("print_run.left_out", "'{}', array[?::bigint]", "");
+    onPaper(
+        "print_own.person_id",
+        "'{}', '{}'",
+        "print_own (run_id, person_id, words) select id, ?, 'w'");
+    onPaper(
+        "print_item.person_id",
+        "'{}', '{}'",
+        "print_item (run_id, place, person_id, words, address) select id, 0, ?, 'w', ''");
+  }
+
+  private void onPaper(String column, String people, String then) {
+    String run =
+        "insert into print_run (name, made_by, created_at, parts, picks, left_out, design) values ('Merge', 1, now(), '[]', "
+            + people
+            + ", '{}')";
+    row(
+        column,
+        then.isEmpty()
+            ? run
+            : "with r as (" + run + " returning id) insert into " + then + " from r");
   }
 
   private void row(String column, String statement) {
@@ -203,10 +225,10 @@ public class MergeEverythingTest extends ServerTest {
             "list_member.person_id",
             "attendance.person_id",
             "own_wording.person_id")) {
-      sql.sql(rows.get(column).replace("values (1, ?, 's'", "values (2, ?, 's'"))
+      sql.sql(rows.get(column).replace("values (1, ?, 'TEXT'", "values (2, ?, 'TEXT'"))
           .param(other)
           .update();
-      sql.sql(rows.get(column).replace("values (1, ?, 's'", "values (2, ?, 's'"))
+      sql.sql(rows.get(column).replace("values (1, ?, 'TEXT'", "values (2, ?, 'TEXT'"))
           .param(stays)
           .update();
     }

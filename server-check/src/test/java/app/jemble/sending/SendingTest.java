@@ -20,6 +20,8 @@ import tools.jackson.databind.JsonNode;
 /** Hours, days off and caps of the workspace. */
 public class SendingTest extends ServerTest {
 
+  private static final Map<String, Object> TEN_TEXTS = Map.of("way", "TEXT", "most", 10);
+
   private Api wilma;
 
   @Override
@@ -48,15 +50,18 @@ public class SendingTest extends ServerTest {
     wanted.put("dailyCap", 900);
     wanted.put("hours", List.of(Map.of("day", "MONDAY", "from", 540, "to", 720)));
     wanted.put("roles", List.of(Map.of("role", "REPRESENTATIVE", "most", 250)));
+    wanted.put("ways", List.of(Map.of("way", "TEXT", "most", 40)));
     assertThat(api.put("/api/sending", wanted).status()).as("not an administrator").isEqualTo(403);
     assertThat(wilma.put("/api/sending", wanted).status()).isEqualTo(200);
     JsonNode seen = api.get("/api/sending").json();
     assertThat(seen.get("dailyCap").asInt()).isEqualTo(900);
-    assertThat(seen.get("serviceCap").isNull()).isTrue();
+    assertThat(seen.get("ways").get(0).get("way").asString()).isEqualTo("TEXT");
+    assertThat(seen.get("ways").get(0).get("most").asInt()).isEqualTo(40);
     assertThat(seen.get("hours").get(0).get("to").asInt()).isEqualTo(720);
     assertThat(seen.get("roles").size()).isEqualTo(1);
     wanted.put("hours", null);
     wanted.put("dailyCap", null);
+    wanted.put("ways", List.of());
     assertThat(wilma.put("/api/sending", wanted).json().get("hours").isNull()).isTrue();
   }
 
@@ -64,7 +69,8 @@ public class SendingTest extends ServerTest {
   public Object[][] whatCannotBe() {
     return new Object[][] {
       {"dailyCap", -1, "0 to 10,000,000"},
-      {"serviceCap", 20_000_000, "0 to 10,000,000"},
+      {"ways", List.of(Map.of("way", "EMAIL", "most", 20_000_000)), "0 to 10,000,000"},
+      {"ways", List.of(TEN_TEXTS, TEN_TEXTS), "Each way once"},
       {"spacingDays", 91, "0 to 90 days"},
       {"mostPerMailing", 0, "1 to 10,000,000 people"},
       {"hours", List.of(), "at least one hour"},

@@ -119,6 +119,50 @@ public class SignUpTest extends SignUpTrial {
         .isNotEmpty();
   }
 
+  @Test
+  public void theReaderTicksTheWaysThatReachThem() {
+    Map<String, Object> body = body("ways");
+    body.put("ways", List.of("TEXT", "APP"));
+    assertThat(api.post("/api/sign-up-pages", body).json().toString())
+        .contains("asked for their phone");
+    body.put(
+        "asks",
+        List.of(
+            Map.of("field", "first_name", "required", true),
+            Map.of("field", "phone", "required", false)));
+    make(body);
+    assertThat(read(get("/join/ways?lang=de")).select("label:has(input[name=way])").eachText())
+        .containsExactly("per SMS", "in der App");
+    long known = addPerson("Kay", "Known", "kay@ways.example");
+    sql.sql(
+            """
+            insert into way_closed (person_id, channel, closed_at, how)
+            values (?, 'TEXT', now(), 'said so')
+            """)
+        .param(known)
+        .update();
+    for (String address : List.of("kay@ways.example", "nell@ways.example")) {
+      Map<String, String> form = filled("ways", "email", address, "first_name", "Any");
+      form.put("phone", "+447700900123");
+      form.put("way", "TEXT");
+      post("/join/ways", form, "X-Forwarded-For", newOrigin());
+      confirm(address);
+    }
+    assertThat(waysClosed("nell@ways.example"))
+        .as("who is new is not reached where they did not tick")
+        .containsExactly("APP not ticked at “Page ways”");
+    assertThat(waysClosed("kay@ways.example"))
+        .as("ticked again; what is not ticked is no wish of those who were there before")
+        .isEmpty();
+  }
+
+  private List<String> waysClosed(String address) {
+    return sql.sql("select channel || ' ' || how from way_closed where person_id = ?")
+        .param(personWith(address))
+        .query(String.class)
+        .list();
+  }
+
   private List<Long> topicsLeft(String address) {
     return sql.sql("select topic_id from topic_left where person_id = ? and channel = 'EMAIL'")
         .param(personWith(address))

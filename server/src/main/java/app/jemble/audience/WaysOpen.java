@@ -23,6 +23,7 @@ final class WaysOpen {
   private final Set<PersonId> leftOut;
   private final Set<String> numbersNotToWrite;
   private final Set<PersonId> appsNotToWrite;
+  private final Map<PersonId, Set<String>> lettersCameBack;
 
   /**
    * @param leftOut who is left out by hand
@@ -36,6 +37,7 @@ final class WaysOpen {
       taken.put(way, new HashSet<>());
     }
     this.numbersNotToWrite = ways.has(Channel.TEXT) ? people.numbersNotToWrite() : Set.of();
+    this.lettersCameBack = ways.has(Channel.POST) ? people.lettersCameBack() : Map.of();
     this.appsNotToWrite = ways.has(Channel.APP) ? people.appsNotToWrite() : Set.of();
   }
 
@@ -58,12 +60,18 @@ final class WaysOpen {
               String address = person.address(way);
               String key = address == null ? null : EmailAddress.key(address);
               keys.put(way, key);
-              return reach(person, way, key != null && taken.get(way).contains(key));
+              return reach(
+                  person, way, key != null && isOneBox(way) && taken.get(way).contains(key));
             });
     if (found.isReady()) {
       taken.get(found.channel()).add(keys.get(found.channel()));
     }
     return found;
+  }
+
+  /** Many live at one postal address; each has a letter. */
+  private static boolean isOneBox(Channel way) {
+    return !way.isByHand();
   }
 
   private Reach reach(PersonRecord person, Channel way, boolean sameAddress) {
@@ -75,7 +83,13 @@ final class WaysOpen {
             notOnWay.get(way).contains(person.id()),
             isNotWrittenTo(person, way),
             sameAddress,
-            leftOut.contains(person.id())));
+            leftOut.contains(person.id())),
+        way == Channel.POST && cameBack(person));
+  }
+
+  private boolean cameBack(PersonRecord person) {
+    String address = person.address(Channel.POST);
+    return address != null && lettersCameBack.getOrDefault(person.id(), Set.of()).contains(address);
   }
 
   private boolean isNotWrittenTo(PersonRecord person, Channel way) {

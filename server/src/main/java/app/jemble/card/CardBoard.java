@@ -3,12 +3,12 @@ package app.jemble.card;
 import app.jemble.core.card.CardDrawing;
 import app.jemble.core.card.CardFonts;
 import app.jemble.core.message.InlinePicture;
+import app.jemble.font.ShippedFonts;
 import app.jemble.picture.PictureService;
 import app.jemble.problem.Problem;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.awt.Font;
-import java.awt.FontFormatException;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -59,11 +59,7 @@ public class CardBoard {
     if (fonts == null) {
       List<Font> all = new ArrayList<>();
       for (String name : FONTS) {
-        try (InputStream file = shipped("fonts/" + name + "_600SemiBold.ttf")) {
-          all.add(Font.createFont(Font.TRUETYPE_FONT, file));
-        } catch (IOException | FontFormatException e) {
-          throw new IllegalStateException("the font " + name + " cannot be read", e);
-        }
+        all.add(ShippedFonts.read(name + "_600SemiBold"));
       }
       fonts = new CardFonts(all);
     }

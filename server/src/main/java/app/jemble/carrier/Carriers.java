@@ -24,7 +24,7 @@ public class Carriers {
   /** Whether the house has what it takes to go a way. */
   public boolean serve(Channel way) {
     Carrier carrier = byChannel.get(way);
-    return carrier != null && carrier.lineCount() > 0;
+    return way.isByHand() || carrier != null && carrier.lineCount() > 0;
   }
 
   public Collection<Carrier> all() {

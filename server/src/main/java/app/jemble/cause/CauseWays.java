@@ -1,6 +1,8 @@
 package app.jemble.cause;
 
 import app.jemble.core.message.NoticeWording;
+import app.jemble.core.message.PaperWording;
+import app.jemble.core.message.SafeHtml;
 import app.jemble.core.message.TextWording;
 import app.jemble.core.message.TextWording.Likeness;
 import app.jemble.core.reach.Channel;
@@ -8,19 +10,16 @@ import app.jemble.core.reach.Ways;
 import app.jemble.problem.Problem;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Set;
 import org.springframework.stereotype.Service;
 
 /** The ways of a cause and what it says on those beside e-mail, as colleagues write them. */
 @Service
 public class CauseWays {
 
-  /** Ways that a wording can be written for. */
-  private static final Set<Channel> WRITTEN = EnumSet.of(Channel.EMAIL, Channel.TEXT, Channel.APP);
-
   private static final int LONGEST_TEXT = 5_000;
   private static final int LONGEST_TITLE = 500;
   private static final int LONGEST_LINK = 2_000;
+  private static final int LONGEST_LETTER = 200_000;
 
   private final CauseChanges causes;
   private final Wordings wordings;
@@ -31,7 +30,11 @@ public class CauseWays {
   }
 
   public WaysBody of(Cause cause) {
-    return new WaysBody(cause.ways().inOrder(), wordings.text(cause), wordings.notice(cause));
+    return new WaysBody(
+        cause.ways().inOrder(),
+        wordings.text(cause),
+        wordings.notice(cause),
+        wordings.paper(cause));
   }
 
   /**
@@ -52,14 +55,14 @@ public class CauseWays {
     if (wanted.notice() != null) {
       wordings.write(cause, sound(wanted.notice()));
     }
+    if (wanted.paper() != null) {
+      wordings.write(cause, sound(wanted.paper()));
+    }
   }
 
   private static Ways sound(List<Channel> ways) {
     if (ways.isEmpty() || ways.contains(null) || EnumSet.copyOf(ways).size() < ways.size()) {
       throw Problem.wrong("ways", "Choose one way or more, each once.");
-    }
-    if (!WRITTEN.containsAll(ways)) {
-      throw Problem.wrong("ways", "Nothing can be written for that way yet.");
     }
     return new Ways(ways);
   }
@@ -84,6 +87,21 @@ public class CauseWays {
     }
     if (sound.link().length() > LONGEST_LINK) {
       throw Problem.wrong("notice.link", "A link has at most 2,000 characters.");
+    }
+    return sound;
+  }
+
+  private static PaperWording sound(PaperWording paper) {
+    PaperWording sound =
+        new PaperWording(
+            sound(paper.subject()),
+            SafeHtml.clean(sound(paper.body())),
+            paper.form() == null ? PaperWording.EMPTY.form() : paper.form());
+    if (sound.subject().length() > LONGEST_TITLE) {
+      throw Problem.wrong("paper.subject", "The subject of a letter has at most 500 characters.");
+    }
+    if (sound.body().length() > LONGEST_LETTER) {
+      throw Problem.wrong("paper.body", "A letter has at most 200,000 characters.");
     }
     return sound;
   }

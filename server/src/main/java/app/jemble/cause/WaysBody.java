@@ -1,6 +1,7 @@
 package app.jemble.cause;
 
 import app.jemble.core.message.NoticeWording;
+import app.jemble.core.message.PaperWording;
 import app.jemble.core.message.TextWording;
 import app.jemble.core.reach.Channel;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -13,8 +14,10 @@ import java.util.List;
  * @param ways in their order
  * @param text what is said by text
  * @param notice what is said to the app
+ * @param paper what is said on paper
  */
 public record WaysBody(
     @Schema(nullable = true) List<Channel> ways,
     @Schema(nullable = true) TextWording text,
-    @Schema(nullable = true) NoticeWording notice) {}
+    @Schema(nullable = true) NoticeWording notice,
+    @Schema(nullable = true) PaperWording paper) {}

@@ -2,6 +2,7 @@ package app.jemble.cause;
 
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.NoticeWording;
+import app.jemble.core.message.PaperWording;
 import app.jemble.core.message.TextWording;
 import app.jemble.core.reach.Channel;
 import org.apache.ibatis.annotations.Insert;
@@ -41,14 +42,14 @@ interface WordingMapper {
   /** What is said by text; null where nothing was ever written. */
   @Select(
       """
-      select words, likeness from short_wording
+      select words, likeness from way_wording
       where cause_id = #{cause} and channel = #{channel}
       """)
   TextWording text(@Param("cause") long cause, @Param("channel") Channel channel);
 
   @Insert(
       """
-      insert into short_wording (cause_id, channel, words, likeness)
+      insert into way_wording (cause_id, channel, words, likeness)
       values (#{cause}, #{w.channel}, #{w.words}, #{w.likeness})
       on conflict (cause_id, channel) do update
       set words = excluded.words, likeness = excluded.likeness
@@ -58,29 +59,46 @@ interface WordingMapper {
   /** What is said to the app; null where nothing was ever written. */
   @Select(
       """
-      select title, words, link from short_wording
+      select title, words, link from way_wording
       where cause_id = #{cause} and channel = #{channel}
       """)
   NoticeWording notice(@Param("cause") long cause, @Param("channel") Channel channel);
 
   @Insert(
       """
-      insert into short_wording (cause_id, channel, title, words, link)
+      insert into way_wording (cause_id, channel, title, words, link)
       values (#{cause}, #{w.channel}, #{w.title}, #{w.words}, #{w.link})
       on conflict (cause_id, channel) do update
       set title = excluded.title, words = excluded.words, link = excluded.link
       """)
   int writeNotice(@Param("cause") long cause, @Param("w") NoticeWording wording);
 
-  /** One cause says on its short ways what another does. */
+  /** What is said on paper; null where nothing was ever written. */
+  @Select(
+      """
+      select title as subject, words as body, form from way_wording
+      where cause_id = #{cause} and channel = #{channel}
+      """)
+  PaperWording paper(@Param("cause") long cause, @Param("channel") Channel channel);
+
   @Insert(
       """
-      insert into short_wording (cause_id, channel, title, words, link, likeness)
-      select #{to}, channel, title, words, link, likeness
-      from short_wording
+      insert into way_wording (cause_id, channel, title, words, form)
+      values (#{cause}, #{w.channel}, #{w.subject}, #{w.body}, #{w.form})
+      on conflict (cause_id, channel) do update
+      set title = excluded.title, words = excluded.words, form = excluded.form
+      """)
+  int writePaper(@Param("cause") long cause, @Param("w") PaperWording wording);
+
+  /** One cause says on its ways beside e-mail what another does. */
+  @Insert(
+      """
+      insert into way_wording (cause_id, channel, title, words, link, likeness, form)
+      select #{to}, channel, title, words, link, likeness, form
+      from way_wording
       where cause_id = #{from}
       """)
-  int copyShort(@Param("from") long from, @Param("to") long to);
+  int copyBeside(@Param("from") long from, @Param("to") long to);
 
   @Update(
       """

@@ -2,6 +2,7 @@ package app.jemble.cause;
 
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.NoticeWording;
+import app.jemble.core.message.PaperWording;
 import app.jemble.core.message.TextWording;
 import app.jemble.core.reach.Channel;
 import org.springframework.stereotype.Service;
@@ -48,9 +49,20 @@ public class Wordings {
     mapper.writeNotice(cause.id(), notice);
   }
 
-  /** A new cause says on its short ways what another does. */
-  public void copyShort(Cause from, long to) {
-    mapper.copyShort(from.id(), to);
+  /** What a cause says on paper; nothing where nothing was ever written. */
+  public PaperWording paper(Cause cause) {
+    PaperWording paper = mapper.paper(cause.id(), Channel.POST);
+    return paper == null ? PaperWording.EMPTY : paper;
+  }
+
+  /** Says something else on paper from now on. */
+  public void write(Cause cause, PaperWording paper) {
+    mapper.writePaper(cause.id(), paper);
+  }
+
+  /** A new cause says on its ways beside e-mail what another does. */
+  public void copyBeside(Cause from, long to) {
+    mapper.copyBeside(from.id(), to);
   }
 
   long add(MailWording wording) {

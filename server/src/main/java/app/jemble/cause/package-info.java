@@ -3,6 +3,6 @@
  * wording. The only way to one is by the right to know of it. Read {@link
  * app.jemble.cause.OpenCauses} first.
  *
- * <p>Tables: cause, wording, short_wording.
+ * <p>Tables: cause, wording, way_wording.
  */
 package app.jemble.cause;

@@ -171,7 +171,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
     Instant deadline = plan.doneBy() == null ? null : plans.deadline(plan.doneBy());
     ReaderClocks clocks = look.clocks();
     Plan planned = look.check().lookAtPlan(ask, clocks.clocks(), now, deadline, look.collisions());
-    if (plan.startOwn() || plan.ownClock()) {
+    if (plan.startOwn() || plan.ownClock() || clocks.clocks().anyRings()) {
       look.check().lookAtClocks(clocks.without(), clocks.house());
     }
     return planned;

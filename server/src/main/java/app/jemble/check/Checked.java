@@ -47,7 +47,7 @@ public record Checked(
    */
   public record Entry(
       PersonId personId, String name, About about, Ways.Found way, boolean ownWords, boolean odd) {
-    Reach reach() {
+    public Reach reach() {
       return way.reach();
     }
 

@@ -12,9 +12,11 @@ import app.jemble.core.message.NoticeLetter;
 import app.jemble.core.message.Outgoing;
 import app.jemble.core.message.OutgoingNotice;
 import app.jemble.core.message.OutgoingText;
+import app.jemble.core.message.PaperLetter;
 import app.jemble.core.message.TextLetter;
 import app.jemble.core.pace.Collisions;
 import app.jemble.core.reach.Address;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -25,6 +27,8 @@ import app.jemble.message.Letter;
 import app.jemble.people.PersonRecord;
 import app.jemble.plan.ReaderClocks;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -142,21 +146,30 @@ public final class RunningCheck {
         composed.missing(),
         composed.leadsNowhere(),
         composed.leadsAstray(),
-        marks(person.id()));
+        marks(person.id(), Channel.EMAIL));
   }
 
   private ReleaseCheck.Message message(Reader reader, List<OnPhone> onPhones) {
     PersonId person = reader.person().id();
     Locale language = Locale.forLanguageTag(reader.person().language());
     if (reader.address() instanceof Address.Phone phone) {
-      TextLetter.Composed text = letter.text(phone, reader.values(), language, "");
+      TextLetter.Composed text =
+          letter.text(person, new TextLetter.Own(phone, reader.values(), language, ""));
       onPhones.add(new OnPhone(person, text.message()));
       return message(reader, text.missing());
     }
     if (reader.address() instanceof Address.Device app) {
-      NoticeLetter.Composed notice = letter.notice(app, reader.values(), language, "");
+      NoticeLetter.Composed notice =
+          letter.notice(person, new NoticeLetter.Own(app, reader.values(), language, ""));
       onPhones.add(new OnPhone(person, notice.message()));
       return message(reader, notice.missing());
+    }
+    if (reader.address() instanceof Address.Postal post) {
+      LocalDate day = LocalDate.ofInstant(now, ZoneOffset.UTC);
+      String name = reader.person().name();
+      PaperLetter.Composed paper =
+          letter.paper(person, new PaperLetter.Own(post, name, reader.values(), language, day, ""));
+      return message(reader, paper.missing());
     }
     return message(reader);
   }
@@ -164,12 +177,19 @@ public final class RunningCheck {
   private ReleaseCheck.Message message(Reader reader, Set<String> missing) {
     PersonRecord person = reader.person();
     return new ReleaseCheck.Message(
-        person.id(), person.firstName(), null, "", missing, false, false, marks(person.id()));
+        person.id(),
+        person.firstName(),
+        null,
+        "",
+        missing,
+        false,
+        false,
+        marks(person.id(), reader.way().channel()));
   }
 
-  private Set<Mark> marks(PersonId person) {
+  private Set<Mark> marks(PersonId person, Channel way) {
     Set<Mark> marks = EnumSet.noneOf(Mark.class);
-    if (letter.hasOldWords(person)) {
+    if (letter.hasOldWords(person, way)) {
       marks.add(Mark.OWN_WORDING_OLD);
     }
     if (elsewhere.lately().contains(person)) {
@@ -188,10 +208,10 @@ public final class RunningCheck {
               person.name(),
               reader.about().withoutFields(),
               reader.way(),
-              letter.hasOwnWords(person.id()),
+              letter.hasOwnWords(person.id(), reader.way().channel()),
               false));
       if (reader.reach() == Reach.READY) {
-        clocks.add(person);
+        clocks.add(person, reader.way().channel());
       }
     }
     done.messages().forEach(check::add);

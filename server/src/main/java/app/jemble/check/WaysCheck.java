@@ -47,6 +47,9 @@ class WaysCheck {
     if (letter.ways().has(Channel.APP)) {
       check.lookAtNotice(letter.noticeWording(), letter.noticeErrors());
     }
+    if (letter.ways().has(Channel.POST)) {
+      check.lookAtPaper(letter.paperWording(), letter.paperErrors());
+    }
     letter.ways().inOrder().stream()
         .filter(way -> !carriers.serve(way))
         .forEach(way -> check.noServiceFor(way.words().toLowerCase(Locale.ROOT)));

@@ -7,6 +7,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
@@ -20,6 +21,9 @@ interface ConsentMapper {
       where channel = #{channel} and coalesce(topic_id, #{topicId}) = #{topicId}
       """)
   List<PersonId> notOnWay(@Param("topicId") long topicId, @Param("channel") Channel channel);
+
+  @Select("select person_id from way_closed where channel = #{channel}")
+  List<PersonId> closedOn(Channel channel);
 
   @Select("select topic_id from topic_left where person_id = #{personId} and channel = #{channel}")
   List<Long> topicsLeft(@Param("personId") PersonId personId, @Param("channel") Channel channel);
@@ -38,11 +42,14 @@ interface ConsentMapper {
   @Select("select channel from way_closed where person_id = #{personId}")
   List<Channel> closed(PersonId personId);
 
+  /** What they say themselves stands over what a colleague noted. */
   @Insert(
       """
       insert into way_closed (person_id, channel, closed_at, how, by_id)
       values (#{personId}, #{channel}, #{at}, #{how}, #{by})
-      on conflict do nothing
+      on conflict (person_id, channel) do update
+      set closed_at = excluded.closed_at, how = excluded.how, by_id = null
+      where excluded.by_id is null and way_closed.by_id is not null
       """)
   int close(
       @Param("personId") PersonId personId,
@@ -83,6 +90,40 @@ interface ConsentMapper {
   @Select(
       "select exists (select from offered.person where id = #{personId} and archived_at is null)")
   boolean isOnRecord(PersonId personId);
+
+  /** Those of some people who are written to on a way. */
+  @Select(
+      """
+      select person from unnest(#{people}::bigint[]) person
+      where person not in (select person_id from way_closed where channel = #{channel})
+      """)
+  List<PersonId> open(@Param("channel") Channel channel, @Param("people") PersonId[] people);
+
+  /** Answers for whom it was not so before. */
+  @Select(
+      affectData = true,
+      value =
+          """
+          insert into way_closed (person_id, channel, closed_at, how, by_id)
+          select person, #{channel}, #{at}, #{how}, #{by} from unnest(#{people}::bigint[]) person
+          on conflict do nothing
+          returning person_id
+          """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<PersonId> closeEach(
+      @Param("channel") Channel channel,
+      @Param("people") PersonId[] people,
+      @Param("at") Instant at,
+      @Param("how") String how,
+      @Param("by") long by);
+
+  /** As far as it was a colleague who noted it. */
+  @Delete(
+      """
+      delete from way_closed
+      where channel = #{channel} and person_id = any(#{people}) and by_id is not null
+      """)
+  int reopenNoted(@Param("channel") Channel channel, @Param("people") PersonId[] people);
 
   @Delete("delete from way_closed where person_id = #{personId} and channel = #{channel}")
   int reopen(@Param("personId") PersonId personId, @Param("channel") Channel channel);

@@ -24,6 +24,11 @@ public class Consents implements HangsOnPerson.Room {
     return Set.copyOf(mapper.notOnWay(topicId, channel));
   }
 
+  /** Who asked not to be written to on a channel at all. */
+  public Set<PersonId> closedOn(Channel channel) {
+    return Set.copyOf(mapper.closedOn(channel));
+  }
+
   /** Takes a person off a topic on one channel; once gone, again changes nothing. */
   public void leave(PersonId personId, long topicId, Channel channel, Instant at) {
     mapper.leave(personId, topicId, channel, at);

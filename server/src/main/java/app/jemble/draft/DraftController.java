@@ -8,6 +8,7 @@ import app.jemble.cause.WaysBody;
 import app.jemble.core.access.Right;
 import app.jemble.core.message.MailWording;
 import app.jemble.core.message.NoticeWording;
+import app.jemble.core.message.PaperWording;
 import app.jemble.core.message.RepliesTo;
 import app.jemble.core.message.TextWording;
 import app.jemble.core.message.Voice;
@@ -94,7 +95,8 @@ class DraftController {
       boolean countClicks,
       @Schema(nullable = true) List<Channel> ways,
       @Schema(nullable = true) TextWording text,
-      @Schema(nullable = true) NoticeWording notice) {}
+      @Schema(nullable = true) NoticeWording notice,
+      @Schema(nullable = true) PaperWording paper) {}
 
   private final OpenCauses causes;
   private final DraftService drafts;
@@ -180,7 +182,7 @@ class DraftController {
                 b.isPrivate(),
                 wording,
                 audience,
-                new WaysBody(b.ways(), b.text(), b.notice()),
+                new WaysBody(b.ways(), b.text(), b.notice(), b.paper()),
                 b.plan())));
   }
 

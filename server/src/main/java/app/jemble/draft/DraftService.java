@@ -123,7 +123,7 @@ public class DraftService {
             sameAudience ? audiences.of(before) : audience(of));
     files.copy(before.id(), id);
     causes.goBy(id, before.ways());
-    wordings.copyShort(before, id);
+    wordings.copyBeside(before, id);
     return id;
   }
 

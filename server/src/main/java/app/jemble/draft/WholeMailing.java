@@ -3,6 +3,7 @@ package app.jemble.draft;
 import app.jemble.audience.AudienceView;
 import app.jemble.core.message.CauseState;
 import app.jemble.core.message.NoticeWording;
+import app.jemble.core.message.PaperWording;
 import app.jemble.core.message.RepliesTo;
 import app.jemble.core.message.TextWording;
 import app.jemble.core.message.Voice;
@@ -52,6 +53,7 @@ record WholeMailing(
     List<Channel> ways,
     TextWording text,
     NoticeWording notice,
+    PaperWording paper,
     List<MailingFiles.MailingFile> files,
     CauseState state,
     boolean held,

@@ -53,8 +53,10 @@ class WholeMailings {
    * @param followsName the name of what it follows; null where that is nothing, or another's own
    */
   WholeMailing of(Cause c, String followsName) {
-    MailWording w = wordings.of(c);
-    AudienceView a = parts.view(audiences.of(c));
+    return of(c, followsName, wordings.of(c), parts.view(audiences.of(c)));
+  }
+
+  private WholeMailing of(Cause c, String followsName, MailWording w, AudienceView a) {
     return new WholeMailing(
         c.id(),
         c.name(),
@@ -89,6 +91,7 @@ class WholeMailings {
         c.ways().inOrder(),
         wordings.text(c),
         wordings.notice(c),
+        wordings.paper(c),
         files.all(c.id()),
         c.state(),
         c.isHeld(clock.instant()),

@@ -2,7 +2,7 @@ package app.jemble.exchange;
 
 import app.jemble.account.AccountService;
 import app.jemble.core.exchange.ColumnMatch;
-import app.jemble.core.record.Field;
+import app.jemble.core.reach.ConsentFields;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.PersonId;
 import app.jemble.record.ChangeService;
@@ -30,6 +30,7 @@ class ImportChecker {
   private final WorkspaceService workspace;
   private final AccountService accounts;
   private final ChangeService changes;
+  private final ConsentsBroughtIn consents;
   private final FieldJson fieldJson;
   private final ObjectMapper json;
   private final Clock clock;
@@ -39,6 +40,7 @@ class ImportChecker {
       WorkspaceService workspace,
       AccountService accounts,
       ChangeService changes,
+      ConsentsBroughtIn consents,
       FieldJson fieldJson,
       ObjectMapper json,
       Clock clock) {
@@ -46,6 +48,7 @@ class ImportChecker {
     this.workspace = workspace;
     this.accounts = accounts;
     this.changes = changes;
+    this.consents = consents;
     this.fieldJson = fieldJson;
     this.json = json;
     this.clock = clock;
@@ -140,10 +143,23 @@ class ImportChecker {
               });
     }
     people.forEach(
-        (name, whose) -> {
-          Field field = fields.find(name).orElseThrow();
-          changes.differing(field, whose, values.get(name)).forEach(p -> differs.put(p, true));
-        });
+        (name, whose) ->
+            differing(name, whose, values.get(name), fields).forEach(p -> differs.put(p, true)));
     return differs;
+  }
+
+  /** Whom a column would change. */
+  private List<PersonId> differing(
+      String name, List<PersonId> whose, List<String> values, FieldCatalogue fields) {
+    if (ConsentFields.way(name).isPresent()) {
+      List<PersonId> asked = new ArrayList<>();
+      for (int i = 0; i < values.size(); i++) {
+        if (values.get(i).equals("true")) {
+          asked.add(whose.get(i));
+        }
+      }
+      return consents.stillOpen(name, asked);
+    }
+    return changes.differing(fields.find(name).orElseThrow(), whose, values);
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.exchange;
 
+import app.jemble.core.reach.ConsentFields;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.PersonId;
@@ -27,6 +28,7 @@ class ImportRunner {
   private final ChangeService changes;
   private final PersonLists lists;
   private final BroughtIn broughtIn;
+  private final ConsentsBroughtIn consents;
   private final WorkspaceService workspace;
   private final ObjectMapper json;
 
@@ -35,12 +37,14 @@ class ImportRunner {
       ChangeService changes,
       PersonLists lists,
       BroughtIn broughtIn,
+      ConsentsBroughtIn consents,
       WorkspaceService workspace,
       ObjectMapper json) {
     this.mapper = mapper;
     this.changes = changes;
     this.lists = lists;
     this.broughtIn = broughtIn;
+    this.consents = consents;
     this.workspace = workspace;
     this.json = json;
   }
@@ -89,11 +93,30 @@ class ImportRunner {
       List<String> values = rows.stream().map(ImportMapper.ReadRow::values).toList();
       needOrganisations(batch, choices, values);
       List<PersonId> people = changes.addEach(batch, mapped, values);
+      askedNot(batch, run, people, values);
       putTogether(batch, run, choices, people);
       after = rows.get(rows.size() - 1).rowNo();
       done += rows.size();
       progress.accept(done);
     }
+  }
+
+  /**
+   * Who asked not to be written to on a way.
+   *
+   * @param values of each of the people in turn, as a JSON object by field name
+   */
+  private void askedNot(long batch, ImportRun run, List<PersonId> people, List<String> values) {
+    Map<String, List<PersonId>> asked = new LinkedHashMap<>();
+    for (int i = 0; i < people.size(); i++) {
+      for (Map.Entry<String, JsonNode> e : json.readTree(values.get(i)).properties()) {
+        if (ConsentFields.way(e.getKey()).isPresent() && e.getValue().asBoolean()) {
+          asked.computeIfAbsent(e.getKey(), f -> new ArrayList<>()).add(people.get(i));
+        }
+      }
+    }
+    asked.forEach(
+        (field, whose) -> consents.close(field, whose, "brought in with " + run.fileName(), batch));
   }
 
   private void needOrganisations(long batch, ImportChoices choices, List<String> values) {
@@ -121,7 +144,10 @@ class ImportRunner {
         names.add(column);
       }
     }
-    return names.stream().map(n -> fields.find(n).orElseThrow()).toList();
+    return names.stream()
+        .filter(name -> ConsentFields.way(name).isEmpty())
+        .map(n -> fields.find(n).orElseThrow())
+        .toList();
   }
 
   private void change(
@@ -140,6 +166,11 @@ class ImportRunner {
       }
       needOrganisations(batch, choices, rows.stream().map(ImportMapper.ReadRow::values).toList());
       changeEach(batch, rows, fields);
+      askedNot(
+          batch,
+          run,
+          rows.stream().map(ImportMapper.ReadRow::personId).toList(),
+          rows.stream().map(ImportMapper.ReadRow::values).toList());
       after = rows.get(rows.size() - 1).rowNo();
       done += rows.size();
       progress.accept(done);
@@ -152,6 +183,9 @@ class ImportRunner {
     Map<String, List<PersonId>> joining = new LinkedHashMap<>();
     for (ImportMapper.ReadRow row : rows) {
       for (Map.Entry<String, JsonNode> e : json.readTree(row.values()).properties()) {
+        if (ConsentFields.way(e.getKey()).isPresent()) {
+          continue;
+        }
         people.computeIfAbsent(e.getKey(), f -> new ArrayList<>()).add(row.personId());
         values.computeIfAbsent(e.getKey(), f -> new ArrayList<>()).add(e.getValue().toString());
         if (e.getKey().equals("plan")) {

@@ -4,7 +4,6 @@ import app.jemble.core.exchange.ColumnMatch;
 import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
-import app.jemble.core.record.FieldUse;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import app.jemble.workspace.WorkspaceService;
@@ -145,9 +144,7 @@ class ImportService {
       if (column == null) {
         continue;
       }
-      boolean known =
-          column.equals(ColumnMatch.WHOLE_NAME)
-              || fields.find(column).filter(f -> f.allows(FieldUse.EDIT)).isPresent();
+      boolean known = fields.find(column).filter(ColumnMatch::mayBe).isPresent();
       if (!known) {
         throw Problem.wrong("columns", "There is no field named “" + column + "”.");
       }

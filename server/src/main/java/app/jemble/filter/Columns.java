@@ -27,6 +27,9 @@ final class Columns {
             by.shownAs("(select i.name from offered.person i where i.id = p.introduced_by)"));
     PERSON.put("list", Column.of(TagTable.LIST.array()));
     PERSON.put("topic_left", Column.of(TagTable.TOPIC_LEFT.array()));
+    PERSON.put("no_mail", askedNotOn("EMAIL"));
+    PERSON.put("no_texts", askedNotOn("TEXT"));
+    PERSON.put("no_notices", askedNotOn("APP"));
     PERSON.put("reached_by", Column.of(TagTable.REACHED_BY.array()));
     PERSON.put(
         "last_heard",
@@ -109,6 +112,15 @@ final class Columns {
     return field.type() == FieldType.TAGS
         ? Sql.of("cardinality(%s) = 0", column.value())
         : column.value().plus(" is null");
+  }
+
+  private static Column askedNotOn(String channel) {
+    return Column.of(
+        Sql.of(
+            """
+            exists (select from offered.not_on_way n
+                    where n.person_id = p.id and n.topic_id is null and n.channel = %s)""",
+            Sql.param(channel)));
   }
 
   private static Sql lastHeard(Sql what) {

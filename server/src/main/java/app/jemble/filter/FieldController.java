@@ -2,6 +2,7 @@ package app.jemble.filter;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.core.exchange.ColumnMatch;
 import app.jemble.core.filter.Operator;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -33,6 +34,7 @@ class FieldController {
    *
    * @param column whether it can be shown as a column
    * @param editable whether it can be set
+   * @param broughtIn whether a column of a file can be it
    */
   record ListField(
       String name,
@@ -41,6 +43,7 @@ class FieldController {
       List<String> choices,
       boolean column,
       boolean editable,
+      boolean broughtIn,
       List<Comparison> comparisons) {}
 
   /** A way to compare: its words, what follows them, and the words after that. */
@@ -84,6 +87,7 @@ class FieldController {
         field.choices(),
         field.allows(FieldUse.COLUMN),
         field.allows(FieldUse.EDIT),
+        ColumnMatch.mayBe(field),
         Operator.of(field.type()).stream()
             .map(o -> new Comparison(o, o.words(), o.after(), o.takes()))
             .toList());

@@ -84,6 +84,9 @@ public class FrozenValues {
       node.put("flag", f.yes());
     } else if (value instanceof FieldValue.Picture p) {
       node.put("picture", p.key());
+    } else if (value instanceof FieldValue.Lines l) {
+      ArrayNode lines = node.putArray("lines");
+      l.lines().forEach(lines::add);
     } else if (value instanceof FieldValue.Tags t) {
       ArrayNode tags = node.putArray("tags");
       t.tags().forEach(tags::add);
@@ -102,12 +105,15 @@ public class FrozenValues {
       case "instant" -> FieldValue.moment(Instant.parse(value.asString()));
       case "picture" -> FieldValue.picture(value.asString());
       case "flag" -> new FieldValue.Flag(value.asBoolean());
-      case "tags" -> {
-        List<String> tags = new ArrayList<>();
-        value.forEach(tag -> tags.add(tag.asString()));
-        yield FieldValue.tags(tags);
-      }
+      case "tags" -> FieldValue.tags(words(value));
+      case "lines" -> FieldValue.lines(words(value));
       default -> throw new IllegalStateException("no such frozen type: " + type);
     };
+  }
+
+  private static List<String> words(JsonNode list) {
+    List<String> words = new ArrayList<>();
+    list.forEach(word -> words.add(word.asString()));
+    return words;
   }
 }

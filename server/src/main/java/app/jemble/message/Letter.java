@@ -1,6 +1,7 @@
 package app.jemble.message;
 
 import app.jemble.account.Account;
+import app.jemble.core.merge.Escaping;
 import app.jemble.core.merge.TemplateError;
 import app.jemble.core.message.AttachedFile;
 import app.jemble.core.message.LetterText;
@@ -13,11 +14,14 @@ import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.MessageFields;
 import app.jemble.core.message.NoticeLetter;
 import app.jemble.core.message.NoticeWording;
+import app.jemble.core.message.PaperLetter;
+import app.jemble.core.message.PaperWording;
 import app.jemble.core.message.Pictures;
 import app.jemble.core.message.TextLetter;
 import app.jemble.core.message.TextWording;
 import app.jemble.core.message.ThreadPlace;
-import app.jemble.core.reach.Address;
+import app.jemble.core.paper.Country;
+import app.jemble.core.paper.PostalField;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Ways;
 import app.jemble.core.record.EmailAddress;
@@ -30,7 +34,6 @@ import app.jemble.message.OwnWordings.OwnWording;
 import app.jemble.people.PersonRecord;
 import app.jemble.workspace.Workspace;
 import java.time.Instant;
-import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -38,7 +41,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** What is the same for every message of one mailing, and the words that some get instead. */
@@ -67,9 +69,10 @@ public final class Letter {
    *
    * @param textsFrom the number or name that the house's texts come from
    */
-  record BesideMail(Ways ways, TextWording text, String textsFrom, NoticeWording notice) {
+  record BesideMail(
+      Ways ways, TextWording text, String textsFrom, NoticeWording notice, PaperWording paper) {
     static final BesideMail NOTHING =
-        new BesideMail(Ways.MAIL, TextWording.EMPTY, "", NoticeWording.EMPTY);
+        new BesideMail(Ways.MAIL, TextWording.EMPTY, "", NoticeWording.EMPTY, PaperWording.EMPTY);
   }
 
   /** In whose name one message comes, and where its replies go. */
@@ -84,16 +87,18 @@ public final class Letter {
   private final TextLetter.Shared sharedText;
   private final NoticeLetter.Prepared preparedNotice;
   private final NoticeLetter.Shared sharedNotice;
+  private final PaperLetter.Prepared preparedPaper;
+  private final PaperLetter.Shared sharedPaper;
   private final Set<String> sharedFields;
-  private final Map<PersonId, OwnWording> ownWordings;
-  private final Map<PersonId, LetterText> ownTexts = new HashMap<>();
+  private final Country posting;
+  private final OwnLetters own;
 
   Letter(Ingredients of) {
     this.of = of;
+    this.posting = new Country(of.workspace().region());
     this.sender = new Mailbox(of.sender().name(), of.sender().email());
     this.prepared = LetterText.prepare(of.wording().written(), of.looks(), of.fields());
-    this.ownWordings =
-        of.ownWordings().stream().collect(Collectors.toMap(OwnWording::personId, w -> w));
+    this.own = new OwnLetters(of.ownWordings(), of.looks(), of.fields());
     this.shared =
         new MessageComposer.Shared(
             prepared.text().orElseGet(this::withoutErrors),
@@ -113,7 +118,15 @@ public final class Letter {
     this.preparedNotice = NoticeLetter.prepare(of.beside().notice(), of.fields());
     this.sharedNotice =
         new NoticeLetter.Shared(shared.zone(), of.publicUrl(), of.wording().countClicks());
-    this.sharedFields = ofRecords(shared.text());
+    this.preparedPaper = PaperLetter.prepare(of.beside().paper(), paperLooks(), of.fields());
+    this.sharedPaper =
+        new PaperLetter.Shared(
+            shared.zone(),
+            posting,
+            of.workspace().locale(),
+            Escaping.oneLine(of.workspace().name() + ", " + of.workspace().postalAddress()),
+            of.looks().head());
+    this.sharedFields = ofRecords(shared.text(), textLetter(), noticeLetter(), paperLetter());
   }
 
   /** What it says. */
@@ -129,7 +142,9 @@ public final class Letter {
         ways().has(Channel.TEXT) ? preparedText.errors().stream() : Stream.empty();
     Stream<TemplateError> ofNotice =
         ways().has(Channel.APP) ? preparedNotice.errors().stream() : Stream.empty();
-    return Stream.of(ofMail, ofText, ofNotice)
+    Stream<TemplateError> ofPaper =
+        ways().has(Channel.POST) ? preparedPaper.errors().stream() : Stream.empty();
+    return Stream.of(ofMail, ofText, ofNotice, ofPaper)
         .flatMap(each -> each)
         .map(TemplateError::sentence)
         .toList();
@@ -154,16 +169,23 @@ public final class Letter {
 
   /** Every field of the records that one person's message asks for. */
   public Set<String> fields(PersonId personId) {
-    return hasOwnWords(personId) ? ofRecords(text(personId)) : sharedFields;
+    return own.isOf(personId)
+        ? ofRecords(
+            text(personId), textLetter(personId), noticeLetter(personId), paperLetter(personId))
+        : sharedFields;
   }
 
-  private Set<String> ofRecords(LetterText text) {
+  private Set<String> ofRecords(
+      LetterText text, TextLetter phone, NoticeLetter notice, PaperLetter paper) {
     Set<String> fields = new LinkedHashSet<>(text.fields());
     if (of.beside().ways().has(Channel.TEXT)) {
-      fields.addAll(textLetter().fields());
+      fields.addAll(phone.fields());
     }
     if (of.beside().ways().has(Channel.APP)) {
-      fields.addAll(noticeLetter().fields());
+      fields.addAll(notice.fields());
+    }
+    if (of.beside().ways().has(Channel.POST)) {
+      fields.addAll(paper.fields());
     }
     of.files().forEach(file -> fields.addAll(file.name().fields()));
     fields.removeIf(field -> house(field).isPresent());
@@ -191,13 +213,13 @@ public final class Letter {
         .orElseGet(() -> TextLetter.prepare(TextWording.EMPTY, of.fields()).letter().orElseThrow());
   }
 
-  /**
-   * One person's text message.
-   *
-   * @param token empty for what does not leave
-   */
-  public TextLetter.Composed text(Address.Phone to, Values values, Locale language, String token) {
-    return textLetter().compose(sharedText, new TextLetter.Own(to, values, language, token));
+  private TextLetter textLetter(PersonId personId) {
+    return own.text(personId, of.beside().text().likeness()).orElseGet(this::textLetter);
+  }
+
+  /** One person's text message. */
+  public TextLetter.Composed text(PersonId personId, TextLetter.Own message) {
+    return textLetter(personId).compose(sharedText, message);
   }
 
   /** What it says to the app. */
@@ -217,41 +239,64 @@ public final class Letter {
             () -> NoticeLetter.prepare(NoticeWording.EMPTY, of.fields()).letter().orElseThrow());
   }
 
-  /**
-   * One person's notice; it is on no devices yet.
-   *
-   * @param token empty for what does not leave
-   */
-  public NoticeLetter.Composed notice(
-      Address.Device to, Values values, Locale language, String token) {
-    return noticeLetter().compose(sharedNotice, new NoticeLetter.Own(to, values, language, token));
+  private NoticeLetter noticeLetter(PersonId personId) {
+    return own.notice(personId, of.beside().notice().link()).orElseGet(this::noticeLetter);
+  }
+
+  /** One person's notice; it is on no devices yet. */
+  public NoticeLetter.Composed notice(PersonId personId, NoticeLetter.Own message) {
+    return noticeLetter(personId).compose(sharedNotice, message);
+  }
+
+  /** What it says on paper. */
+  public PaperWording paperWording() {
+    return of.beside().paper();
+  }
+
+  public List<TemplateError> paperErrors() {
+    return preparedPaper.errors();
+  }
+
+  private PaperLetter.Looks paperLooks() {
+    return new PaperLetter.Looks(of.looks().head(), of.looks().signature());
+  }
+
+  /** A letter with errors counts as empty, and blocks the release. */
+  private PaperLetter paperLetter() {
+    return preparedPaper
+        .letter()
+        .orElseGet(
+            () ->
+                PaperLetter.prepare(PaperWording.EMPTY, paperLooks(), of.fields())
+                    .letter()
+                    .orElseThrow());
+  }
+
+  private PaperLetter paperLetter(PersonId personId) {
+    return own.paper(personId, of.beside().paper()).orElseGet(this::paperLetter);
+  }
+
+  /** One person's letter on paper. */
+  public PaperLetter.Composed paper(PersonId personId, PaperLetter.Own message) {
+    return paperLetter(personId).compose(sharedPaper, message);
   }
 
   /** The mailing's own words; those of a person who has other words are theirs. */
   LetterText text(PersonId personId) {
-    OwnWording own = ownWordings.get(personId);
-    return own == null ? shared.text() : ownText(own);
+    return own.mail(personId).orElse(shared.text());
   }
 
-  public boolean hasOwnWords(PersonId personId) {
-    return ownWordings.containsKey(personId);
+  /** Whether a person gets other words than all others by a way. */
+  public boolean hasOwnWords(PersonId personId, Channel way) {
+    return own.of(personId, way).isPresent();
   }
 
-  /** Whether a person's own words were written before the shared ones changed. */
-  public boolean hasOldWords(PersonId personId) {
-    OwnWording own = ownWordings.get(personId);
-    return own != null && own.isOlderThan(of.wording());
-  }
-
-  private LetterText ownText(OwnWording own) {
-    synchronized (ownTexts) {
-      return ownTexts.computeIfAbsent(
-          own.personId(),
-          id ->
-              LetterText.prepare(new Written(own.subject(), own.body()), of.looks(), of.fields())
-                  .text()
-                  .orElse(shared.text()));
-    }
+  /** Whether a person's own words for a way were written before the shared ones changed. */
+  public boolean hasOldWords(PersonId personId, Channel way) {
+    SharedWords words =
+        new SharedWords(
+            of.wording(), of.beside().text(), of.beside().notice(), of.beside().paper());
+    return own.of(personId, way).filter(own -> own.isOlderThan(words.of(way))).isPresent();
   }
 
   /** What {@link MessageComposer} needs for one person's message. */
@@ -343,7 +388,8 @@ public final class Letter {
 
   /** A person's values with those of the sender and the house. */
   public Values values(Values person) {
-    return field -> house(field).orElseGet(() -> person.get(field));
+    Values posted = PostalField.over(person, posting, of.workspace().locale());
+    return field -> house(field).orElseGet(() -> posted.get(field));
   }
 
   /** The same for colleagues to look at: what is a person's alone is a sample. */

@@ -79,7 +79,11 @@ public class LetterService {
         new Ingredients(
             wording,
             new BesideMail(
-                cause.ways(), wordings.text(cause), texts.sender(), wordings.notice(cause)),
+                cause.ways(),
+                wordings.text(cause),
+                texts.sender(),
+                wordings.notice(cause),
+                wordings.paper(cause)),
             sender,
             wording.replyColleague() == null ? null : accounts.find(wording.replyColleague()),
             house,

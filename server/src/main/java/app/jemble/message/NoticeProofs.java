@@ -9,6 +9,7 @@ import app.jemble.core.message.OutgoingNotice;
 import app.jemble.core.notice.Device;
 import app.jemble.core.notice.NoticeLimits;
 import app.jemble.core.reach.Address;
+import app.jemble.core.reach.Channel;
 import app.jemble.device.Devices;
 import app.jemble.people.PersonRecord;
 import app.jemble.problem.Problem;
@@ -51,8 +52,8 @@ class NoticeProofs {
         List.of(),
         composed.missing(),
         samples.of(reader.values(), Locale.forLanguageTag(person.language())),
-        false,
-        false,
+        letter.hasOwnWords(person.id(), Channel.APP),
+        letter.hasOldWords(person.id(), Channel.APP),
         reader.way().channel(),
         TextProofs.before(reader),
         null,
@@ -61,7 +62,8 @@ class NoticeProofs {
             notice.words(),
             notice.links().isEmpty() ? notice.link() : notice.links().get(0),
             NoticeLimits.leftOfTitle(notice.title()),
-            NoticeLimits.leftOfWords(notice.words())));
+            NoticeLimits.leftOfWords(notice.words())),
+        null);
   }
 
   private static NoticeLetter.Composed composed(Letter letter, Reader reader) {
@@ -69,7 +71,8 @@ class NoticeProofs {
     if (!(reader.address() instanceof Address.Device app) || app.stored() == null) {
       throw Problem.conflict(person.name() + " gets nothing: they do not have the app.");
     }
-    return letter.notice(app, reader.values(), Locale.forLanguageTag(person.language()), "");
+    Locale language = Locale.forLanguageTag(person.language());
+    return letter.notice(person.id(), new NoticeLetter.Own(app, reader.values(), language, ""));
   }
 
   /** Sends somebody's notice to the devices of a colleague who is on record with the app. */

@@ -1,11 +1,18 @@
 package app.jemble.message;
 
 import app.jemble.account.AccountService;
+import app.jemble.cause.Cause;
 import app.jemble.cause.Wordings;
+import app.jemble.core.merge.TemplateError;
 import app.jemble.core.message.LetterText;
 import app.jemble.core.message.LetterText.Written;
-import app.jemble.core.message.MailWording;
+import app.jemble.core.message.NoticeLetter;
+import app.jemble.core.message.NoticeWording;
 import app.jemble.core.message.SafeHtml;
+import app.jemble.core.message.TextLetter;
+import app.jemble.core.message.TextWording;
+import app.jemble.core.reach.Channel;
+import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.PersonId;
 import app.jemble.mailing.MailingService;
 import app.jemble.problem.Problem;
@@ -22,20 +29,22 @@ class OwnWordings {
   /**
    * One person's own words.
    *
+   * @param channel the way they are for; the subject of a notice is its title, a text has none
    * @param sharedSubject the shared subject as it was when these were written
    */
   record OwnWording(
       PersonId personId,
       String personName,
+      Channel channel,
       String subject,
       String body,
       String sharedSubject,
       String sharedBody,
       int version) {
 
-    /** Whether the shared words have changed since. */
-    boolean isOlderThan(MailWording shared) {
-      return !sharedSubject.equals(shared.subject()) || !sharedBody.equals(shared.body());
+    /** Whether the shared words of its way have changed since. */
+    boolean isOlderThan(Written shared) {
+      return !shared.equals(new Written(sharedSubject, sharedBody));
     }
   }
 
@@ -45,7 +54,8 @@ class OwnWordings {
    * @param shared the words of all others now
    * @param seen the version that these are written over
    */
-  record Rewording(long mailingId, PersonId personId, Written own, Written shared, int seen) {}
+  record Rewording(
+      long mailingId, PersonId personId, Channel channel, Written own, Written shared, int seen) {}
 
   private final OwnWordingMapper mapper;
   private final MailingService mailings;
@@ -80,28 +90,48 @@ class OwnWordings {
    * @return the version now, 0 where the person has the shared words
    */
   @Transactional
-  int put(long mailingId, PersonId personId, Written words, int seen) {
+  int put(long mailingId, PersonId personId, Channel channel, Written words, int seen) {
     long by = accounts.currentWriter().id();
-    MailWording shared = wordings.of(mailings.lockRewordable(mailingId));
-    String soundSubject = words.subject() == null ? "" : words.subject();
-    String soundBody = SafeHtml.clean(words.body() == null ? "" : words.body());
-    LetterText.errors(new Written(soundSubject, soundBody), workspace.fields()).stream()
-        .findFirst()
-        .ifPresent(
-            e -> {
-              throw Problem.wrong("body", e.sentence());
-            });
-    if (soundSubject.equals(shared.subject()) && soundBody.equals(shared.body())) {
-      if (mapper.version(mailingId, personId).filter(now -> now != seen).isPresent()) {
+    Written shared = shared(mailings.lockRewordable(mailingId)).of(channel);
+    Written own = sound(channel, words);
+    if (own.equals(shared)) {
+      if (mapper.version(mailingId, personId, channel).filter(now -> now != seen).isPresent()) {
         throw changedMeanwhile();
       }
-      mapper.drop(mailingId, personId);
+      mapper.drop(mailingId, personId, channel);
       return 0;
     }
-    Written own = new Written(soundSubject, soundBody);
     return mapper
-        .put(new Rewording(mailingId, personId, own, shared.written(), seen), clock.instant(), by)
+        .put(new Rewording(mailingId, personId, channel, own, shared, seen), clock.instant(), by)
         .orElseThrow(OwnWordings::changedMeanwhile);
+  }
+
+  /** What all others get, by the way. */
+  SharedWords shared(Cause cause) {
+    return new SharedWords(
+        wordings.of(cause), wordings.text(cause), wordings.notice(cause), wordings.paper(cause));
+  }
+
+  private Written sound(Channel channel, Written words) {
+    String subject = words.subject() == null ? "" : words.subject();
+    String body = words.body() == null ? "" : words.body();
+    FieldCatalogue fields = workspace.fields();
+    Written sound =
+        switch (channel) {
+          case EMAIL, POST -> new Written(subject, SafeHtml.clean(body));
+          case TEXT -> new Written("", body);
+          case APP -> new Written(subject, body);
+        };
+    List<TemplateError> errors =
+        switch (channel) {
+          case TEXT -> TextLetter.prepare(TextWording.saying(body), fields).errors();
+          case APP -> NoticeLetter.prepare(new NoticeWording(subject, body, ""), fields).errors();
+          default -> LetterText.errors(sound, fields);
+        };
+    if (!errors.isEmpty()) {
+      throw Problem.wrong("body", errors.get(0).sentence());
+    }
+    return sound;
   }
 
   private static Problem changedMeanwhile() {
@@ -116,7 +146,7 @@ class OwnWordings {
     if (personId == null) {
       mapper.dropAll(mailingId);
     } else {
-      mapper.drop(mailingId, personId);
+      mapper.dropOf(mailingId, new PersonId[] {personId});
     }
   }
 }

@@ -5,6 +5,7 @@ import app.jemble.cause.OpenCauses;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.PersonId;
 import io.swagger.v3.oas.annotations.media.Schema;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -44,6 +45,31 @@ class ProofController {
       @PathVariable PersonId personId,
       @RequestParam(defaultValue = "0") long record) {
     return proofs.proof(mailings.find(id), personId, record);
+  }
+
+  /** Somebody's letter on paper as a file of its own. */
+  @Needs(Right.SEE)
+  @GetMapping(path = "/proofs/{personId}/sheets", produces = MediaType.APPLICATION_PDF_VALUE)
+  byte[] sheets(
+      @PathVariable long id,
+      @PathVariable PersonId personId,
+      @RequestParam(defaultValue = "0") long record) {
+    return proofs.sheets(mailings.find(id), personId, record);
+  }
+
+  /**
+   * A page of it as a picture.
+   *
+   * @param page from 1
+   */
+  @Needs(Right.SEE)
+  @GetMapping(path = "/proofs/{personId}/sheets/{page}", produces = MediaType.IMAGE_PNG_VALUE)
+  byte[] sheet(
+      @PathVariable long id,
+      @PathVariable PersonId personId,
+      @PathVariable int page,
+      @RequestParam(defaultValue = "0") long record) {
+    return PaperProofs.picture(sheets(id, personId, record), page);
   }
 
   @Needs(Right.WRITE)

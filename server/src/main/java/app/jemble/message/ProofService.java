@@ -35,7 +35,7 @@ public class ProofService {
   private final AudienceService audience;
   private final LetterService letters;
   private final Samples samples;
-  private final PhoneProofs phones;
+  private final BesideMailProofs beside;
   private final AccountService accounts;
   private final MailCarrier handover;
   private final RecipientNames recipients;
@@ -46,7 +46,7 @@ public class ProofService {
       AudienceService audience,
       LetterService letters,
       Samples samples,
-      PhoneProofs phones,
+      BesideMailProofs beside,
       AccountService accounts,
       MailCarrier handover,
       RecipientNames recipients,
@@ -55,7 +55,7 @@ public class ProofService {
     this.audience = audience;
     this.letters = letters;
     this.samples = samples;
-    this.phones = phones;
+    this.beside = beside;
     this.accounts = accounts;
     this.handover = handover;
     this.recipients = recipients;
@@ -77,6 +77,7 @@ public class ProofService {
    * @param before the ways before it, each with why it does not
    * @param phone what a phone shows, where that is the way
    * @param notice what the app shows, where that is the way
+   * @param paper how the letter lies on its sheets, where that is the way
    */
   public record Proof(
       PersonId personId,
@@ -99,7 +100,8 @@ public class ProofService {
       Channel channel,
       List<String> before,
       @Schema(nullable = true) TextProof phone,
-      @Schema(nullable = true) NoticeProof notice) {}
+      @Schema(nullable = true) NoticeProof notice,
+      @Schema(nullable = true) PaperProof paper) {}
 
   /**
    * A text as a phone shows it.
@@ -130,14 +132,23 @@ public class ProofService {
   public record NoticeProof(
       String title, String words, String link, int titleLeft, int wordsLeft) {}
 
+  /**
+   * A letter on its sheets.
+   *
+   * @param address the lines that show in the window, the name first
+   * @param addressFits whether they fit there
+   * @param lacking letters that no font of the house has, each once
+   */
+  public record PaperProof(List<String> address, int pages, boolean addressFits, String lacking) {}
+
   /** A file as the reader sees it. */
   record ProofFile(String name, int octets) {}
 
   public Proof proof(Cause mailing, PersonId personId, long recordId) {
     Letter letter = letters.of(mailing);
     AudienceService.Reader reader = reader(mailing, letter, personId, recordId);
-    if (reader.way().channel().rings()) {
-      return phones.proof(letter, reader);
+    if (reader.way().channel() != Channel.EMAIL) {
+      return beside.proof(letter, reader);
     }
     MessageComposer.Composed composed = compose(letter, reader, null);
     OutgoingMessage message = composed.message();
@@ -158,12 +169,19 @@ public class ProofService {
         message.files().stream().map(f -> new ProofFile(f.name(), f.octets().length)).toList(),
         composed.missing(),
         samples.of(reader.values(), Locale.forLanguageTag(reader.person().language())),
-        letter.hasOwnWords(personId),
-        letter.hasOldWords(personId),
+        letter.hasOwnWords(personId, Channel.EMAIL),
+        letter.hasOldWords(personId, Channel.EMAIL),
         reader.way().channel(),
         TextProofs.before(reader),
         null,
+        null,
         null);
+  }
+
+  /** One person's letter on paper as a file of its own (PDF). */
+  byte[] sheets(Cause mailing, PersonId personId, long recordId) {
+    Letter letter = letters.of(mailing);
+    return beside.sheets(letter, reader(mailing, letter, personId, recordId));
   }
 
   /** A browser cannot look into the message for its pictures. */
@@ -194,8 +212,8 @@ public class ProofService {
     }
     Letter letter = letters.asItWillLeave(mailing, () -> recipients.names(mailing));
     AudienceService.Reader reader = reader(mailing, letter, personId, recordId);
-    if (reader.way().channel().rings()) {
-      return phones.sendCopy(letter, reader, to);
+    if (reader.way().channel() != Channel.EMAIL) {
+      return beside.sendCopy(letter, reader, to);
     }
     OutgoingMessage message = compose(letter, reader, new Mailbox(to.name(), to.email())).message();
     HandoverResult result = handover.sendOnce(message);

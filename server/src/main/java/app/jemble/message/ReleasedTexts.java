@@ -3,17 +3,22 @@ package app.jemble.message;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
+import app.jemble.core.message.NoticeLetter;
 import app.jemble.core.message.Outgoing;
+import app.jemble.core.message.PaperLetter;
+import app.jemble.core.message.TextLetter;
 import app.jemble.core.notice.Device;
 import app.jemble.core.reach.Address;
 import app.jemble.core.record.PersonId;
 import app.jemble.departure.OutgoingTexts;
 import app.jemble.device.Devices;
+import app.jemble.workspace.WorkspaceService;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
@@ -33,15 +38,22 @@ class ReleasedTexts implements OutgoingTexts {
   private final FrozenValues frozen;
   private final OpenCauses causes;
   private final Devices devices;
+  private final WorkspaceService workspace;
 
   private final Cache<Long, Letter> cache;
 
   ReleasedTexts(
-      LetterService letters, FrozenValues frozen, OpenCauses causes, Devices devices, Clock clock) {
+      LetterService letters,
+      FrozenValues frozen,
+      OpenCauses causes,
+      Devices devices,
+      WorkspaceService workspace,
+      Clock clock) {
     this.letters = letters;
     this.frozen = frozen;
     this.causes = causes;
     this.devices = devices;
+    this.workspace = workspace;
     this.cache =
         Caffeine.newBuilder()
             .maximumSize(MOST_KEPT)
@@ -66,14 +78,33 @@ class ReleasedTexts implements OutgoingTexts {
     FrozenValues.Thawed thawed = frozen.thaw(message.frozen());
     if (message.to() instanceof Address.Phone phone) {
       return letter
-          .text(phone, letter.values(thawed.values()), thawed.language(), message.token())
+          .text(
+              message.personId(),
+              new TextLetter.Own(
+                  phone, letter.values(thawed.values()), thawed.language(), message.token()))
           .message();
     }
     if (message.to() instanceof Address.Device app) {
       return letter
-          .notice(app, letter.values(thawed.values()), thawed.language(), message.token())
+          .notice(
+              message.personId(),
+              new NoticeLetter.Own(
+                  app, letter.values(thawed.values()), thawed.language(), message.token()))
           .message()
           .on(apps.getOrDefault(message.personId(), List.of()));
+    }
+    if (message.to() instanceof Address.Postal post) {
+      return letter
+          .paper(
+              message.personId(),
+              new PaperLetter.Own(
+                  post,
+                  message.recipient(),
+                  letter.values(thawed.values()),
+                  thawed.language(),
+                  LocalDate.ofInstant(now, workspace.current().zoneId()),
+                  message.token()))
+          .message();
     }
     return MessageComposer.compose(
             letter.shared(

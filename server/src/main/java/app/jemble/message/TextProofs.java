@@ -7,6 +7,7 @@ import app.jemble.carrier.text.TextCarrier;
 import app.jemble.core.message.OutgoingText;
 import app.jemble.core.message.TextLetter;
 import app.jemble.core.reach.Address;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PhoneNumber;
 import app.jemble.core.text.LargerAlphabet;
 import app.jemble.core.text.TextParts;
@@ -43,7 +44,8 @@ class TextProofs {
       throw Problem.conflict(person.name() + " gets nothing: there is no phone number.");
     }
     Locale language = Locale.forLanguageTag(person.language());
-    TextLetter.Composed composed = letter.text(phone, reader.values(), language, "");
+    TextLetter.Composed composed =
+        letter.text(person.id(), new TextLetter.Own(phone, reader.values(), language, ""));
     OutgoingText text = composed.message();
     return new ProofService.Proof(
         person.id(),
@@ -61,11 +63,12 @@ class TextProofs {
         List.of(),
         composed.missing(),
         samples.of(reader.values(), language),
-        false,
-        false,
+        letter.hasOwnWords(person.id(), Channel.TEXT),
+        letter.hasOldWords(person.id(), Channel.TEXT),
         reader.way().channel(),
         before(reader),
         shown(text),
+        null,
         null);
   }
 
@@ -82,7 +85,10 @@ class TextProofs {
                             + " has no phone number on record that a text could go to."));
     Locale language = Locale.forLanguageTag(reader.person().language());
     Address.Phone to = new Address.Phone(number);
-    OutgoingText text = letter.text(to, reader.values(), language, "").message();
+    OutgoingText text =
+        letter
+            .text(reader.person().id(), new TextLetter.Own(to, reader.values(), language, ""))
+            .message();
     HandoverResult result = carrier.sendOnce(number, text.text());
     if (!(result instanceof HandoverResult.Accepted)) {
       throw Problem.conflict("The copy could not be sent: " + result.words());

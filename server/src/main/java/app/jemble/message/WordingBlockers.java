@@ -47,6 +47,9 @@ public class WordingBlockers {
       needs(letter.noticeWording().title(), "Its notice has no title.", blockers);
       needs(letter.noticeWording().words(), "Its notice says nothing.", blockers);
     }
+    if (letter.ways().has(Channel.POST)) {
+      needs(letter.paperWording().body(), "Its letter on paper says nothing.", blockers);
+    }
     letter.ways().inOrder().stream()
         .filter(way -> !carriers.serve(way))
         .forEach(

@@ -7,6 +7,7 @@ import app.jemble.cause.Wordings;
 import app.jemble.core.access.Right;
 import app.jemble.core.message.LetterText.Written;
 import app.jemble.core.message.MailWording;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.message.OwnWordings.OwnWording;
 import app.jemble.template.TemplateService;
@@ -33,12 +34,14 @@ class WordingController {
   /**
    * One person's own words.
    *
+   * @param channel the way they are for; the subject of a notice is its title, a text has none
    * @param old whether the shared words have changed since
    * @param version counts up with each change
    */
   record OwnWords(
       PersonId personId,
       String personName,
+      Channel channel,
       String subject,
       String body,
       String sharedSubject,
@@ -47,9 +50,11 @@ class WordingController {
       int version) {}
 
   /**
+   * @param channel the way they are for; null: e-mail
    * @param version of the words that these are written over, 0 where the person had none
    */
-  record Words(String subject, String body, int version) {}
+  record Words(
+      @Schema(nullable = true) Channel channel, String subject, String body, int version) {}
 
   /**
    * @param version of the words that stand now, 0 where they are the shared ones
@@ -77,7 +82,7 @@ class WordingController {
   @Needs(Right.SEE)
   @GetMapping("/own-words")
   List<OwnWords> all(@PathVariable long id) {
-    MailWording shared = wordings.of(mailings.find(id));
+    SharedWords shared = ownWordings.shared(mailings.find(id));
     return ownWordings.all(id).stream().map(w -> ownWords(w, shared)).toList();
   }
 
@@ -85,7 +90,8 @@ class WordingController {
   @PutMapping("/own-words/{personId}")
   WordsSaved put(@PathVariable long id, @PathVariable PersonId personId, @RequestBody Words words) {
     Written written = new Written(words.subject(), words.body());
-    return new WordsSaved(ownWordings.put(id, personId, written, words.version()));
+    Channel channel = words.channel() == null ? Channel.EMAIL : words.channel();
+    return new WordsSaved(ownWordings.put(id, personId, channel, written, words.version()));
   }
 
   /** Goes back to the shared words for one person. */
@@ -141,15 +147,16 @@ class WordingController {
             t.version()));
   }
 
-  private static OwnWords ownWords(OwnWording w, MailWording shared) {
+  private static OwnWords ownWords(OwnWording w, SharedWords shared) {
     return new OwnWords(
         w.personId(),
         w.personName(),
+        w.channel(),
         w.subject(),
         w.body(),
         w.sharedSubject(),
         w.sharedBody(),
-        w.isOlderThan(shared),
+        w.isOlderThan(shared.of(w.channel())),
         w.version());
   }
 }

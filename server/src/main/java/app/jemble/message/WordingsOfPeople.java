@@ -16,6 +16,6 @@ class WordingsOfPeople implements HangsOnPerson.Room {
             "OWN_WORDING",
             Sql.of("own_wording"),
             Sql.of("t.mailing_id"),
-            Sql.of("k.mailing_id = t.mailing_id")));
+            Sql.of("k.mailing_id = t.mailing_id and k.channel = t.channel")));
   }
 }

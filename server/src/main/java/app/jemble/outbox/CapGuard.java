@@ -48,17 +48,18 @@ class CapGuard {
    * another.
    */
   Map<MessageId, String> over(List<HandoverMapper.Claimed> claimed, Instant now) {
+    List<CapToday.Leaving> leaving =
+        claimed.stream().map(m -> new CapToday.Leaving(sender(m), m.channel())).toList();
     List<CapToday> scarce =
         caps().stream()
-            .filter(cap -> claimed.stream().anyMatch(m -> cap.binds(sender(m))) && !isAmple(cap))
+            .filter(cap -> leaving.stream().anyMatch(cap::binds) && !isAmple(cap))
             .toList();
     if (scarce.isEmpty()) {
       return Map.of();
     }
     mapper.countAlone();
-    List<Long> senders = claimed.stream().map(this::sender).toList();
     Map<MessageId, String> over = new LinkedHashMap<>();
-    CapToday.over(senders, used(scarce, now))
+    CapToday.over(leaving, used(scarce, now))
         .forEach((place, cap) -> over.put(claimed.get(place).id(), cap.words()));
     return over;
   }
@@ -69,7 +70,7 @@ class CapGuard {
     Instant today = LocalDate.ofInstant(now, house).atStartOfDay(house).toInstant();
     Map<CapToday, Long> used = new LinkedHashMap<>();
     for (CapToday cap : scarce) {
-      long n = mapper.departedToday(today, cap.account());
+      long n = mapper.departedToday(today, cap.account(), cap.way());
       used.put(cap, n);
       if (cap.most() - n > AMPLE) {
         ample.put(cap.id(), System.nanoTime());

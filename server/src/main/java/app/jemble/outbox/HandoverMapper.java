@@ -298,21 +298,25 @@ interface HandoverMapper {
    * How many messages left since an instant, or are in somebody's hands.
    *
    * @param account of whose mailings, or 0 for all
+   * @param way by which they left; null for any
    */
   @Select(
       """
       select count(*)
       from (
-        select cause_id from message where sent_at >= #{since}
+        select cause_id, channel from message where sent_at >= #{since}
         union all
-        select s.cause_id
+        select s.cause_id, s.channel
         from handover h, unnest(h.message_ids) in_hand
         join message s on s.id = in_hand
         where s.in_hands_of is not null
       ) gone
-      where #{account} = 0 or cause_id in (select id from offered.cause where sender_id = #{account})
+      where (#{account} = 0
+             or cause_id in (select id from offered.cause where sender_id = #{account}))
+        and (#{way}::text is null or channel = #{way}::text)
       """)
-  long departedToday(@Param("since") Instant since, @Param("account") long account);
+  long departedToday(
+      @Param("since") Instant since, @Param("account") long account, @Param("way") Channel way);
 
   /** Who sends what it is the cause of. */
   @Select("select sender_id from offered.cause where id = #{cause}")

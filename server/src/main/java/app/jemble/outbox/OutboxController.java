@@ -83,7 +83,8 @@ class OutboxController {
             .findFirst()
             .map(s -> new ServerTrouble(s.trouble(), s.since(), s.triedAt()))
             .orElse(null);
-    return new OutboxTally(mapper.tally(mailingId, accounts.current().id()), trouble);
+    return new OutboxTally(
+        mapper.tally(mailingId, accounts.current().id(), Channel.byHand()), trouble);
   }
 
   /**
@@ -105,6 +106,7 @@ class OutboxController {
         accounts.current().id(),
         clock.instant(),
         MessageState.WAITING.stored(),
+        Channel.byHand(),
         PAGE);
   }
 

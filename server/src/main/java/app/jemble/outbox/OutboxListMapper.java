@@ -17,14 +17,19 @@ interface OutboxListMapper {
 
   @Select(
       """
-      select s.shown_state as state, count(*) as messages
+      select case when s.channel = any(#{byHand}) and s.shown_state = 'waiting' then 'to_print'
+                  else s.shown_state end as state,
+             count(*) as messages
       from offered.message s
       join offered.open_cause g on g.id = s.cause_id
       where s.has_not_departed and (#{mailingId}::bigint is null or s.cause_id = #{mailingId})
         and g.open_to = #{me}
-      group by s.shown_state
+      group by 1
       """)
-  List<StateCount> tally(@Param("mailingId") Long mailingId, @Param("me") long me);
+  List<StateCount> tally(
+      @Param("mailingId") Long mailingId,
+      @Param("me") long me,
+      @Param("byHand") List<String> byHand);
 
   /** Whether a colleague may know of a message. */
   @Select(
@@ -48,14 +53,17 @@ interface OutboxListMapper {
   @Select(
       """
       select s.id, p.name, p.time_zone, s.channel, s.address, s.cause_id as mailing_id, g.name as mailing,
-             s.shown_state as state,
+             case when s.channel = any(#{byHand}) and s.shown_state = 'waiting' then 'to_print'
+                  else s.shown_state end as state,
              s.due_at, s.tries, s.reason,
              g.held_until > #{now} and s.shown_state = #{waiting} as held
       from offered.message s
       join offered.person p on p.id = s.person_id
       join offered.open_cause g on g.id = s.cause_id
       where s.has_not_departed and g.open_to = #{me}
-        and (#{w.state}::text is null or s.shown_state = #{w.state})
+        and (#{w.state}::text is null
+             or #{w.state} = case when s.channel = any(#{byHand}) and s.shown_state = 'waiting' then 'to_print'
+                                  else s.shown_state end)
         and (#{w.mailingId}::bigint is null or s.cause_id = #{w.mailingId})
         and (#{w.who}::text is null or strpos(lower(p.name), lower(#{w.who})) > 0
              or strpos(lower(s.address), lower(#{w.who})) > 0)
@@ -68,6 +76,7 @@ interface OutboxListMapper {
       @Param("me") long me,
       @Param("now") Instant now,
       @Param("waiting") String waiting,
+      @Param("byHand") List<String> byHand,
       @Param("limit") int limit);
 
   /**

@@ -2,6 +2,7 @@ package app.jemble.outbox;
 
 import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -52,10 +53,75 @@ interface OutboxMapper {
       @Param("move") MessageMove move,
       @Param("reason") String reason);
 
+  @Select(
+      """
+      select s.id
+      from offered.message s
+      join offered.person p on p.id = s.person_id
+      where s.cause_id = #{causeId} and s.channel = any(#{byHand}) and s.to_depart
+        and s.cause_id <> all(array(select mailing_id from offered.mailing_release))
+      order by p.last_name, p.first_name, s.id
+      """)
+  List<MessageId> toPrint(@Param("causeId") long causeId, @Param("byHand") List<String> byHand);
+
+  /** Takes out what is to those who have asked since not to be written to, at all or so. */
+  @Update(
+      """
+      update message s
+      set state = #{move.to}, reason = #{reason}
+      from offered.person p, offered.cause g
+      where s.cause_id = #{causeId} and s.channel = any(#{byHand}) and s.state = any(#{move.from})
+        and p.id = s.person_id and g.id = s.cause_id
+        and (p.asked_not or exists (
+          select from offered.not_on_way w
+          where w.person_id = p.id and w.channel = s.channel
+            and (w.topic_id is null or w.topic_id = g.topic_id)))
+      """)
+  int stopAsked(
+      @Param("causeId") long causeId,
+      @Param("byHand") List<String> byHand,
+      @Param("move") MessageMove move,
+      @Param("reason") String reason);
+
+  /** Causes with letters that have not left, the newest first. */
+  @Select(
+      """
+      select g.id
+      from offered.open_cause g
+      where g.open_to = #{me} and exists (
+        select from offered.message s
+        where s.cause_id = g.id and s.channel = any(#{byHand}) and s.to_depart)
+      order by g.id desc
+      limit 100
+      """)
+  List<Long> withLetters(@Param("me") long me, @Param("byHand") List<String> byHand);
+
+  @Select(
+      """
+      select id, person_id, address, recipient, token, frozen::text as frozen
+      from offered.message
+      where id = any(#{messages}) and channel = any(#{byHand}) and to_depart
+      """)
+  List<PaperMessages.Waiting> onPaper(
+      @Param("messages") MessageId[] messages, @Param("byHand") List<String> byHand);
+
+  @Update(
+      """
+      update message s
+      set state = #{move.to}, sent_at = #{at}, subject = n.subject
+      from unnest(#{messages}::bigint[], #{subjects}::text[]) n (id, subject)
+      where s.id = n.id and s.state = any(#{move.from})
+      """)
+  int posted(
+      @Param("messages") MessageId[] messages,
+      @Param("subjects") List<String> subjects,
+      @Param("move") MessageMove move,
+      @Param("at") Instant at);
+
   /** What has not left, in the order in which it was to. */
   @Select(
       """
-      select s.id, p.time_zone
+      select s.id, p.time_zone, s.channel as way
       from offered.message s
       join offered.person p on p.id = s.person_id
       where s.cause_id = #{causeId} and s.is_open
@@ -82,32 +148,34 @@ interface OutboxMapper {
       @Param("first") String first,
       @Param("again") String again);
 
-  /** How many messages of other causes a day holds, and how many of those of one sender. */
-  record DayTaken(LocalDate day, long messages, long ofSender) {}
+  /** How many messages of other causes a day holds by a way, and how many are one sender's. */
+  record DayTaken(LocalDate day, Channel way, long messages, long ofSender) {}
 
   @Select(
       """
       select (greatest(s.due_at, #{now}) at time zone #{zone})::date as day,
+             s.channel as way,
              count(*) as messages, count(*) filter (where g.sender_id = #{sender}) as of_sender
       from offered.message s
       join offered.cause g on g.id = s.cause_id
-      where s.cause_id <> #{causeId}
+      where s.cause_id <> #{causeId} and s.channel <> all(#{byHand})
         and (s.is_open or s.in_doubt)
-      group by 1
+      group by 1, 2
       union all
-      select (s.sent_at at time zone #{zone})::date, count(*),
+      select (s.sent_at at time zone #{zone})::date, s.channel, count(*),
              count(*) filter (where g.sender_id = #{sender})
       from offered.message s
       join offered.cause g on g.id = s.cause_id
-      where s.is_sent and s.sent_at >= #{today}
-      group by 1
+      where s.is_sent and s.sent_at >= #{today} and s.channel <> all(#{byHand})
+      group by 1, 2
       """)
   List<DayTaken> taken(
       @Param("causeId") long causeId,
       @Param("sender") long sender,
       @Param("zone") String zone,
       @Param("today") Instant today,
-      @Param("now") Instant now);
+      @Param("now") Instant now,
+      @Param("byHand") List<String> byHand);
 
   @Select(
       """

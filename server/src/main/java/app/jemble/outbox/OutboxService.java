@@ -3,6 +3,7 @@ package app.jemble.outbox;
 import app.jemble.core.message.MessageId;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.message.MessageState;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.outbox.OutboxMapper.ThreadRow;
 import app.jemble.problem.Problem;
@@ -14,6 +15,7 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,7 +41,7 @@ public class OutboxService {
    *
    * @param timeZone where its person is, or null
    */
-  public record Waiting(MessageId id, String timeZone) {}
+  public record Waiting(MessageId id, String timeZone, Channel way) {}
 
   /** Messages of one hour of the workspace's clock: planned for it, and left in it. */
   public record HourCount(LocalDateTime hour, long planned, long sent) {}
@@ -110,11 +112,16 @@ public class OutboxService {
     Instant today = LocalDate.ofInstant(now, zone).atStartOfDay(zone).toInstant();
     Map<LocalDate, Long> byAll = new HashMap<>();
     Map<LocalDate, Long> bySender = new HashMap<>();
-    for (OutboxMapper.DayTaken day : mapper.taken(causeId, senderId, zone.getId(), today, now)) {
+    Map<Channel, Map<LocalDate, Long>> byWay = new EnumMap<>(Channel.class);
+    for (OutboxMapper.DayTaken day :
+        mapper.taken(causeId, senderId, zone.getId(), today, now, Channel.byHand())) {
       byAll.merge(day.day(), day.messages(), Long::sum);
       bySender.merge(day.day(), day.ofSender(), Long::sum);
+      byWay
+          .computeIfAbsent(day.way(), way -> new HashMap<>())
+          .merge(day.day(), day.messages(), Long::sum);
     }
-    return new SendingService.Taken(bySender, byAll);
+    return new SendingService.Taken(bySender, byAll, byWay);
   }
 
   /** Causes of which messages were held at the hand-over, since a daily cap was used up. */

@@ -50,6 +50,17 @@ interface PeopleMapper {
       """)
   PersonId somebody();
 
+  /** An address from which a letter came back, and whose it was. */
+  record CameBack(PersonId personId, String address) {}
+
+  @Select(
+      """
+      select distinct person_id, address
+      from offered.posted
+      where returned_on is not null
+      """)
+  List<CameBack> cameBack();
+
   /** Numbers on the do-not-write list. */
   @Select("select address_key from do_not_write where address_key like '+%'")
   List<String> numbersNotToWrite();

@@ -6,6 +6,7 @@ import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.PersonId;
 import app.jemble.filter.FilterBody;
 import app.jemble.filter.ListService;
+import app.jemble.filter.Selection;
 import app.jemble.storage.Sql;
 import java.time.Instant;
 import java.util.List;
@@ -52,6 +53,11 @@ public class PeopleService {
     return Set.copyOf(lists.peopleOf(null, filter, ListService.Which.ALL, asOf));
   }
 
+  /** The ids of those whom a screen means, in the order of the list. */
+  public List<PersonId> ids(Selection who, AsOf asOf) {
+    return lists.peopleOf(null, who.filter(), who.which(), asOf);
+  }
+
   /**
    * Whom a filter picks but for some.
    *
@@ -92,6 +98,15 @@ public class PeopleService {
   /** Somebody with an address, to show things by; null when there is nobody. */
   public PersonId somebody() {
     return mapper.somebody();
+  }
+
+  /** Postal addresses from which a letter came back, by person. */
+  public Map<PersonId, Set<String>> lettersCameBack() {
+    return mapper.cameBack().stream()
+        .collect(
+            Collectors.groupingBy(
+                PeopleMapper.CameBack::personId,
+                Collectors.mapping(PeopleMapper.CameBack::address, Collectors.toSet())));
   }
 
   /** Numbers on the do-not-write list, as they are dialled. */

@@ -107,12 +107,20 @@ class PersonPage {
   /**
    * Something that passed between us.
    *
-   * @param kind SENT, or the kind of a response
-   * @param mailing the name of the mailing it belongs to
-   * @param messageId the message
+   * @param kind SENT, POSTED, POST_RETURNED, or the kind of a response
+   * @param mailing the name of the mailing or the print run it belongs to
+   * @param messageId the message; null of labels and envelopes
+   * @param printRunId the print run; null of messages
+   * @param at of what was posted the noon of its day
    * @param detail what was written, clicked or said; may be empty
    */
-  record Happening(String kind, String mailing, MessageId messageId, Instant at, String detail) {}
+  record Happening(
+      String kind,
+      String mailing,
+      @Schema(nullable = true) MessageId messageId,
+      @Schema(nullable = true) Long printRunId,
+      Instant at,
+      String detail) {}
 
   private final PersonPageMapper mapper;
   private final ListService lists;
@@ -120,6 +128,7 @@ class PersonPage {
   private final ChangeService changes;
   private final AccountService accounts;
   private final AskedNow asked;
+  private final PeopleService people;
 
   PersonPage(
       PersonPageMapper mapper,
@@ -127,13 +136,15 @@ class PersonPage {
       WorkspaceService workspace,
       ChangeService changes,
       AccountService accounts,
-      AskedNow asked) {
+      AskedNow asked,
+      PeopleService people) {
     this.mapper = mapper;
     this.lists = lists;
     this.workspace = workspace;
     this.changes = changes;
     this.accounts = accounts;
     this.asked = asked;
+    this.people = people;
   }
 
   /** A problem when there is no such person. */
@@ -152,7 +163,7 @@ class PersonPage {
         named(head.introducedBy(), head.introducedByName()),
         head.pictureKey(),
         fields(id, head.archivedAt() != null),
-        reach(head),
+        reach(id, head),
         mapper.offices(id),
         mapper.quotes(id),
         mapper.tasks(id),
@@ -182,11 +193,19 @@ class PersonPage {
     return fields;
   }
 
-  private static List<ChannelReach> reach(PersonPageMapper.PersonHead head) {
+  /** As print runs find it: a letter that came back closes its address. */
+  private boolean cameBack(PersonId id) {
+    PersonRecord record = people.record(id);
+    String address = record == null ? null : record.address(Channel.POST);
+    return address != null && mapper.cameBack(id, address);
+  }
+
+  private List<ChannelReach> reach(PersonId id, PersonPageMapper.PersonHead head) {
     return Arrays.stream(Channel.values())
         .map(
             channel -> {
               String address = head.address(channel);
+              boolean returned = channel == Channel.POST && cameBack(id);
               Reach reach =
                   Reach.by(
                       channel,
@@ -196,8 +215,13 @@ class PersonPage {
                           false,
                           head.doNotWrite(channel),
                           false,
-                          false));
-              return new ChannelReach(channel, channel.words(), address, reach, reach.words());
+                          false),
+                      returned);
+              String words =
+                  returned && reach == Reach.NOT_VALID
+                      ? "a letter came back from there"
+                      : reach.words();
+              return new ChannelReach(channel, channel.words(), address, reach, words);
             })
         .toList();
   }

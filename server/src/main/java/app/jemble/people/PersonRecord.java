@@ -1,5 +1,6 @@
 package app.jemble.people;
 
+import app.jemble.core.paper.PostalLines.Postal;
 import app.jemble.core.reach.Address;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
@@ -54,7 +55,16 @@ public record PersonRecord(
       case EMAIL -> email == null ? null : email.strip();
       case TEXT -> phone == null ? null : PhoneNumber.dialled(phone);
       case APP -> appInstalled ? Address.Device.of(id.value()).stored() : null;
-      case POST -> null;
+      case POST -> postal().isWhole() ? postal().stored() : null;
     };
+  }
+
+  private Postal postal() {
+    return new Postal(
+        part(addressStreet), part(addressPostcode), part(addressPlace), part(addressCountry));
+  }
+
+  private static String part(String onRecord) {
+    return onRecord == null ? "" : onRecord;
   }
 }

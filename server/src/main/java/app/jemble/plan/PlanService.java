@@ -145,12 +145,16 @@ public class PlanService {
         plan.wavePeople() == null
             ? Pace.ALL_AT_ONCE
             : new Pace(plan.wavePeople(), plan.waveGapSeconds());
-    return new PlanAsk(start, notBefore, pace, hours, daysOff, plan.ownClock(), house, caps);
-  }
-
-  /** When what rings may leave, by a plan, so that it is nobody's night. */
-  public AwakeTimes awake(PlanAsk ask, Clocks clocks) {
-    return new AwakeTimes(phones.current().quiet(), ask, clocks);
+    return new PlanAsk(
+        start,
+        notBefore,
+        pace,
+        hours,
+        daysOff,
+        plan.ownClock(),
+        phones.current().quiet(),
+        house,
+        caps);
   }
 
   /** A plan as a sentence. */

@@ -39,7 +39,7 @@ record PlanView(
    * One day.
    *
    * @param hours its hours in which messages leave; empty when the plan goes over many days
-   * @param bound what held messages back: "hours", or whose cap
+   * @param bound what held messages back: "hours", "quiet hours", or whose cap
    */
   record Day(LocalDate day, long messages, List<Hour> hours, List<String> bound) {}
 
@@ -62,7 +62,7 @@ record PlanView(
    *     time; null when none is
    * @param missSeconds by how much even the fastest pace is late; null when it is not, or some
    *     never leave
-   * @param limits what would have to give way: "hours", or whose cap
+   * @param limits what would have to give way: "hours", "quiet hours", or whose cap
    */
   record DoneBy(
       Instant deadline,

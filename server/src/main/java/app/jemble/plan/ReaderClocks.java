@@ -1,6 +1,7 @@
 package app.jemble.plan;
 
 import app.jemble.core.pace.Clocks;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.people.PersonRecord;
 import java.time.ZoneId;
@@ -21,17 +22,21 @@ public final class ReaderClocks {
     this.house = house;
   }
 
-  public void add(PersonRecord person) {
+  public void add(PersonRecord person, Channel way) {
     if (person.timeZone() == null) {
       without.add(person.id());
     }
-    add(person.timeZone());
+    add(person.timeZone(), way);
   }
 
-  /** A zone by its IANA name; where there is none, the workspace's. */
-  public void add(String zone) {
+  /**
+   * The next of them.
+   *
+   * @param zone by its IANA name; null: the workspace's
+   */
+  public void add(String zone, Channel way) {
     clocks.add(
-        zone == null ? house : known.computeIfAbsent(zone, name -> Clocks.zone(name, house)));
+        zone == null ? house : known.computeIfAbsent(zone, name -> Clocks.zone(name, house)), way);
   }
 
   public Clocks clocks() {

@@ -124,7 +124,7 @@ class RestService {
 
   private Clocks clocks(List<OutboxService.Waiting> rest) {
     ReaderClocks clocks = new ReaderClocks(workspace.current().zoneId());
-    rest.forEach(message -> clocks.add(message.timeZone()));
+    rest.forEach(message -> clocks.add(message.timeZone(), message.way()));
     return clocks.clocks();
   }
 

@@ -2,7 +2,6 @@ package app.jemble.release;
 
 import app.jemble.check.Checked;
 import app.jemble.core.pace.Plan;
-import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.plan.MessagesWritten;
 import app.jemble.problem.Problem;
@@ -27,17 +26,8 @@ public class ReleaseNotes implements MessagesWritten {
     this.mapper = mapper;
   }
 
-  /** When what rings at night may leave instead. */
-  @FunctionalInterface
-  interface NotAtNight {
-    /**
-     * @param person the place in the list
-     */
-    Instant due(int person, Channel way, Instant planned);
-  }
-
   /** Notes each with their instant of the plan; who came after it was made leaves with the last. */
-  void note(long mailingId, List<Checked.Entry> ready, Plan plan, NotAtNight nights) {
+  void note(long mailingId, List<Checked.Entry> ready, Plan plan) {
     PersonId[] people = new PersonId[ready.size()];
     Long[] records = new Long[ready.size()];
     Long[] dueSeconds = new Long[ready.size()];
@@ -45,7 +35,7 @@ public class ReleaseNotes implements MessagesWritten {
       people[i] = ready.get(i).personId();
       records[i] = ready.get(i).about().id();
       Instant due = plan.of(Math.min(i, plan.size() - 1)).or(plan::last).orElseThrow();
-      dueSeconds[i] = nights.due(i, ready.get(i).way().channel(), due).getEpochSecond();
+      dueSeconds[i] = due.getEpochSecond();
     }
     mapper.note(mailingId, people, records, dueSeconds);
     mapper.cut(mailingId, LOT);

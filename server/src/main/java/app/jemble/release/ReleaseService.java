@@ -12,7 +12,6 @@ import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.pace.Planner;
 import app.jemble.mailing.MailingFiles;
-import app.jemble.plan.AwakeTimes;
 import app.jemble.plan.PlanService;
 import app.jemble.problem.Problem;
 import java.time.Clock;
@@ -94,12 +93,7 @@ public class ReleaseService {
     Plan plan = Planner.plan(ask, everyone.clocks());
     changes.release(id, now, heldUntil, plan.first().orElse(heldUntil));
     files.fillRecipients(id, CheckService.names(everyone));
-    AwakeTimes awake = plans.awake(ask, everyone.clocks());
-    writing.note(
-        id,
-        everyone.ready(),
-        plan,
-        (person, way, planned) -> way.rings() ? awake.of(person, planned) : planned);
+    writing.note(id, everyone.ready(), plan);
     withRelease.released(mailing);
   }
 }

@@ -5,6 +5,7 @@ import app.jemble.account.AccountService;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.access.Right;
 import app.jemble.core.message.MessageId;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.response.Interval;
 import app.jemble.core.response.ResponseKind;
@@ -94,6 +95,7 @@ class ResponseController {
   /**
    * Something that just came in.
    *
+   * @param channel of the message that it came to
    * @param awayUntil the last day away, where an automatic reply says it
    * @param secondsAfter how long after the hand-over
    */
@@ -105,6 +107,7 @@ class ResponseController {
       long mailingId,
       String mailing,
       MessageId messageId,
+      Channel channel,
       Instant at,
       String detail,
       @Schema(nullable = true) LocalDate awayUntil,

@@ -107,7 +107,7 @@ interface ResponseListMapper {
   @Select(
       """
       select r.id, r.kind, p.id as person_id, p.name, g.id as mailing_id, g.name as mailing,
-             r.message_id, r.at, r.detail, r.away_until,
+             r.message_id, s.channel, r.at, r.detail, r.away_until,
              extract(epoch from r.at - s.sent_at)::bigint as seconds_after
       from offered.response r
       join offered.person p on p.id = r.person_id

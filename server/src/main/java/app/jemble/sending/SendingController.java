@@ -4,9 +4,11 @@ import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
 import app.jemble.core.access.Role;
+import app.jemble.core.reach.Channel;
 import app.jemble.problem.Problem;
 import app.jemble.sending.SendingMapper.ColleagueCap;
 import app.jemble.sending.SendingMapper.RoleCap;
+import app.jemble.sending.SendingMapper.WayCap;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -31,7 +33,7 @@ class SendingController {
    *
    * @param hours null for any time
    * @param dailyCap messages a day, all mailings together; null for no limit
-   * @param serviceCap what the mail service lets through a day; null for no limit
+   * @param ways what may leave by each way a day; a way that is not named has no limit
    * @param mostPerMailing to how many people one mailing may be released; null for no limit
    * @param spacingDays how many days people should be left alone between two mailings
    * @param roles messages a day of a colleague, by role
@@ -40,11 +42,14 @@ class SendingController {
   record Sending(
       @Schema(nullable = true) List<HoursSpan> hours,
       @Schema(nullable = true) Integer dailyCap,
-      @Schema(nullable = true) Integer serviceCap,
+      List<WayLimit> ways,
       @Schema(nullable = true) Integer mostPerMailing,
       int spacingDays,
       List<RoleLimit> roles,
       List<ColleagueLimit> colleagues) {}
+
+  /** Messages a day by one way; null for no limit. */
+  record WayLimit(Channel way, @Schema(nullable = true) Integer most) {}
 
   /** Messages a day of a colleague of a role; null for no limit. */
   record RoleLimit(Role role, @Schema(nullable = true) Integer most) {}
@@ -67,7 +72,7 @@ class SendingController {
     return new Sending(
         house.hours(),
         house.dailyCap(),
-        house.serviceCap(),
+        house.wayCaps().stream().map(c -> new WayLimit(c.channel(), c.most())).toList(),
         house.mostPerMailing(),
         house.spacingDays(),
         sending.roleCaps().stream().map(r -> new RoleLimit(role(r.role()), r.most())).toList(),
@@ -84,7 +89,10 @@ class SendingController {
         new SendingService.House(
             wanted.hours(),
             wanted.dailyCap(),
-            wanted.serviceCap(),
+            wanted.ways().stream()
+                .filter(w -> w.most() != null)
+                .map(w -> new WayCap(w.way(), w.most()))
+                .toList(),
             wanted.mostPerMailing(),
             wanted.spacingDays()),
         wanted.roles().stream()

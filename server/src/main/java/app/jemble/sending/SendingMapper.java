@@ -1,5 +1,6 @@
 package app.jemble.sending;
 
+import app.jemble.core.reach.Channel;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -12,12 +13,10 @@ import org.apache.ibatis.annotations.Update;
 interface SendingMapper {
 
   /** Hours as JSON, null for any time; caps null for none. A row of nulls alone would be none. */
-  record HouseRow(
-      String hours,
-      Integer dailyCap,
-      Integer serviceCap,
-      Integer mostPerMailing,
-      int spacingDays) {}
+  record HouseRow(String hours, Integer dailyCap, Integer mostPerMailing, int spacingDays) {}
+
+  /** What may leave by one way a day. */
+  record WayCap(Channel channel, int most) {}
 
   /** What somebody may send a day; null for no limit. */
   record RoleCap(String role, Integer most) {}
@@ -26,7 +25,7 @@ interface SendingMapper {
 
   @Select(
       """
-      select hours::text as hours, daily_cap, service_cap, most_per_mailing, spacing_days
+      select hours::text as hours, daily_cap, most_per_mailing, spacing_days
       from sending_rules
       """)
   HouseRow house();
@@ -34,10 +33,19 @@ interface SendingMapper {
   @Update(
       """
       update sending_rules
-      set hours = #{h.hours}::jsonb, daily_cap = #{h.dailyCap}, service_cap = #{h.serviceCap},
+      set hours = #{h.hours}::jsonb, daily_cap = #{h.dailyCap},
           most_per_mailing = #{h.mostPerMailing}, spacing_days = #{h.spacingDays}
       """)
   int changeHouse(@Param("h") HouseRow house);
+
+  @Select("select channel, most from way_cap order by channel")
+  List<WayCap> wayCaps();
+
+  @Delete("delete from way_cap")
+  int forgetWayCaps();
+
+  @Insert("insert into way_cap (channel, most) values (#{channel}, #{most})")
+  int addWayCap(WayCap cap);
 
   @Select("select day, name from day_off order by day")
   List<DayOff> daysOff();

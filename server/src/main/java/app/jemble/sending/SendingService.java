@@ -3,10 +3,12 @@ package app.jemble.sending;
 import app.jemble.core.pace.CapToday;
 import app.jemble.core.pace.DailyCap;
 import app.jemble.core.pace.WeeklyHours;
+import app.jemble.core.reach.Channel;
 import app.jemble.problem.Problem;
 import app.jemble.sending.SendingMapper.ColleagueCap;
 import app.jemble.sending.SendingMapper.HouseRow;
 import app.jemble.sending.SendingMapper.RoleCap;
+import app.jemble.sending.SendingMapper.WayCap;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -36,19 +38,22 @@ public class SendingService {
    *
    * @param hours null for any time
    * @param dailyCap messages a day, all mailings together; null for no limit
-   * @param serviceCap what the mail service lets through a day; null for no limit
+   * @param wayCaps what may leave by each way a day
    * @param mostPerMailing to how many people one mailing may be released; null for no limit
    * @param spacingDays how many days people should be left alone between two mailings
    */
   record House(
       List<HoursSpan> hours,
       Integer dailyCap,
-      Integer serviceCap,
+      List<WayCap> wayCaps,
       Integer mostPerMailing,
       int spacingDays) {}
 
   /** Messages that other mailings hold, by day of the workspace. */
-  public record Taken(Map<LocalDate, Long> bySender, Map<LocalDate, Long> byAll) {}
+  public record Taken(
+      Map<LocalDate, Long> bySender,
+      Map<LocalDate, Long> byAll,
+      Map<Channel, Map<LocalDate, Long>> byWay) {}
 
   private final SendingMapper mapper;
   private final WorkspaceService workspace;
@@ -93,8 +98,10 @@ public class SendingService {
     if (house.dailyCap() != null) {
       caps.add(new DailyCap("the workspace", house.dailyCap(), taken.byAll()));
     }
-    if (house.serviceCap() != null) {
-      caps.add(new DailyCap("the mail service", house.serviceCap(), taken.byAll()));
+    for (WayCap cap : mapper.wayCaps()) {
+      Channel way = cap.channel();
+      caps.add(
+          new DailyCap(way.carrier(), way, cap.most(), taken.byWay().getOrDefault(way, Map.of())));
     }
     return caps;
   }
@@ -104,12 +111,15 @@ public class SendingService {
     List<CapToday> caps = new ArrayList<>();
     HouseRow house = mapper.house();
     if (house.dailyCap() != null) {
-      caps.add(new CapToday(-1, 0, "the workspace", house.dailyCap()));
+      caps.add(new CapToday(-1, 0, null, "the workspace", house.dailyCap()));
     }
-    if (house.serviceCap() != null) {
-      caps.add(new CapToday(-2, 0, "the mail service", house.serviceCap()));
+    for (WayCap cap : mapper.wayCaps()) {
+      Channel way = cap.channel();
+      caps.add(new CapToday(-2 - way.ordinal(), 0, way, way.carrier(), cap.most()));
     }
-    mapper.capsOfAll().forEach(c -> caps.add(new CapToday(c.id(), c.id(), c.name(), c.most())));
+    mapper
+        .capsOfAll()
+        .forEach(c -> caps.add(new CapToday(c.id(), c.id(), null, c.name(), c.most())));
     return caps;
   }
 
@@ -123,7 +133,7 @@ public class SendingService {
     List<HoursSpan> hours =
         row.hours() == null ? null : json.readValue(row.hours(), new TypeReference<>() {});
     return new House(
-        hours, row.dailyCap(), row.serviceCap(), row.mostPerMailing(), row.spacingDays());
+        hours, row.dailyCap(), mapper.wayCaps(), row.mostPerMailing(), row.spacingDays());
   }
 
   List<RoleCap> roleCaps() {
@@ -156,7 +166,8 @@ public class SendingService {
       throw Problem.wrong("spacingDays", "People can be left alone for 0 to 90 days.");
     }
     Stream.of(
-            Stream.of(house.dailyCap(), house.serviceCap()),
+            Stream.of(house.dailyCap()),
+            house.wayCaps().stream().map(WayCap::most),
             roles.stream().map(RoleCap::most),
             colleagues.stream().map(ColleagueCap::most))
         .flatMap(caps -> caps)
@@ -166,14 +177,14 @@ public class SendingService {
             cap -> {
               throw Problem.wrong("cap", "A cap is a number from 0 to 10,000,000, or empty.");
             });
+    if (house.wayCaps().stream().map(WayCap::channel).distinct().count() < house.wayCaps().size()) {
+      throw Problem.wrong("ways", "Each way once: one of them has two caps.");
+    }
     String hours = house.hours() == null ? null : json.writeValueAsString(house.hours());
     mapper.changeHouse(
-        new HouseRow(
-            hours,
-            house.dailyCap(),
-            house.serviceCap(),
-            house.mostPerMailing(),
-            house.spacingDays()));
+        new HouseRow(hours, house.dailyCap(), house.mostPerMailing(), house.spacingDays()));
+    mapper.forgetWayCaps();
+    house.wayCaps().forEach(mapper::addWayCap);
     mapper.forgetRoleCaps();
     roles.stream().filter(r -> r.most() != null).forEach(mapper::addRoleCap);
     for (ColleagueCap colleague : colleagues) {

@@ -8,6 +8,7 @@ import java.time.Instant;
  *
  * @param said what they answered, by field, as JSON
  * @param topics that they ticked, as JSON
+ * @param ways likewise
  * @param language a tag such as {@code de}
  * @param personId who they are on record; null before they confirmed
  * @param differs what they said otherwise than it stands on record, by field, as JSON
@@ -19,6 +20,7 @@ public record SignUp(
     String address,
     String said,
     String topics,
+    String ways,
     String language,
     Instant askedAt,
     Instant confirmedAt,

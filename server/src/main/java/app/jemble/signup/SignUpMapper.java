@@ -17,7 +17,7 @@ interface SignUpMapper {
   String SELECT =
       """
       select id, page_id, token, address, said::text as said, to_json(topics)::text as topics,
-             language, asked_at, confirmed_at, person_id, was_known, differs::text as differs, settled_at
+             to_json(ways)::text as ways, language, asked_at, confirmed_at, person_id, was_known, differs::text as differs, settled_at
       from sign_up
       """;
 
@@ -28,6 +28,7 @@ interface SignUpMapper {
       String address,
       String said,
       Long[] topics,
+      List<String> ways,
       String language,
       String consent,
       int consentVersion,
@@ -37,10 +38,10 @@ interface SignUpMapper {
   @Insert(
       """
       insert into sign_up
-        (page_id, token, address, said, topics, language, consent, consent_version, asked_at,
+        (page_id, token, address, said, topics, ways, language, consent, consent_version, asked_at,
          asked_from)
       values
-        (#{pageId}, #{token}, #{address}, #{said}::jsonb, #{topics}, #{language}, #{consent},
+        (#{pageId}, #{token}, #{address}, #{said}::jsonb, #{topics}, #{ways}, #{language}, #{consent},
          #{consentVersion}, #{at}, #{from})
       """)
   void add(NewSignUp signUp);

@@ -1,5 +1,6 @@
 package app.jemble.signup;
 
+import app.jemble.core.reach.Channel;
 import app.jemble.core.signup.ReaderLanguage;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.List;
  * @param key what stands in its public address
  * @param asks what is asked besides the address, in order
  * @param topics that the reader can tick
+ * @param ways beside e-mail that the reader can tick
  * @param words in each language the house has written, the main one first
  * @param kind of people who are new: contact, lead or member
  * @param source what stands as the source of people who are new; null for the page's name
@@ -24,6 +26,7 @@ public record SignUpPageBody(
     boolean open,
     List<AskedField> asks,
     List<Long> topics,
+    List<Channel> ways,
     List<WrittenWords> words,
     String kind,
     @Schema(nullable = true) String source,
@@ -42,6 +45,7 @@ public record SignUpPageBody(
   public SignUpPageBody {
     asks = asks == null ? List.of() : List.copyOf(asks);
     topics = topics == null ? List.of() : List.copyOf(topics);
+    ways = ways == null ? List.of() : List.copyOf(ways);
     words = words == null ? List.of() : List.copyOf(words);
   }
 }

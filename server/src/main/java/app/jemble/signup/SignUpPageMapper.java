@@ -21,6 +21,7 @@ interface SignUpPageMapper {
       boolean open,
       String asks,
       String topics,
+      String ways,
       String words,
       String kind,
       String source,
@@ -35,6 +36,7 @@ interface SignUpPageMapper {
   String SELECT =
       """
       select id, key, name, open, asks::text as asks, to_json(topics)::text as topics,
+             to_json(ways)::text as ways,
              (select json_agg(json_build_object('language', upper(l.tag), 'words', words -> l.tag)
                               order by l.place)::text
               from unnest(languages) with ordinality l (tag, place)) as words,
@@ -57,11 +59,12 @@ interface SignUpPageMapper {
       value =
           """
           insert into sign_up_page
-            (key, name, open, asks, topics, words, languages, kind, source, tag, owner_id,
+            (key, name, open, asks, topics, ways, words, languages, kind, source, tag, owner_id,
              series_id, tell_id, created_at, created_by)
           values
             (#{r.key}, #{r.name}, #{r.open}, #{r.asks}::jsonb,
              array(select json_array_elements_text(#{r.topics}::json)::bigint),
+             array(select json_array_elements_text(#{r.ways}::json)),
              #{r.words}::jsonb, array(select json_array_elements_text(#{languages}::json)),
              #{r.kind}, #{r.source}, #{r.tag}, #{r.ownerId}, #{r.seriesId}, #{r.tellId}, #{at},
              #{by})
@@ -80,6 +83,7 @@ interface SignUpPageMapper {
       update sign_up_page
       set key = #{r.key}, name = #{r.name}, open = #{r.open}, asks = #{r.asks}::jsonb,
           topics = array(select json_array_elements_text(#{r.topics}::json)::bigint),
+          ways = array(select json_array_elements_text(#{r.ways}::json)),
           words = #{r.words}::jsonb,
           languages = array(select json_array_elements_text(#{languages}::json)),
           kind = #{r.kind}, source = #{r.source}, tag = #{r.tag}, owner_id = #{r.ownerId},

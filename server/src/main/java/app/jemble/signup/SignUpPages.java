@@ -1,6 +1,7 @@
 package app.jemble.signup;
 
 import app.jemble.account.AccountService;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldUse;
@@ -226,6 +227,12 @@ public class SignUpPages {
         throw Problem.wrong("asks", "Each field is asked once.");
       }
     }
+    if (!SignUpForm.OFFERED.containsAll(wanted.ways())) {
+      throw Problem.wrong("ways", "Beside e-mail a page can offer texts and the app.");
+    }
+    if (!wanted.ways().stream().allMatch(way -> SignUpForm.asksEnoughFor(way, asked))) {
+      throw Problem.wrong("ways", "Who may tick texts is to be asked for their phone too.");
+    }
     if (asked.size() > MOST_ASKS) {
       throw Problem.wrong("asks", "A page asks for at most " + MOST_ASKS + " fields.");
     }
@@ -245,6 +252,7 @@ public class SignUpPages {
         body.open(),
         json.writeValueAsString(body.asks()),
         json.writeValueAsString(body.topics()),
+        json.writeValueAsString(body.ways()),
         json.writeValueAsString(words),
         body.kind(),
         blankIsNone(body.source()),
@@ -276,6 +284,7 @@ public class SignUpPages {
             row.open(),
             List.of(json.readValue(row.asks(), SignUpPageBody.AskedField[].class)),
             List.of(json.readValue(row.topics(), Long[].class)),
+            List.of(json.readValue(row.ways(), Channel[].class)),
             List.of(json.readValue(row.words(), SignUpPageBody.WrittenWords[].class)),
             row.kind(),
             row.source(),

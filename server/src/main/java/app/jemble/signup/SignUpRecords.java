@@ -39,7 +39,7 @@ class SignUpRecords {
   record Kept(PersonId person, Map<String, FieldValue> differs) {}
 
   private final PeopleService people;
-  private final SignUpTopics asked;
+  private final SignUpConsents asked;
   private final PersonValues values;
   private final ChangeService changes;
   private final Entering entering;
@@ -50,7 +50,7 @@ class SignUpRecords {
 
   SignUpRecords(
       PeopleService people,
-      SignUpTopics asked,
+      SignUpConsents asked,
       PersonValues values,
       ChangeService changes,
       Entering entering,
@@ -94,6 +94,7 @@ class SignUpRecords {
     } else {
       comeBack(batch, person, topics);
     }
+    asked.ways(page, signUp, person, known != null, now);
     if (body.series() != null) {
       entering.comeInThemselves(
           body.series(), List.of(person), "signed up at " + body.name(), null);

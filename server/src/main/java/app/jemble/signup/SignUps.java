@@ -1,5 +1,6 @@
 package app.jemble.signup;
 
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.signup.Confirmation;
 import app.jemble.core.signup.Confirmation.Standing;
@@ -11,8 +12,8 @@ import app.jemble.signup.SignUpPageMapper.Counted;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -49,13 +50,15 @@ public class SignUps {
    * Keeps what somebody asked for, until they confirm it.
    *
    * @param topics those ticked; of others nothing is kept
+   * @param ways likewise
    * @param from the network address that asked
    */
   @Transactional
   public void ask(
       SignUpPage page,
       SignUpForm.Reading reading,
-      List<Long> topics,
+      Set<Long> topics,
+      Set<Channel> ways,
       ReaderLanguage language,
       String from) {
     mapper.add(
@@ -65,6 +68,7 @@ public class SignUps {
             reading.address(),
             json.writeAll(reading.values()),
             page.body().topics().stream().filter(topics::contains).toArray(Long[]::new),
+            page.body().ways().stream().filter(ways::contains).map(Channel::name).toList(),
             language.tag(),
             page.written(language).words().consent(),
             page.consentVersion(),

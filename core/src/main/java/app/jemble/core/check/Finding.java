@@ -59,6 +59,7 @@ public record Finding(
     LONG_TEXT,
     NO_PRICE,
     EMPTY_NOTICE,
+    EMPTY_PAPER,
     LONG_NOTICE
   }
 }

@@ -5,6 +5,7 @@ import app.jemble.core.check.Finding.Severity;
 import app.jemble.core.merge.Blanks;
 import app.jemble.core.merge.TemplateError;
 import app.jemble.core.message.NoticeWording;
+import app.jemble.core.message.PaperWording;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Collisions;
 import app.jemble.core.pace.Plan;
@@ -236,6 +237,20 @@ public final class ReleaseCheck {
           Code.BLANK_LEFT,
           blank,
           "The blank " + blank + " of the notice still has to be filled in.");
+    }
+  }
+
+  /** What a letter on paper says to all. */
+  public void lookAtPaper(PaperWording wording, List<TemplateError> errors) {
+    if (wording.body().isBlank()) {
+      block(Code.EMPTY_PAPER, "paper", "The letter on paper says nothing.");
+    }
+    errors.forEach(e -> block(Code.TEMPLATE_ERROR, "paper", "Letter on paper: " + e.sentence()));
+    for (String blank : Blanks.in(wording.subject() + "\n" + wording.body())) {
+      block(
+          Code.BLANK_LEFT,
+          blank,
+          "The blank " + blank + " of the letter on paper still has to be filled in.");
     }
   }
 

@@ -40,6 +40,9 @@ public final class ColumnMatch {
           Map.entry("source", List.of("lead source", "origin", "heard from")),
           Map.entry("language", List.of("lang")),
           Map.entry("asked_not", List.of("do not contact", "opted out", "no mail")),
+          Map.entry("no_mail", List.of("no email", "email opt out", "unsubscribed")),
+          Map.entry("no_texts", List.of("no sms", "no text messages", "sms opt out")),
+          Map.entry("no_notices", List.of("no push", "no app notices", "push opt out")),
           Map.entry("time_zone", List.of("timezone", "tz")));
 
   private static final double NEAR = 0.78;
@@ -63,7 +66,7 @@ public final class ColumnMatch {
     List<Pair> pairs = new ArrayList<>();
     for (int column = 0; column < headers.size(); column++) {
       for (Field field : fields.all(FieldUse.FILTER)) {
-        if (!field.allows(FieldUse.EDIT) && !field.name().equals(WHOLE_NAME)) {
+        if (!mayBe(field)) {
           continue;
         }
         double likeness = likeness(headers.get(column), field);
@@ -84,6 +87,13 @@ public final class ColumnMatch {
       }
     }
     return Arrays.asList(proposed);
+  }
+
+  /** Whether a column of a file can be a field. */
+  public static boolean mayBe(Field field) {
+    return field.allows(FieldUse.EDIT)
+        || field.allows(FieldUse.BRING_IN)
+        || field.name().equals(WHOLE_NAME);
   }
 
   private record Pair(int column, String field, double likeness) {}

@@ -81,12 +81,32 @@ public final class Renderer {
         out.append(picture.path());
         return;
       }
+      if (value instanceof FieldValue.Lines lines) {
+        showLines(lines.lines(), field);
+        return;
+      }
       if (!value.isEmpty()) {
         Escaping.append(out, show(value, field.format()), field.place());
         return;
       }
     }
     miss(((Part.FieldSource) field.sources().get(0)).name());
+  }
+
+  /** Lines stay lines where there can be any; elsewhere they are parted by commas. */
+  private void showLines(List<String> lines, Part.MergeField field) {
+    String parting =
+        switch (field.place()) {
+          case HTML_TEXT -> "<br>";
+          case PLAIN_TEXT -> "\n";
+          default -> ", ";
+        };
+    boolean capitals = field.format().orElse(null) == Part.NamedFormat.CAPITALS;
+    for (int i = 0; i < lines.size(); i++) {
+      String line = lines.get(i);
+      out.append(i == 0 ? "" : parting);
+      Escaping.append(out, capitals ? line.toUpperCase(locale) : line, field.place());
+    }
   }
 
   private void miss(String field) {

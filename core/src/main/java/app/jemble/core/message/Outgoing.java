@@ -4,7 +4,8 @@ import app.jemble.core.reach.Channel;
 import java.util.List;
 
 /** One person's message, ready for the carrier of its channel. */
-public sealed interface Outgoing permits OutgoingMessage, OutgoingText, OutgoingNotice {
+public sealed interface Outgoing
+    permits OutgoingMessage, OutgoingText, OutgoingNotice, OutgoingSheet {
 
   Channel channel();
 

@@ -1,10 +1,12 @@
 package app.jemble.core.pace;
 
+import app.jemble.core.reach.Channel;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.zone.ZoneOffsetTransition;
 import java.time.zone.ZoneRules;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,33 +17,48 @@ final class CapDays {
   private static final int DAY = 86_400;
 
   private final ZoneRules rules;
-  private final List<DailyCap> caps;
-  private final Map<LocalDate, Long> used = new HashMap<>();
+  private final DailyCap[] caps;
+
+  /** By day, how many messages of the plan count, by the place of the cap. */
+  private final Map<LocalDate, long[]> used = new HashMap<>();
 
   private LocalDate day;
   private long dayFrom = 0;
   private long dayTo = 0;
-  private long remaining;
+
+  /** Of the day that was entered. */
+  private long[] left;
 
   CapDays(ZoneId house, List<DailyCap> caps) {
     this.rules = house.getRules();
-    this.caps = caps;
+    this.caps = caps.toArray(DailyCap[]::new);
   }
 
-  /** How many more may leave at an instant. */
-  long remaining(long at) {
-    if (caps.isEmpty()) {
-      return Long.MAX_VALUE;
+  /** How many more may leave at an instant by a way. */
+  long remaining(long at, Channel way) {
+    long remaining = Long.MAX_VALUE;
+    if (caps.length > 0) {
+      enter(at);
+      for (int c = 0; c < caps.length; c++) {
+        if (left[c] < remaining && caps[c].binds(way)) {
+          remaining = left[c];
+        }
+      }
     }
-    enter(at);
     return remaining;
   }
 
-  void take(long at, long messages) {
-    if (!caps.isEmpty()) {
+  /** One message leaves. */
+  void take(long at, Channel way) {
+    if (caps.length > 0) {
       enter(at);
-      remaining -= messages;
-      used.merge(day, messages, Long::sum);
+      long[] taken = used.computeIfAbsent(day, d -> new long[caps.length]);
+      for (int c = 0; c < caps.length; c++) {
+        if (caps[c].binds(way)) {
+          left[c]--;
+          taken[c]++;
+        }
+      }
     }
   }
 
@@ -56,10 +73,16 @@ final class CapDays {
     return dayTo;
   }
 
-  /** The caps that let nothing more leave on a day. */
-  List<String> full(LocalDate of) {
-    long mine = used.getOrDefault(of, 0L);
-    return caps.stream().filter(c -> c.remaining(of) <= mine).map(DailyCap::name).toList();
+  /** The caps that let nothing more leave by a way on the day of an instant. */
+  List<String> full(long at, Channel way) {
+    enter(at);
+    List<String> full = new ArrayList<>();
+    for (int c = 0; c < caps.length; c++) {
+      if (left[c] <= 0 && caps[c].binds(way)) {
+        full.add(caps[c].name());
+      }
+    }
+    return full;
   }
 
   /** A day can come in two pieces where clocks go back past midnight. */
@@ -74,7 +97,10 @@ final class CapDays {
     day = LocalDate.ofEpochDay(Math.floorDiv(local, (long) DAY));
     dayFrom = at;
     dayTo = next == null ? midnight : Math.min(midnight, next.toEpochSecond());
-    remaining = caps.stream().mapToLong(c -> c.remaining(day)).min().orElse(Long.MAX_VALUE);
-    remaining = Math.max(0, remaining - used.getOrDefault(day, 0L));
+    long[] taken = used.get(day);
+    left = new long[caps.length];
+    for (int c = 0; c < caps.length; c++) {
+      left[c] = Math.max(0, caps[c].remaining(day) - (taken == null ? 0 : taken[c]));
+    }
   }
 }

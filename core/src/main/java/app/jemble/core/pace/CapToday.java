@@ -1,5 +1,6 @@
 package app.jemble.core.pace;
 
+import app.jemble.core.reach.Channel;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,14 +12,18 @@ import java.util.Optional;
  * A cap as it stands on one day, for messages that are about to leave.
  *
  * @param account whose, or 0 for that of all
+ * @param way the one way whose messages it counts; null for all
  * @param whose as people say it: "Orla Finch", "the workspace", "the mail service"
  * @param most messages a day, 0 or more
  */
-public record CapToday(long id, long account, String whose, long most) {
+public record CapToday(long id, long account, Channel way, String whose, long most) {
 
-  /** Whether a message of this sender counts. */
-  public boolean binds(long sender) {
-    return account == 0 || account == sender;
+  /** A message as caps see it. */
+  public record Leaving(long sender, Channel way) {}
+
+  /** Whether a message counts. */
+  public boolean binds(Leaving message) {
+    return (account == 0 || account == message.sender()) && (way == null || way == message.way());
   }
 
   /** Why a message does not leave today. */
@@ -29,15 +34,15 @@ public record CapToday(long id, long account, String whose, long most) {
   /**
    * Which of some messages are over a cap if all before them that are not leave; by place, the cap.
    *
-   * @param senders of the messages, in the order in which they leave
+   * @param messages in the order in which they leave
    * @param used how many count already, by cap
    */
-  public static Map<Integer, CapToday> over(List<Long> senders, Map<CapToday, Long> used) {
+  public static Map<Integer, CapToday> over(List<Leaving> messages, Map<CapToday, Long> used) {
     Map<CapToday, Long> counts = new HashMap<>(used);
     Map<Integer, CapToday> over = new LinkedHashMap<>();
-    for (int i = 0; i < senders.size(); i++) {
-      long sender = senders.get(i);
-      List<CapToday> binding = used.keySet().stream().filter(c -> c.binds(sender)).toList();
+    for (int i = 0; i < messages.size(); i++) {
+      Leaving message = messages.get(i);
+      List<CapToday> binding = used.keySet().stream().filter(c -> c.binds(message)).toList();
       Optional<CapToday> full = binding.stream().filter(c -> counts.get(c) >= c.most()).findFirst();
       if (full.isPresent()) {
         over.put(i, full.get());

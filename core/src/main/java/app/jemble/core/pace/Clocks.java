@@ -1,31 +1,44 @@
 package app.jemble.core.pace;
 
+import app.jemble.core.reach.Channel;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** The zones of an audience in its order, four octets a person. */
+/**
+ * The zones of an audience in its order, and by which way each is reached; four octets a person.
+ */
 public final class Clocks {
 
-  private final List<ZoneId> zones = new ArrayList<>();
-  private final Map<ZoneId, Integer> known = new HashMap<>();
+  /** Where somebody is, and how they are reached there. */
+  record Place(ZoneId zone, Channel way) {}
+
+  private final List<Place> places = new ArrayList<>();
+  private final Map<Place, Integer> known = new HashMap<>();
   private int[] ofPerson = new int[64];
   private int size;
 
-  /** The next person's zone; where it is not known, the workspace's. */
+  /** The next person's zone, where it is not known the workspace's; they are reached by e-mail. */
   public void add(ZoneId zone) {
+    add(zone, Channel.EMAIL);
+  }
+
+  /** The next person's zone, where it is not known the workspace's, and their way. */
+  public void add(ZoneId zone, Channel way) {
     if (size == ofPerson.length) {
       ofPerson = Arrays.copyOf(ofPerson, size * 2);
     }
-    Integer place = known.get(zone);
+    Place asked = new Place(zone, way);
+    Integer place = known.get(asked);
     if (place == null) {
-      place = zones.size();
-      known.put(zone, place);
-      zones.add(zone);
+      place = places.size();
+      known.put(asked, place);
+      places.add(asked);
     }
     ofPerson[size++] = place;
   }
@@ -54,16 +67,23 @@ public final class Clocks {
 
   /** The zone of one person by their place. */
   public ZoneId zone(int person) {
-    return zones.get(ofPerson[person]);
+    return places.get(ofPerson[person]).zone();
+  }
+
+  /** Whether a phone rings with anybody. */
+  public boolean anyRings() {
+    return places.stream().anyMatch(place -> place.way().rings());
   }
 
   /** How many people each zone has, the one with most first. */
   public List<Share> shares() {
-    List<Share> shares = new ArrayList<>();
+    Map<ZoneId, Integer> counts = new LinkedHashMap<>();
     int[][] people = people();
-    for (int z = 0; z < zones.size(); z++) {
-      shares.add(new Share(zones.get(z), people[z].length));
+    for (int p = 0; p < people.length; p++) {
+      counts.merge(places.get(p).zone(), people[p].length, Integer::sum);
     }
+    List<Share> shares = new ArrayList<>();
+    counts.forEach((zone, count) -> shares.add(new Share(zone, count)));
     shares.sort((a, b) -> Integer.compare(b.people(), a.people()));
     return shares;
   }
@@ -71,21 +91,21 @@ public final class Clocks {
   /** How many people a zone has. */
   public record Share(ZoneId zone, int people) {}
 
-  List<ZoneId> zones() {
-    return zones;
+  List<Place> places() {
+    return places;
   }
 
-  /** By zone, its people in the order of the audience. */
+  /** By place, its people in the order of the audience. */
   int[][] people() {
-    int[] counts = new int[zones.size()];
+    int[] counts = new int[places.size()];
     for (int i = 0; i < size; i++) {
       counts[ofPerson[i]]++;
     }
-    int[][] people = new int[zones.size()][];
-    for (int z = 0; z < counts.length; z++) {
-      people[z] = new int[counts[z]];
+    int[][] people = new int[places.size()][];
+    for (int p = 0; p < counts.length; p++) {
+      people[p] = new int[counts[p]];
     }
-    int[] next = new int[zones.size()];
+    int[] next = new int[places.size()];
     for (int i = 0; i < size; i++) {
       people[ofPerson[i]][next[ofPerson[i]]++] = i;
     }

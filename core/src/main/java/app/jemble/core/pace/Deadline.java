@@ -26,8 +26,8 @@ public final class Deadline {
    * Why nothing meets the deadline.
    *
    * @param by how much too late the last message leaves at best; empty when some never leave
-   * @param limits what alone would have to give way: {@link Plan#HOURS} or the name of a cap;
-   *     several when only together; none when the start itself is too late
+   * @param limits what alone would have to give way: {@link Plan#HOURS}, {@link Plan#QUIET} or the
+   *     name of a cap; several when only together; none when the start itself is too late
    */
   public record Miss(Optional<Duration> by, List<String> limits) {}
 
@@ -96,20 +96,28 @@ public final class Deadline {
     if (isMetBy(fastest.atAnyHour())) {
       alone.add(Plan.HOURS);
     }
+    if (isMetBy(fastest.atNight())) {
+      alone.add(Plan.QUIET);
+    }
     for (DailyCap cap : fastest.caps()) {
       List<DailyCap> others = fastest.caps().stream().filter(c -> c != cap).toList();
       if (isMetBy(fastest.under(others))) {
         alone.add(cap.name());
       }
     }
-    if (!alone.isEmpty() || !isMetBy(fastest.atAnyHour().under(List.of()))) {
+    if (!alone.isEmpty() || !isMetBy(fastest.atAnyHour().atNight().under(List.of()))) {
       return alone;
     }
     List<String> together = new ArrayList<>();
-    if (!isMetBy(fastest.under(List.of()))) {
+    if (!isMetBy(fastest.atNight().under(List.of()))) {
       together.add(Plan.HOURS);
     }
-    fastest.caps().forEach(cap -> together.add(cap.name()));
+    if (!isMetBy(fastest.atAnyHour().under(List.of()))) {
+      together.add(Plan.QUIET);
+    }
+    if (!isMetBy(fastest.atAnyHour().atNight())) {
+      fastest.caps().forEach(cap -> together.add(cap.name()));
+    }
     return together;
   }
 

@@ -22,6 +22,9 @@ public final class Plan {
   /** Said of a day on which messages waited for the sending hours. */
   public static final String HOURS = "hours";
 
+  /** Said of a day on which messages waited for their readers to be awake. */
+  public static final String QUIET = "quiet hours";
+
   /**
    * How many messages leave in one hour of the workspace's clock.
    *
@@ -79,7 +82,10 @@ public final class Plan {
     return unplanned == 0 && last().map(l -> !l.isAfter(deadline)).orElse(true);
   }
 
-  /** By day of the workspace, what held messages back: {@link #HOURS}, or the name of a cap. */
+  /**
+   * By day of the workspace, what held messages back: {@link #HOURS}, {@link #QUIET}, or a cap's
+   * name.
+   */
   public Map<LocalDate, Set<String>> bound() {
     return bound;
   }

@@ -14,6 +14,7 @@ import java.util.Set;
  * @param daysOff days on which none may
  * @param ownClock whether hours and days off are those of each person's own clock, instead of the
  *     workspace's
+ * @param quiet the hours in which no phone rings on its person's own clock, whatever else holds
  * @param house the workspace's zone; its days are those that caps count
  */
 public record PlanAsk(
@@ -23,6 +24,7 @@ public record PlanAsk(
     WeeklyHours hours,
     Set<LocalDate> daysOff,
     boolean ownClock,
+    QuietHours quiet,
     ZoneId house,
     List<DailyCap> caps) {
 
@@ -32,19 +34,25 @@ public record PlanAsk(
   }
 
   PlanAsk at(Start other) {
-    return new PlanAsk(other, notBefore, pace, hours, daysOff, ownClock, house, caps);
+    return new PlanAsk(other, notBefore, pace, hours, daysOff, ownClock, quiet, house, caps);
   }
 
   PlanAsk at(Pace other) {
-    return new PlanAsk(start, notBefore, other, hours, daysOff, ownClock, house, caps);
+    return new PlanAsk(start, notBefore, other, hours, daysOff, ownClock, quiet, house, caps);
   }
 
   PlanAsk atAnyHour() {
-    return new PlanAsk(start, notBefore, pace, WeeklyHours.ANY, Set.of(), ownClock, house, caps);
+    return new PlanAsk(
+        start, notBefore, pace, WeeklyHours.ANY, Set.of(), ownClock, quiet, house, caps);
+  }
+
+  PlanAsk atNight() {
+    return new PlanAsk(
+        start, notBefore, pace, hours, daysOff, ownClock, QuietHours.NONE, house, caps);
   }
 
   PlanAsk under(List<DailyCap> others) {
-    return new PlanAsk(start, notBefore, pace, hours, daysOff, ownClock, house, others);
+    return new PlanAsk(start, notBefore, pace, hours, daysOff, ownClock, quiet, house, others);
   }
 
   /** When somebody's message may leave at the earliest, in whole seconds of the epoch. */

@@ -1,7 +1,7 @@
 package app.jemble.core.pace;
 
+import app.jemble.core.reach.Channel;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -15,25 +15,27 @@ import java.util.TreeSet;
  * receive then, as many as the pace and the day's caps allow; the next leaves at the earliest
  * instant, a gap or more later, at which anyone still waiting may receive.
  *
- * <p>People with one clock wait in one line, so that a wave looks at the heads of the lines alone:
- * time grows with people times clocks, memory with people.
+ * <p>People with one clock and one way wait in one line, so that a wave looks at the heads of the
+ * lines alone: time grows with people times clocks, memory with people.
  */
 public final class Planner {
 
-  /** People of one zone, in the order of the audience. */
+  /** People of one zone who are reached by one way, in the order of the audience. */
   private static final class Line {
     final int[] people;
     final long start;
-    final OpenTimes open;
+    final Channel way;
+    final ReceivingTimes times;
     int head;
 
     /** When its people may receive next; kept from the last look. */
     long next;
 
-    Line(int[] people, long start, OpenTimes open) {
+    Line(int[] people, long start, Channel way, ReceivingTimes times) {
       this.people = people;
       this.start = start;
-      this.open = open;
+      this.way = way;
+      this.times = times;
     }
 
     boolean isEmpty() {
@@ -56,12 +58,12 @@ public final class Planner {
     this.caps = new CapDays(ask.house(), ask.caps());
     Arrays.fill(at, OpenTimes.NEVER);
     int[][] people = clocks.people();
-    List<ZoneId> zones = clocks.zones();
+    List<Clocks.Place> places = clocks.places();
     lines = new Line[people.length];
-    for (int z = 0; z < lines.length; z++) {
-      ZoneId clock = ask.ownClock() ? zones.get(z) : ask.house();
-      OpenTimes open = new OpenTimes(clock, ask.hours(), ask.daysOff());
-      lines[z] = new Line(people[z], ask.startIn(zones.get(z)), open);
+    for (int p = 0; p < lines.length; p++) {
+      Clocks.Place place = places.get(p);
+      ReceivingTimes times = new ReceivingTimes(ask, place, at -> note(caps.day(at), Plan.QUIET));
+      lines[p] = new Line(people[p], ask.startIn(place.zone()), place.way(), times);
     }
   }
 
@@ -94,33 +96,37 @@ public final class Planner {
 
   /** The earliest instant from one on at which anyone waiting may receive. */
   private long nextWave(long from) {
-    long at = from;
-    while (true) {
-      long open = OpenTimes.NEVER;
-      boolean begun = false;
-      for (Line line : lines) {
-        if (!line.isEmpty()) {
-          line.next = line.open.at(Math.max(at, line.start));
-          open = Math.min(open, line.next);
-          begun |= line.start <= at;
-        }
-      }
-      if (open >= OpenTimes.NEVER) {
-        return OpenTimes.NEVER;
-      }
-      if (open > at && begun) {
-        note(caps.day(at), Plan.HOURS);
-      }
-      if (caps.remaining(open) > 0) {
-        return open;
-      }
-      LocalDate day = caps.day(open);
-      caps.full(day).forEach(cap -> note(day, cap));
-      at = caps.nextDay(open);
-      if (at - from > OpenTimes.MOST_SECONDS) {
-        return OpenTimes.NEVER;
+    long next = OpenTimes.NEVER;
+    long inHours = OpenTimes.NEVER;
+    boolean begun = false;
+    for (Line line : lines) {
+      if (!line.isEmpty()) {
+        line.next = next(line, from);
+        next = Math.min(next, line.next);
+        inHours = Math.min(inHours, line.times.inHours(Math.max(from, line.start)));
+        begun |= line.start <= from;
       }
     }
+    if (begun && next < OpenTimes.NEVER && inHours > from) {
+      note(caps.day(from), Plan.HOURS);
+    }
+    return next;
+  }
+
+  /** The earliest instant from one on at which the people of a line may receive. */
+  private long next(Line line, long from) {
+    long at = Math.max(from, line.start);
+    long open = line.times.at(at);
+    while (open < OpenTimes.NEVER && caps.remaining(open, line.way) <= 0) {
+      LocalDate full = caps.day(open);
+      caps.full(open, line.way).forEach(cap -> note(full, cap));
+      at = caps.nextDay(open);
+      open = at - from > OpenTimes.MOST_SECONDS ? OpenTimes.NEVER : line.times.at(at);
+      if (open < OpenTimes.NEVER && line.times.waitedForHours(at)) {
+        note(caps.day(at), Plan.HOURS);
+      }
+    }
+    return open;
   }
 
   private void note(LocalDate day, String what) {
@@ -129,18 +135,17 @@ public final class Planner {
 
   /** Lets a wave leave; the lines know whether they may receive. */
   private int take(long wave) {
-    long most = Math.min(ask.pace().people(), caps.remaining(wave));
     int taken = 0;
-    while (taken < most) {
+    while (taken < ask.pace().people()) {
       Line first = firstOf(wave);
       if (first == null) {
         break;
       }
       at[first.people[first.head++]] = wave;
+      caps.take(wave, first.way);
       taken++;
     }
     waiting -= taken;
-    caps.take(wave, taken);
     return taken;
   }
 
@@ -150,7 +155,8 @@ public final class Planner {
     for (Line line : lines) {
       if (line.head < line.people.length
           && line.next == wave
-          && (first == null || line.people[line.head] < first.people[first.head])) {
+          && (first == null || line.people[line.head] < first.people[first.head])
+          && caps.remaining(wave, line.way) > 0) {
         first = line;
       }
     }

@@ -6,7 +6,6 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -25,9 +24,6 @@ public record QuietHours(LocalTime from, LocalTime to) {
 
   private static final int DAY = 24 * 60;
 
-  /** Nobody waits longer for hours that leave no common minute; clocks may change at last. */
-  private static final int MOST_DAYS = 62;
-
   /** Whether it is quiet on a clock. */
   public boolean at(Instant instant, ZoneId clock) {
     LocalTime time = instant.atZone(clock).toLocalTime();
@@ -42,22 +38,9 @@ public record QuietHours(LocalTime from, LocalTime to) {
     return new NextOpen(open(), Set.of()).at(asked, clock).orElseThrow();
   }
 
-  /**
-   * The first instant at or after one at which it is not quiet on somebody's clock, and something
-   * else lets a message leave too.
-   *
-   * @param hours that else, on a clock of its own
-   * @return empty when no such instant comes
-   */
-  public Optional<Instant> over(Instant asked, ZoneId own, NextOpen hours, ZoneId clock) {
-    Optional<Instant> at = Optional.of(asked);
-    Instant before = null;
-    Instant latest = asked.plusSeconds((long) MOST_DAYS * DAY * 60);
-    while (at.isPresent() && !at.get().equals(before) && at.get().isBefore(latest)) {
-      before = at.get();
-      at = hours.at(over(before, own), clock);
-    }
-    return at.filter(found -> found.isBefore(latest));
+  /** When it is not quiet on a clock, as a cursor. */
+  OpenTimes awake(ZoneId clock) {
+    return new OpenTimes(clock, open(), Set.of());
   }
 
   /** The rest of the week. */

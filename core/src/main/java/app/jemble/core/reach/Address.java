@@ -38,7 +38,9 @@ public sealed interface Address {
     }
   }
 
-  /** A postal address, a line each. */
+  /**
+   * A postal address, its parts as {@link app.jemble.core.paper.PostalLines.Postal} stores them.
+   */
   record Postal(String stored) implements Address {
     @Override
     public Channel channel() {

@@ -1,20 +1,40 @@
 package app.jemble.core.reach;
 
+import java.util.Arrays;
+import java.util.List;
+
 /** A way to reach a person. */
 public enum Channel {
-  EMAIL("E-mail"),
-  TEXT("Text message"),
-  APP("App"),
-  POST("Post");
+  EMAIL("E-mail", "the mail service"),
+  TEXT("Text message", "the text service"),
+  APP("App", "the push services"),
+  POST("Post", "the post");
 
   private final String words;
+  private final String carrier;
 
-  Channel(String words) {
+  Channel(String words, String carrier) {
     this.words = words;
+    this.carrier = carrier;
   }
 
   public String words() {
     return words;
+  }
+
+  /** Who carries what goes this way, as people say it. */
+  public String carrier() {
+    return carrier;
+  }
+
+  /** The names of those on which people take messages out of the house themselves. */
+  public static List<String> byHand() {
+    return Arrays.stream(values()).filter(Channel::isByHand).map(Channel::name).toList();
+  }
+
+  /** Whether people take it out of the house themselves, printed. */
+  public boolean isByHand() {
+    return this == POST;
   }
 
   /** Whether it makes a phone ring, so that it keeps to the quiet hours of its person. */

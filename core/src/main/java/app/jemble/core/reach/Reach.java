@@ -77,6 +77,16 @@ public enum Reach {
     return facts.leftOut() ? LEFT_OUT : READY;
   }
 
+  /**
+   * The same, where something that was sent to the address may have come back.
+   *
+   * @param cameBack whether it has, and the address is the same still
+   */
+  public static Reach by(Channel channel, Facts facts, boolean cameBack) {
+    boolean closed = cameBack && facts.address() != null && !facts.address().isBlank();
+    return closed ? NOT_VALID : by(channel, facts);
+  }
+
   /** Whether something can be sent there: RFC 5321 and 5322 for e-mail, E.164 for phones. */
   public static boolean isAddress(Channel channel, String address) {
     return switch (channel) {

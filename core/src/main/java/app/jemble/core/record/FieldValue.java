@@ -65,6 +65,16 @@ public sealed interface FieldValue {
     }
   }
 
+  /** Words that stand in lines of their own, such as an address; never an empty list. */
+  record Lines(List<String> lines) implements FieldValue {
+    public Lines {
+      lines = List.copyOf(lines);
+      if (lines.isEmpty()) {
+        throw new IllegalArgumentException("no lines at all are an empty value");
+      }
+    }
+  }
+
   /**
    * A picture on record.
    *
@@ -107,6 +117,10 @@ public sealed interface FieldValue {
 
   static FieldValue text(String text) {
     return text == null || text.isBlank() ? EMPTY : new Text(text);
+  }
+
+  static FieldValue lines(List<String> lines) {
+    return lines.isEmpty() ? EMPTY : new Lines(lines);
   }
 
   static FieldValue day(LocalDate day) {

@@ -11,6 +11,7 @@ import static app.jemble.core.record.FieldType.PICTURE;
 import static app.jemble.core.record.FieldType.REFERENCE;
 import static app.jemble.core.record.FieldType.TAGS;
 import static app.jemble.core.record.FieldType.TEXT;
+import static app.jemble.core.record.FieldUse.BRING_IN;
 import static app.jemble.core.record.FieldUse.COLUMN;
 import static app.jemble.core.record.FieldUse.EDIT;
 import static app.jemble.core.record.FieldUse.FILTER;
@@ -24,6 +25,7 @@ final class StandardFields {
 
   private static final Set<FieldUse> ALL_USES = Set.of(FILTER, MERGE, COLUMN, EDIT);
   private static final Set<FieldUse> NOT_MERGED = Set.of(FILTER, COLUMN, EDIT);
+  private static final Set<FieldUse> BROUGHT_IN = Set.of(FILTER, COLUMN, BRING_IN);
   private static final Set<FieldUse> SHOWN = Set.of(FILTER, COLUMN);
   private static final Set<FieldUse> SHOWN_AND_MERGED = Set.of(FILTER, MERGE, COLUMN);
   private static final Set<FieldUse> MERGED_ALONE = Set.of(MERGE);
@@ -58,9 +60,13 @@ final class StandardFields {
           field("address.postcode", "Postcode", TEXT, ALL_USES),
           field("address.place", "Place", TEXT, ALL_USES),
           field("address.country", "Country", TEXT, ALL_USES),
+          field("address.lines", "Postal address", TEXT, MERGED_ALONE),
           field("time_zone", "Time zone", TEXT, NOT_MERGED),
           field("language", "Language", TEXT, NOT_MERGED),
           field("asked_not", "Asked not to be written to", FLAG, NOT_MERGED),
+          field("no_mail", "Asked for no e-mail", FLAG, BROUGHT_IN),
+          field("no_texts", "Asked for no texts", FLAG, BROUGHT_IN),
+          field("no_notices", "Asked for no notices", FLAG, BROUGHT_IN),
           field("topic_left", "Topic left", TAGS, SHOWN),
           field("reached_by", "Reached by", TAGS, SHOWN),
           field("app_installed", "App installed", FLAG, SHOWN),

@@ -1,5 +1,6 @@
 package app.jemble.core.signup;
 
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldException;
@@ -51,6 +52,18 @@ public record SignUpForm(List<Asked> asked) {
           "time_zone",
           "asked_not",
           "app_installed");
+
+  /** Ways beside e-mail that a page can offer its readers. */
+  public static final Set<Channel> OFFERED = Set.of(Channel.TEXT, Channel.APP);
+
+  /**
+   * Whether what a page asks is enough to reach its readers on a way: a text needs their phone.
+   *
+   * @param asked the names of the fields
+   */
+  public static boolean asksEnoughFor(Channel way, Set<String> asked) {
+    return way != Channel.TEXT || asked.contains("phone");
+  }
 
   /** A field that is asked, and whether it must be answered. */
   public record Asked(Field field, boolean required) {}

@@ -11,6 +11,7 @@ import app.jemble.core.pace.Collisions;
 import app.jemble.core.pace.DailyCap;
 import app.jemble.core.pace.Pace;
 import app.jemble.core.pace.PlanAsk;
+import app.jemble.core.pace.QuietHours;
 import app.jemble.core.pace.Start;
 import app.jemble.core.pace.WeeklyHours;
 import app.jemble.core.record.PersonId;
@@ -82,6 +83,7 @@ public class ReleaseCheckTest {
         WeeklyHours.ANY,
         Set.of(),
         false,
+        QuietHours.NONE,
         LONDON,
         List.of(caps));
   }

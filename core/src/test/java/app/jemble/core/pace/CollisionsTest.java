@@ -31,6 +31,7 @@ public class CollisionsTest {
             WeeklyHours.ANY,
             Set.of(),
             false,
+            QuietHours.NONE,
             HOUSE,
             List.of()),
         clocks);

@@ -116,7 +116,7 @@ public class DeadlineTest {
     int proved = 0;
     for (int c = 0; c < 300; c++) {
       RandomPlans.Case next = plans.next(6);
-      Clocks clocks = Clocks.of(next.zones());
+      Clocks clocks = next.clocks();
       Instant by = next.from().plus(Duration.ofHours(40 + c % 60));
       Deadline deadline = new Deadline(next.ask(), clocks, by);
       Optional<Pace> wave = deadline.smallestWave();

@@ -2,6 +2,7 @@ package app.jemble.core.pace;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.core.reach.Channel;
 import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
@@ -33,7 +34,15 @@ public class PlannerTest {
   static PlanAsk from(String wall, Pace pace) {
     Instant start = london(wall);
     return new PlanAsk(
-        new Start.At(start), start, pace, WeeklyHours.ANY, Set.of(), false, LONDON, List.of());
+        new Start.At(start),
+        start,
+        pace,
+        WeeklyHours.ANY,
+        Set.of(),
+        false,
+        QuietHours.NONE,
+        LONDON,
+        List.of());
   }
 
   static PlanAsk with(PlanAsk ask, WeeklyHours hours, boolean ownClock, DailyCap... caps) {
@@ -44,6 +53,7 @@ public class PlannerTest {
         hours,
         ask.daysOff(),
         ownClock,
+        ask.quiet(),
         ask.house(),
         List.of(caps));
   }
@@ -143,11 +153,77 @@ public class PlannerTest {
             ask.hours(),
             Set.of(LocalDate.of(2026, 12, 25), LocalDate.of(2026, 12, 26)),
             false,
+            QuietHours.NONE,
             LONDON,
             List.of());
     Plan plan = Planner.plan(off, inLondon(1));
     assertThat(plan.last()).contains(london("2026-12-27T00:00:00"));
     assertThat(plan.bound()).containsKey(LocalDate.of(2026, 12, 25));
+  }
+
+  private static Clocks byText(ZoneId... zones) {
+    Clocks clocks = new Clocks();
+    List.of(zones).forEach(zone -> clocks.add(zone, Channel.TEXT));
+    return clocks;
+  }
+
+  private static PlanAsk quiet(PlanAsk ask) {
+    return new PlanAsk(
+        ask.start(),
+        ask.notBefore(),
+        ask.pace(),
+        ask.hours(),
+        ask.daysOff(),
+        ask.ownClock(),
+        QuietHours.USUAL,
+        ask.house(),
+        ask.caps());
+  }
+
+  /** 21:00 to 8:00; the mailing's own hours are anybody's. */
+  @Test
+  public void phonesDoNotRingAtNightWhereTheirOwnerIsAndMailLeaves() {
+    PlanAsk ask = quiet(from("2026-03-24T22:30:00", Pace.ALL_AT_ONCE));
+    Clocks clocks = byText(LONDON, NEW_YORK);
+    clocks.add(LONDON, Channel.EMAIL);
+    Plan plan = Planner.plan(ask, clocks);
+    assertThat(plan.of(0)).contains(london("2026-03-25T08:00:00"));
+    assertThat(plan.of(1)).as("18:30 in New York").contains(london("2026-03-24T22:30:00"));
+    assertThat(plan.of(2)).contains(london("2026-03-24T22:30:00"));
+    assertThat(plan.bound()).isEqualTo(Map.of(LocalDate.of(2026, 3, 24), Set.of(Plan.QUIET)));
+  }
+
+  /** London, the night of 29 March 2026 has one hour less. */
+  @Test
+  public void aNightOnWhichClocksChangeEndsByTheClock() {
+    PlanAsk ask = quiet(from("2026-03-28T21:00:00", Pace.ALL_AT_ONCE));
+    assertThat(Planner.plan(ask, byText(LONDON)).of(0))
+        .contains(Instant.parse("2026-03-29T07:00:00Z"));
+  }
+
+  @Test
+  public void aCapOfOneWayHoldsUpNoOther() {
+    DailyCap texts = new DailyCap("the text service", Channel.TEXT, 1, Map.of());
+    PlanAsk ask = with(from("2026-03-24T09:00:00", new Pace(1, 60)), WeeklyHours.ANY, false, texts);
+    Clocks clocks = byText(LONDON, LONDON);
+    clocks.add(LONDON);
+    Plan plan = Planner.plan(ask, clocks);
+    assertThat(plan.of(0)).contains(london("2026-03-24T09:00:00"));
+    assertThat(plan.of(2)).contains(london("2026-03-24T09:01:00"));
+    assertThat(plan.of(1)).contains(london("2026-03-25T00:00:00"));
+    assertThat(plan.bound())
+        .isEqualTo(Map.of(LocalDate.of(2026, 3, 24), Set.of("the text service")));
+  }
+
+  @Test
+  public void hoursThatLieInTheNightNeverLetAPhoneRing() {
+    WeeklyHours late = WeeklyHours.on(WORKING, LocalTime.of(21, 30), LocalTime.of(23, 0));
+    PlanAsk ask = quiet(with(from("2026-03-24T09:00:00", new Pace(1, 1)), late, true));
+    assertThat(Planner.plan(ask, byText(LONDON)).unplanned()).isEqualTo(1);
+    assertThat(Planner.plan(ask, inLondon(1)).unplanned()).isZero();
+    Deadline.Miss miss =
+        new Deadline(ask, byText(LONDON), london("2026-03-27T00:00:00")).miss().get();
+    assertThat(miss.limits()).containsExactly(Plan.HOURS, Plan.QUIET);
   }
 
   @Test
@@ -176,8 +252,8 @@ public class PlannerTest {
     for (int c = 0; c < cases; c++) {
       RandomPlans.Case next = plans.next(days);
       Instant to = next.from().plus(Duration.ofDays(days + 1));
-      Instant[] slow = SecondBySecond.plan(next.ask(), next.zones(), next.from(), to, step);
-      Plan plan = Planner.plan(next.ask(), Clocks.of(next.zones()));
+      Instant[] slow = SecondBySecond.plan(next, to, step);
+      Plan plan = Planner.plan(next.ask(), next.clocks());
       Set<Instant> instants = new HashSet<>();
       for (int i = 0; i < slow.length; i++) {
         Instant fast = plan.of(i).filter(at -> at.isBefore(to)).orElse(null);
@@ -196,7 +272,7 @@ public class PlannerTest {
     RandomPlans plans = new RandomPlans(9, 60);
     for (int c = 0; c < 200; c++) {
       RandomPlans.Case next = plans.next(10);
-      Plan plan = Planner.plan(next.ask(), Clocks.of(next.zones()));
+      Plan plan = Planner.plan(next.ask(), next.clocks());
       ZoneId house = next.ask().house();
       List<LocalDateTime> expected = new ArrayList<>();
       for (int i = 0; i < next.zones().size(); i++) {

@@ -2,15 +2,12 @@ package app.jemble.core.pace;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 import org.testng.annotations.Test;
 
 /** No phone rings in the quiet hours of its owner's clock. */
@@ -67,21 +64,5 @@ public class QuietHoursTest {
       }
       assertThat(quiet.over(asked, zone)).as("%s in %s", quiet, zone).isEqualTo(slow);
     }
-  }
-
-  @Test
-  public void hoursOfTheHouseAndTheNightOfTheReaderBothHold() {
-    NextOpen office =
-        new NextOpen(
-            WeeklyHours.on(List.of(DayOfWeek.values()), LocalTime.of(9, 0), LocalTime.of(17, 0)),
-            Set.of());
-    ZoneId auckland = ZoneId.of("Pacific/Auckland");
-    // Nine in London is ten in the evening there; at five in the afternoon it is six in the
-    // morning.
-    assertThat(QuietHours.USUAL.over(at("2026-11-28T10:00:00Z"), auckland, office, LONDON))
-        .isEmpty();
-    ZoneId halifax = ZoneId.of("America/Halifax");
-    assertThat(QuietHours.USUAL.over(at("2026-11-28T08:00:00Z"), halifax, office, LONDON))
-        .isEqualTo(Optional.of(at("2026-11-28T12:00:00Z")));
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.core.pace;
 
+import app.jemble.core.reach.Channel;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -58,7 +59,16 @@ final class RandomPlans {
     this.unit = unit;
   }
 
-  record Case(PlanAsk ask, List<ZoneId> zones, Instant from) {}
+  record Case(PlanAsk ask, List<ZoneId> zones, List<Channel> ways, Instant from) {
+
+    Clocks clocks() {
+      Clocks clocks = new Clocks();
+      for (int i = 0; i < zones.size(); i++) {
+        clocks.add(zones.get(i), ways.get(i));
+      }
+      return clocks;
+    }
+  }
 
   Case next(int days) {
     LocalDate day = DAYS.get(random.nextInt(DAYS.size()));
@@ -83,13 +93,24 @@ final class RandomPlans {
             random.nextInt(4) == 0 ? WeeklyHours.ANY : hours(),
             daysOff(day, days),
             random.nextBoolean(),
+            random.nextInt(4) == 0 ? QuietHours.NONE : quiet(),
             house,
             caps(day, days));
-    return new Case(ask, zones, from);
+    return new Case(ask, zones, zones.stream().map(z -> way()).toList(), from);
   }
 
   private ZoneId zone() {
     return ZoneId.of(ZONES.get(random.nextInt(ZONES.size())));
+  }
+
+  private Channel way() {
+    return Channel.values()[random.nextInt(Channel.values().length)];
+  }
+
+  private QuietHours quiet() {
+    return new QuietHours(
+        LocalTime.of(random.nextInt(24), random.nextInt(60)),
+        LocalTime.of(random.nextInt(24), random.nextInt(60)));
   }
 
   private long units(int below) {
@@ -131,7 +152,8 @@ final class RandomPlans {
           taken.put(day.plusDays(d), (long) random.nextInt(6));
         }
       }
-      caps.add(new DailyCap("cap " + c, random.nextInt(8), taken));
+      caps.add(
+          new DailyCap("cap " + c, random.nextBoolean() ? way() : null, random.nextInt(8), taken));
     }
     return caps;
   }

@@ -1,7 +1,9 @@
 package app.jemble.core.pace;
 
+import app.jemble.core.reach.Channel;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
@@ -18,16 +20,20 @@ final class SecondBySecond {
 
   private final PlanAsk ask;
   private final List<ZoneId> zones;
-  private final Map<LocalDate, Long> left = new HashMap<>();
+  private final List<Channel> ways;
 
-  private SecondBySecond(PlanAsk ask, List<ZoneId> zones) {
-    this.ask = ask;
-    this.zones = zones;
+  /** What has left of the plan, by day. */
+  private final Map<LocalDate, List<Channel>> left = new HashMap<>();
+
+  private SecondBySecond(RandomPlans.Case of) {
+    this.ask = of.ask();
+    this.zones = of.zones();
+    this.ways = of.ways();
   }
 
   /** When each message leaves; null for those who still wait at the end. */
-  static Instant[] plan(PlanAsk ask, List<ZoneId> zones, Instant from, Instant to, int step) {
-    return new SecondBySecond(ask, zones).plan(from, to, step);
+  static Instant[] plan(RandomPlans.Case of, Instant to, int step) {
+    return new SecondBySecond(of).plan(of.from(), to, step);
   }
 
   private Instant[] plan(Instant from, Instant to, int step) {
@@ -45,7 +51,7 @@ final class SecondBySecond {
       do {
         wave.clear();
         for (int i = 0; i < leaves.length && wave.size() < ask.pace().people(); i++) {
-          if (leaves[i] == null && mayReceive(i, now, within) && takesOne(now)) {
+          if (leaves[i] == null && mayReceive(i, now, within) && takesOne(now, ways.get(i))) {
             wave.add(i);
           }
         }
@@ -63,6 +69,9 @@ final class SecondBySecond {
     if (now.isBefore(ask.start().in(zone)) || now.isBefore(ask.notBefore())) {
       return false;
     }
+    if (ways.get(person).rings() && isNight(now.atZone(zone).toLocalTime())) {
+      return false;
+    }
     return within.computeIfAbsent(ask.ownClock() ? zone : ask.house(), z -> isOpen(now.atZone(z)));
   }
 
@@ -77,20 +86,26 @@ final class SecondBySecond {
                         && second < w.to() * 60);
   }
 
-  private boolean takesOne(Instant now) {
+  private boolean isNight(LocalTime time) {
+    LocalTime from = ask.quiet().from();
+    LocalTime to = ask.quiet().to();
+    boolean afterBegin = !time.isBefore(from);
+    boolean beforeEnd = time.isBefore(to);
+    return from.isAfter(to) ? afterBegin || beforeEnd : afterBegin && beforeEnd;
+  }
+
+  private boolean takesOne(Instant now, Channel way) {
     LocalDate day = now.atZone(ask.house()).toLocalDate();
-    long before =
-        left.computeIfAbsent(
-            day,
-            d ->
-                ask.caps().stream()
-                    .mapToLong(c -> c.most() - c.taken().getOrDefault(d, 0L))
-                    .min()
-                    .orElse(Long.MAX_VALUE));
-    if (before <= 0) {
-      return false;
+    List<Channel> before = left.computeIfAbsent(day, d -> new ArrayList<>());
+    for (DailyCap cap : ask.caps()) {
+      long counting =
+          before.stream().filter(other -> cap.way() == null || cap.way() == other).count();
+      boolean counts = cap.way() == null || cap.way() == way;
+      if (counts && counting + cap.taken().getOrDefault(day, 0L) >= cap.most()) {
+        return false;
+      }
     }
-    left.put(day, before - 1);
+    before.add(way);
     return true;
   }
 }

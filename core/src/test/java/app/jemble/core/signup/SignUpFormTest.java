@@ -2,6 +2,7 @@ package app.jemble.core.signup;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -139,5 +140,13 @@ public class SignUpFormTest {
                 FieldValue.EMPTY));
     assertThat(both.fills()).containsOnlyKeys("birthday", "phone");
     assertThat(both.differs()).containsOnlyKeys("last_name");
+  }
+
+  @Test
+  public void aTextNeedsThePhone() {
+    assertThat(SignUpForm.asksEnoughFor(Channel.TEXT, Set.of("phone"))).isTrue();
+    assertThat(SignUpForm.asksEnoughFor(Channel.TEXT, Set.of("first_name"))).isFalse();
+    assertThat(SignUpForm.asksEnoughFor(Channel.APP, Set.of())).isTrue();
+    assertThat(SignUpForm.OFFERED).doesNotContain(Channel.EMAIL, Channel.POST);
   }
 }

@@ -38,7 +38,11 @@ public class NoticesReadTest {
     Random random = new Random(8291);
     NoticeCarrier carrier =
         new NoticeCarrier(
-            new NoticeSettings(List.of(), "", 1), null, null, JsonMapper.builder().build(), null);
+            new NoticeSettings(List.of(), "", 1, null),
+            null,
+            null,
+            JsonMapper.builder().build(),
+            null);
     for (int i = 0; i < NOTICES; i++) {
       PretendApp app =
           new PretendApp("d", ByteBuffer.allocate(8).putLong(random.nextLong()).array());

@@ -24,7 +24,6 @@ import java.util.concurrent.ConcurrentHashMap;
 final class PushRequests {
 
   private static final Duration CONNECT_LIMIT = Duration.ofSeconds(5);
-  private static final Duration ANSWER_LIMIT = Duration.ofSeconds(20);
 
   /** A device that is off for longer shows it no more (common practice). */
   private static final Duration GOOD_FOR = Duration.ofDays(1);
@@ -60,7 +59,7 @@ final class PushRequests {
   /** Sealed for one device. */
   HttpRequest request(Device device, byte[] words, String topic) {
     return HttpRequest.newBuilder(device.address())
-        .timeout(ANSWER_LIMIT)
+        .timeout(settings.answerWithin())
         .header("TTL", Long.toString(GOOD_FOR.toSeconds()))
         .header("Urgency", "normal")
         .header("Topic", topic.substring(0, Math.min(LONGEST_TOPIC, topic.length())))

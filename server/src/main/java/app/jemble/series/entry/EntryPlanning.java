@@ -7,6 +7,7 @@ import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.PlanAsk;
 import app.jemble.core.pace.Planner;
 import app.jemble.core.pace.Start;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.series.LastStep;
 import app.jemble.core.series.SeriesClock;
@@ -142,7 +143,8 @@ class EntryPlanning {
   private ReaderClocks readers(List<PersonId> whom) {
     ReaderClocks readers = new ReaderClocks(clocks.house());
     Map<PersonId, String> zones = audience.timeZones(whom);
-    whom.forEach(person -> readers.add(zones.get(person)));
+    // Nobody's phone rings when they come in.
+    whom.forEach(person -> readers.add(zones.get(person), Channel.EMAIL));
     return readers;
   }
 }

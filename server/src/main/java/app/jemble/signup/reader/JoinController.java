@@ -1,6 +1,7 @@
 package app.jemble.signup.reader;
 
 import app.jemble.core.message.PublicToken;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.signup.FormSeal;
 import app.jemble.core.signup.ReaderLanguage;
 import app.jemble.core.signup.SignUpForm;
@@ -124,7 +125,8 @@ public class JoinController {
     Map<String, String> texts = new HashMap<>(posted.toSingleValueMap());
     Set<Long> topics = topics(posted.get("topic"));
     SignUpForm.Reading reading = pages.form(page).read(texts, workspace.reader());
-    JoinPages.Given given = new JoinPages.Given(texts, topics, reading.faults());
+    Set<Channel> ways = ways(posted.get("way"));
+    JoinPages.Given given = new JoinPages.Given(texts, topics, ways, reading.faults());
     if (!texts.getOrDefault("website", "").isEmpty()) {
       // Nobody sees that field; software that fills it is told what people are told.
       return asked(page, language);
@@ -135,7 +137,7 @@ public class JoinController {
     if (!reading.isGood()) {
       return answer(HttpStatus.UNPROCESSABLE_CONTENT, html.form(page, language, given, "faults"));
     }
-    signUps.ask(page, reading, List.copyOf(topics), language, from);
+    signUps.ask(page, reading, topics, ways, language, from);
     return asked(page, language);
   }
 
@@ -145,6 +147,17 @@ public class JoinController {
       posted.stream().filter(t -> t.matches("\\d{1,18}")).forEach(t -> topics.add(Long.valueOf(t)));
     }
     return topics;
+  }
+
+  /** What is no way is passed over. */
+  private static Set<Channel> ways(List<String> posted) {
+    Set<Channel> ways = EnumSet.noneOf(Channel.class);
+    for (Channel way : Channel.values()) {
+      if (posted != null && posted.contains(way.name())) {
+        ways.add(way);
+      }
+    }
+    return ways;
   }
 
   /** By way of a page of its own, so that a reload posts nothing again. */

@@ -1,7 +1,9 @@
 package app.jemble.signup.reader;
 
+import app.jemble.core.reach.Channel;
 import app.jemble.core.signup.FormSeal;
 import app.jemble.core.signup.ReaderLanguage;
+import app.jemble.core.signup.SignUpForm;
 import app.jemble.core.signup.SignUpForm.Fault;
 import app.jemble.page.PageWords;
 import app.jemble.page.PublicPages;
@@ -39,11 +41,15 @@ public class JoinPages {
       String button,
       List<Question> questions,
       List<Topic> topics,
+      List<Way> ways,
       List<Language> languages,
       Map<String, String> words) {}
 
   /** A topic that can be ticked. */
   public record Topic(long id, String name, boolean ticked) {}
+
+  /** A way that can be ticked. */
+  public record Way(String channel, String name, boolean ticked) {}
 
   /** A language in which the page can be read. */
   public record Language(String tag, String name) {}
@@ -65,12 +71,14 @@ public class JoinPages {
       String language,
       List<Question> questions,
       List<Topic> topics,
+      List<Way> ways,
       String consent,
       String button) {}
 
   /** What was typed, and what of it is wrong. */
-  record Given(Map<String, String> texts, Set<Long> topics, Map<String, Fault> faults) {
-    static final Given NOTHING = new Given(Map.of(), Set.of(), Map.of());
+  record Given(
+      Map<String, String> texts, Set<Long> topics, Set<Channel> ways, Map<String, Fault> faults) {
+    static final Given NOTHING = new Given(Map.of(), Set.of(), Set.of(), Map.of());
   }
 
   /** What stands below what is said; each may be empty. */
@@ -131,6 +139,7 @@ public class JoinPages {
             words.get(notice.equals("lookOver") ? "sendAgain" : "send"),
             Question.of(signUpPages.form(page), given.texts(), given.faults(), words),
             topics(page, given.topics()),
+            ways(page, given.ways(), words),
             LANGUAGES,
             words));
   }
@@ -139,6 +148,13 @@ public class JoinPages {
     return workspace.topics().stream()
         .filter(t -> page.body().topics().contains(t.id()))
         .map(t -> new Topic(t.id(), t.name(), ticked.contains(t.id())))
+        .toList();
+  }
+
+  private static List<Way> ways(SignUpPage page, Set<Channel> ticked, Map<String, String> words) {
+    return page.body().ways().stream()
+        .filter(SignUpForm.OFFERED::contains)
+        .map(way -> new Way(way.name(), words.get("way." + way.name()), ticked.contains(way)))
         .toList();
   }
 
@@ -160,6 +176,7 @@ public class JoinPages {
                 language.tag(),
                 Question.of(signUpPages.form(page), Map.of(), Map.of(), words),
                 topics(page, Set.of()),
+                ways(page, Set.of(), words),
                 page.written(language).words().consent(),
                 words.get("send")))
         .strip();

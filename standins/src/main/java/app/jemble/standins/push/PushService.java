@@ -5,11 +5,14 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.File;
 import java.io.IOException;
+import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 import org.apache.catalina.LifecycleException;
 import org.apache.catalina.connector.Connector;
@@ -32,6 +35,10 @@ public final class PushService implements AutoCloseable {
   private final Map<String, String> subscriptions = new ConcurrentHashMap<>();
   private final Set<String> gone = ConcurrentHashMap.newKeySet();
   private final AtomicLong asked = new AtomicLong();
+  private final AtomicInteger handedIn = new AtomicInteger();
+  private final AtomicInteger keptSilent = new AtomicInteger();
+  private volatile int silentEvery;
+  private volatile Duration silence = Duration.ZERO;
   private volatile long refusesEvery;
   private volatile int retrySeconds;
   private volatile Consumer<Notice> taken = notice -> {};
@@ -104,6 +111,20 @@ public final class PushService implements AutoCloseable {
     retrySeconds = retryAfterSeconds;
   }
 
+  /**
+   * Gives every so manieth notice no answer for a while, in turn without and with taking it; 0
+   * never does.
+   */
+  public void keepSilentEvery(int every, Duration forSoLong) {
+    silence = forSoLong;
+    silentEvery = every;
+  }
+
+  /** How often it gave no answer. */
+  public int keptSilent() {
+    return keptSilent.get();
+  }
+
   /** Who is given what is taken. */
   public void tells(Consumer<Notice> listener) {
     taken = listener;
@@ -143,9 +164,23 @@ public final class PushService implements AutoCloseable {
         response.setStatus(refusal.get());
         return;
       }
+      Notice notice = new Notice(device, body, request.getHeader("Topic"));
+      int every = silentEvery;
+      if (every > 0 && handedIn.incrementAndGet() % every == 0) {
+        keepSilent(notice);
+        return;
+      }
       response.setHeader("Location", origin() + "/message/" + asked.get());
       response.setStatus(HttpServletResponse.SC_CREATED);
-      taken.accept(new Notice(device, body, request.getHeader("Topic")));
+      taken.accept(notice);
+    }
+
+    /** The answer comes when nobody waits for it any more. */
+    private void keepSilent(Notice notice) {
+      if (keptSilent.incrementAndGet() % 2 == 0) {
+        taken.accept(notice);
+      }
+      LockSupport.parkNanos(silence.toNanos());
     }
 
     private Optional<Integer> refusal(HttpServletRequest request, String device, byte[] body) {

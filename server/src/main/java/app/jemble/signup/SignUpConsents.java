@@ -12,9 +12,9 @@ import java.util.Set;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.ObjectMapper;
 
-/** What people who sign up hear about, and what they do not. */
+/** What people who sign up hear about and by which ways, and what they do not. */
 @Component
-class SignUpTopics {
+class SignUpConsents {
 
   /** Ways on which somebody who is new could be written to. */
   private static final List<Channel> WAYS = List.of(Channel.EMAIL, Channel.TEXT, Channel.APP);
@@ -24,7 +24,7 @@ class SignUpTopics {
   private final WorkspaceService workspace;
   private final ObjectMapper mapper;
 
-  SignUpTopics(
+  SignUpConsents(
       Consents consents, OpenSeries series, WorkspaceService workspace, ObjectMapper mapper) {
     this.consents = consents;
     this.series = series;
@@ -44,6 +44,23 @@ class SignUpTopics {
       workspace.topics().forEach(topic -> topics.add(topic.id()));
     }
     return topics;
+  }
+
+  /**
+   * Of the ways that the page offered. What somebody did not tick is no wish of those who were on
+   * record before; who is new is not reached there.
+   *
+   * @param known whether they were on record before
+   */
+  void ways(SignUpPage page, SignUp signUp, PersonId person, boolean known, Instant now) {
+    Set<Channel> ticked = Set.of(mapper.readValue(signUp.ways(), Channel[].class));
+    for (Channel way : page.body().ways()) {
+      if (ticked.contains(way)) {
+        consents.reopen(person, way);
+      } else if (!known) {
+        consents.close(person, way, "not ticked at “" + page.body().name() + "”", now);
+      }
+    }
   }
 
   /** Who is new hears about nothing else, on no way. */

@@ -1,0 +1,210 @@
+package app.jemble.print;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.audience.AudienceParts;
+import app.jemble.core.paper.LabelDesign;
+import app.jemble.core.record.PersonId;
+import app.jemble.list.RenamedList;
+import app.jemble.print.sheet.DesignBody;
+import app.jemble.problem.Problem;
+import app.jemble.storage.HangsOnPerson;
+import app.jemble.storage.Sql;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.ObjectMapper;
+
+/** Print runs: begun for some people, laid out, printed, posted. All colleagues see them. */
+@Service
+public class PrintRunService implements RenamedList.Follower, HangsOnPerson.Room {
+
+  static final int LONGEST_NAME = 200;
+  private static final int LONGEST_WORDS = 2_000;
+
+  private final PrintMapper mapper;
+  private final ItemMapper items;
+  private final PrintFiles files;
+  private final RunLayouts layouts;
+  private final AccountService accounts;
+  private final AudienceParts parts;
+  private final ObjectMapper json;
+  private final Clock clock;
+
+  PrintRunService(
+      PrintMapper mapper,
+      ItemMapper items,
+      PrintFiles files,
+      RunLayouts layouts,
+      AccountService accounts,
+      AudienceParts parts,
+      ObjectMapper json,
+      Clock clock) {
+    this.mapper = mapper;
+    this.items = items;
+    this.files = files;
+    this.layouts = layouts;
+    this.accounts = accounts;
+    this.parts = parts;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  PrintRun find(long id) {
+    return known(mapper.find(id));
+  }
+
+  private PrintRun lock(long id) {
+    return known(mapper.lock(id));
+  }
+
+  private static PrintRun known(PrintRun run) {
+    if (run == null || run.isOfLetters()) {
+      throw Problem.notFound("There is no such print run.");
+    }
+    return run;
+  }
+
+  private PrintRun lockDraft(long id) {
+    PrintRun run = lock(id);
+    if (run.state() != RunState.DRAFT) {
+      throw Problem.conflict("Only a print run that is not printed yet can be changed.");
+    }
+    return run;
+  }
+
+  /** Saves what was changed of a draft; a problem when it is not of the version they saw. */
+  @Transactional
+  public void write(long id, PrintRunBody body) {
+    lockDraft(id);
+    if (body.name().isBlank() || body.name().length() > LONGEST_NAME) {
+      throw Problem.wrong("name", "Give it a name of at most 200 characters.");
+    }
+    LabelDesign design = body.design().sound();
+    RunLayouts.labels(design, body.start(), body.copies(), body.offsetAcross(), body.offsetDown());
+    int written =
+        mapper.write(
+            id,
+            body,
+            parts.write(body.parts()),
+            body.picks().toArray(PersonId[]::new),
+            body.leftOut().toArray(PersonId[]::new),
+            json.writeValueAsString(DesignBody.of(design)));
+    if (written == 0) {
+      throw Problem.conflict(
+          "This print run was changed elsewhere in the meantime. Reload it to go on from there.");
+    }
+  }
+
+  /**
+   * One person's label says something of its own in this run.
+   *
+   * @param words null for what all others say
+   */
+  @Transactional
+  public void own(long id, PersonId personId, String words) {
+    lockDraft(id);
+    if (words == null) {
+      mapper.dropOwn(id, personId);
+    } else if (words.length() > LONGEST_WORDS) {
+      throw Problem.wrong("words", "A label has at most 2,000 characters of text.");
+    } else {
+      mapper.writeOwn(id, personId, words);
+    }
+    mapper.touch(id);
+  }
+
+  @Transactional
+  public void discard(long id) {
+    if (mapper.move(lock(id).id(), RunState.DRAFT, RunState.DISCARDED) == 0) {
+      throw Problem.conflict("Only a print run that is not printed yet can be discarded.");
+    }
+  }
+
+  @Transactional
+  public void restore(long id) {
+    if (mapper.move(lock(id).id(), RunState.DISCARDED, RunState.DRAFT) == 0) {
+      throw Problem.conflict("Only a discarded print run can be taken back.");
+    }
+  }
+
+  /** Notes what is to be printed; a problem when there is nothing. */
+  @Transactional
+  public void print(long id) {
+    PrintRun run = lockDraft(id);
+    RunPeople.Found found = layouts.people(run);
+    if (!found.errors().isEmpty()) {
+      throw Problem.wrong("lines", found.errors().get(0));
+    }
+    if (found.items().isEmpty()) {
+      throw Problem.conflict("There is nobody to print for.");
+    }
+    items.begin(id, found.items().size(), clock.instant());
+    items.note(
+        id,
+        found.items().stream().map(RunItem::personId).toArray(PersonId[]::new),
+        found.items().stream().map(RunItem::words).toList(),
+        found.items().stream().map(item -> item.address().stored()).toList());
+  }
+
+  /** What was being printed is a draft again. */
+  @Transactional
+  public void cancel(long id) {
+    lock(id);
+    if (!files.giveUp(id, "")) {
+      throw Problem.conflict("It is not being printed.");
+    }
+  }
+
+  /**
+   * Notes that a run was posted.
+   *
+   * @param day null when it was not
+   */
+  @Transactional
+  public void post(long id, LocalDate day) {
+    Account me = accounts.currentWriter();
+    find(id);
+    if (mapper.post(id, day, day == null ? null : me.id()) == 0) {
+      throw Problem.conflict("Print it first.");
+    }
+  }
+
+  /**
+   * Notes that somebody's came back.
+   *
+   * @param day null when it did not
+   */
+  @Transactional
+  public void returned(long id, PersonId personId, LocalDate day) {
+    if (find(id).postedOn() == null) {
+      throw Problem.conflict("It has not been posted.");
+    }
+    if (items.returned(id, personId, day) == 0) {
+      throw Problem.notFound("There is nothing for this person in it.");
+    }
+  }
+
+  @Override
+  public void follow(RenamedList list) {
+    for (PrintMapper.StoredParts stored : mapper.aboutLists()) {
+      String renamed = list.in(stored.parts(), json);
+      if (!renamed.equals(stored.parts())) {
+        mapper.writeParts(new PrintMapper.StoredParts(stored.id(), renamed));
+      }
+    }
+  }
+
+  @Override
+  public List<HangsOnPerson> ofPeople() {
+    return List.of(
+        HangsOnPerson.list("PRINT_PICK", Sql.of("print_run"), Sql.of("t.id"), Sql.of("picks")),
+        HangsOnPerson.list(
+            "PRINT_LEFT_OUT", Sql.of("print_run"), Sql.of("t.id"), Sql.of("left_out")),
+        HangsOnPerson.rows(
+            "PRINT_OWN", Sql.of("print_own"), Sql.of("t.id"), Sql.of("k.run_id = t.run_id")),
+        HangsOnPerson.rows("PRINT_ITEM", Sql.of("print_item"), Sql.of("t.id"), null));
+  }
+}
