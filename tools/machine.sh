@@ -108,10 +108,10 @@ need_chromium() {
   command -v fc-list >/dev/null || install_packages fontconfig
 }
 
-# Readers of what is printed that are not our own, for the trials.
+# Readers and writers of what is printed that are not our own, for the trials.
 need_paper_readers() {
-  command -v pdftotext >/dev/null && command -v qpdf >/dev/null ||
-    install_packages poppler-utils qpdf
+  command -v pdftotext >/dev/null && command -v qpdf >/dev/null && command -v soffice >/dev/null ||
+    install_packages poppler-utils qpdf libreoffice-writer-nogui
 }
 
 need_build_tools() {
