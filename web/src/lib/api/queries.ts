@@ -51,6 +51,12 @@ export const templatesQuery = () => ({
   queryFn: () => answer(api.GET('/api/templates'))
 });
 
+/** Documents that letters can be made of. */
+export const documentsQuery = () => ({
+  queryKey: ['documents'],
+  queryFn: () => answer(api.GET('/api/documents'))
+});
+
 /** Runs of labels and envelopes, the newest first. */
 export const printRunsQuery = () => ({
   queryKey: ['print-runs'],

@@ -3,7 +3,7 @@ import type { AudiencePart, WholeMailing, ShownPart, ChangeBody, SendPlan } from
 import { forget, keepAside, keptAside, type Aside } from './aside';
 import { Autosave } from './autosave.svelte';
 import { isNamedBy, namedBy } from './naming';
-import { AT_ONCE, WRITTEN } from './written';
+import { AT_ONCE, NO_PAPER, WRITTEN } from './written';
 
 /** One mailing on the mailing's screen: what is written is saved by itself, a moment after the last key. */
 export class Writing {
@@ -39,7 +39,7 @@ export class Writing {
   ways = $state.raw<WholeMailing['ways']>(['EMAIL']);
   text = $state.raw<WholeMailing['text']>({ words: '', likeness: 'NOWHERE' });
   notice = $state.raw<WholeMailing['notice']>({ title: '', words: '', link: '' });
-  paper = $state.raw<WholeMailing['paper']>({ subject: '', body: '', form: 'DIN_B' });
+  paper = $state.raw<WholeMailing['paper']>(NO_PAPER);
 
   /** Whether nobody has named it, so that its subject does. */
   #followsSubject = false;

@@ -11,7 +11,7 @@ const mailing: WholeMailing = {
   ways: ['EMAIL'],
   text: { words: '', likeness: 'NOWHERE' },
   notice: { title: '', words: '', link: '' },
-  paper: { subject: '', body: '', form: 'DIN_B' as const },
+  paper: { subject: '', body: '', form: 'DIN_B' as const, documentId: 0, documentVersion: 0 },
   templateId: null,
   templateName: null,
   templateVersion: null,

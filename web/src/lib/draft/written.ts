@@ -1,4 +1,4 @@
-import type { SendPlan } from '$lib/api/types';
+import type { SendPlan, WholeMailing } from '$lib/api/types';
 
 /** What is written of a mailing, besides its version and the template it began from. */
 export const WRITTEN = [
@@ -25,6 +25,15 @@ export const WRITTEN = [
   'notice',
   'paper'
 ] as const;
+
+/** A letter that nobody has written, of no document. */
+export const NO_PAPER: WholeMailing['paper'] = {
+  subject: '',
+  body: '',
+  form: 'DIN_B',
+  documentId: 0,
+  documentVersion: 0
+};
 
 /** Leaves as soon as it is released. */
 export const AT_ONCE: SendPlan = {

@@ -8,7 +8,7 @@
   import DayField from '$lib/ui/DayField.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Progress from '$lib/ui/Progress.svelte';
-  import { manyLetters, manyPages } from './letters';
+  import { manyLetters, printedWords } from './letters';
 
   interface Props {
     run: LetterRun;
@@ -22,6 +22,7 @@
   const file = $derived(`/api/letter-runs/${run.id}/file`);
   let from = $state(1);
   let to = $derived(run.pages);
+  const piece = $derived(run.ofDocument ? 'letter' : 'page');
   const some = $derived(from > 1 || to < run.pages);
 
   const drop = () =>
@@ -47,7 +48,7 @@
     </div>
     {#if mayWrite}<HouseButton onclick={drop}>Stop</HouseButton>{/if}
   {:else}
-    <span>{manyLetters(run.letters)} on {manyPages(run.pages)}, not posted yet</span>
+    <span>{printedWords(run)}, not posted yet</span>
     <span class="flex items-center gap-1.5">
       <input
         type="number"
@@ -55,7 +56,7 @@
         min="1"
         max={run.pages}
         bind:value={from}
-        aria-label="From page"
+        aria-label={`From ${piece}`}
       />
       to
       <input
@@ -64,13 +65,13 @@
         min="1"
         max={run.pages}
         bind:value={to}
-        aria-label="To page"
+        aria-label={`To ${piece}`}
       />
       <a
         class="font-semibold text-kelp hover:underline"
         href={some ? `${file}?from=${from}&to=${to}` : file}
         target="_blank"
-        rel="noopener">Open these pages</a
+        rel="noopener">{run.ofDocument ? 'Download these letters' : 'Open these pages'}</a
       >
     </span>
     {#if mayWrite}

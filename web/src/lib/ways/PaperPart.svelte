@@ -3,7 +3,8 @@
   import type { Writing } from '$lib/draft/writing.svelte';
   import LateEditor from '$lib/editor/LateEditor.svelte';
   import type { Hints } from '$lib/editor/picking';
-  import { forms } from './letterForms';
+  import MadeOf from './MadeOf.svelte';
+  import OfDocument from './OfDocument.svelte';
 
   interface Props {
     paper: Writing['paper'];
@@ -30,15 +31,7 @@
   <p class="flex flex-none items-baseline gap-3 px-3.5 pt-1.5 text-[0.87rem] text-soft">
     Letter on paper
     {#if !own}
-      <select
-        class="ms-auto rounded-md border-line bg-card py-0 ps-2 pe-7 text-[0.87rem]"
-        aria-label="Where its address stands"
-        disabled={!editable}
-        value={paper.form}
-        onchange={(e) => onwrite({ form: e.currentTarget.value as typeof paper.form })}
-      >
-        {#each forms as form (form.form)}<option value={form.form}>{form.words}</option>{/each}
-      </select>
+      <MadeOf {paper} {editable} {onwrite} />
     {/if}
     {#if alone}<span class:ms-auto={own} data-saved>{saved}</span>{/if}
   </p>
@@ -57,13 +50,17 @@
       />
     </div>
   </div>
-  <LateEditor
-    bind:this={body}
-    value={paper.body}
-    {fields}
-    {hints}
-    label="Text of the letter"
-    readonly={!editable}
-    onchange={(text) => onwrite({ body: text })}
-  />
+  {#if paper.documentId && !own}
+    <OfDocument {paper} {editable} {onwrite} />
+  {:else}
+    <LateEditor
+      bind:this={body}
+      value={paper.body}
+      {fields}
+      {hints}
+      label="Text of the letter"
+      readonly={!editable}
+      onchange={(text) => onwrite({ body: text })}
+    />
+  {/if}
 </section>

@@ -1,4 +1,5 @@
 import type { Proof, WaysBody, WholeMailing } from '$lib/api/types';
+import { NO_PAPER } from '$lib/draft/written';
 
 export type Channel = WholeMailing['ways'][number];
 
@@ -112,7 +113,7 @@ export function waysOf(ways: WaysBody | null | undefined) {
     ways: ways?.ways ?? (['EMAIL'] as Channel[]),
     text: ways?.text ?? ({ words: '', likeness: 'NOWHERE' } as Text),
     notice: ways?.notice ?? { title: '', words: '', link: '' },
-    paper: ways?.paper ?? ({ subject: '', body: '', form: 'DIN_B' } as Paper)
+    paper: ways?.paper ?? NO_PAPER
   };
 }
 

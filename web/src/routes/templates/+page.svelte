@@ -1,6 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { templatesQuery } from '$lib/api/queries';
+  import DocumentList from '$lib/document/DocumentList.svelte';
   import { session } from '$lib/session/session.svelte';
   import { byLabel } from '$lib/template/byLabel';
   import TemplateCard from '$lib/template/TemplateCard.svelte';
@@ -49,3 +50,4 @@
     {#if query.data}<p class="text-soft">No template has these words.</p>{/if}
   {/each}
 {/if}
+<DocumentList {words} {mayWrite} />

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jemble.Api;
 import app.jemble.ServerTest;
 import app.jemble.core.access.Role;
+import app.jemble.core.document.TestDocument;
 import app.jemble.inbound.Arrival;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -144,27 +145,59 @@ public class RightsTest extends ServerTest {
     long waiting = draft(List.of(person), "Hello", "<p>Hello</p>");
     makePrivate(waiting);
     release(waiting);
+    Map<String, List<Long>> things = new HashMap<>();
+    things.put("document", List.of(privateDocument(name)));
+    things.put("letter-run", List.of(lettersOf(draft)));
+    things.putAll(
+        Map.of(
+            "series",
+            List.of(privateSeries(name)),
+            "unplaced",
+            List.of(unplaced),
+            "mailing",
+            List.of(draft, released, waiting),
+            "message",
+            List.of(message),
+            "mail",
+            List.of(mail),
+            "answer",
+            List.of(answer.json().get("mailingId").asLong()),
+            "template",
+            List.of(tomas.post("/api/templates", privateTemplate(name)).json().path("id").asLong()),
+            "filter",
+            List.of(tomas.post("/api/filters", ownFilter(name)).json().get("id").asLong())));
+    return things;
+  }
+
+  private long privateDocument(String name) {
+    byte[] file = TestDocument.file(TestDocument.of(TestDocument.paragraph("")).parts());
+    Api.Answer document = tomas.upload("/api/documents?name=" + name + ".docx", file);
+    assertThat(document.status()).as(document.text()).isEqualTo(200);
+    long id = document.json().get("id").asLong();
+    sql.sql("update document set private_to = made_by where id = ?").param(id).update();
+    return id;
+  }
+
+  private long lettersOf(long mailing) {
+    return sql.sql(
+            """
+            insert into print_run (name, made_by, created_at, parts, picks, left_out, design,
+                                   cause_id, state, printed_at)
+            select name, sender_id, now(), '[]', '{}', '{}', '{}', id, 'PRINTED', now()
+            from cause where id = ?
+            returning id
+            """)
+        .param(mailing)
+        .query(Long.class)
+        .single();
+  }
+
+  private static Map<String, Object> ownFilter(String name) {
     Map<String, Object> filter = new HashMap<>();
     filter.putAll(Map.of("subject", "people", "name", name, "shared", false));
     filter.put("filter", Map.of("match", "ALL", "conditions", List.of(), "groups", List.of()));
     filter.put("layout", null);
-    return Map.of(
-        "series",
-        List.of(privateSeries(name)),
-        "unplaced",
-        List.of(unplaced),
-        "mailing",
-        List.of(draft, released, waiting),
-        "message",
-        List.of(message),
-        "mail",
-        List.of(mail),
-        "answer",
-        List.of(answer.json().get("mailingId").asLong()),
-        "template",
-        List.of(tomas.post("/api/templates", privateTemplate(name)).json().path("id").asLong()),
-        "filter",
-        List.of(tomas.post("/api/filters", filter).json().get("id").asLong()));
+    return filter;
   }
 
   private static Map<String, Object> privateTemplate(String name) {
@@ -200,6 +233,8 @@ public class RightsTest extends ServerTest {
               select r::text from response r union all
               select i.id || coalesce(i.placed_at::text, '') from inbound_mail i union all
               select t::text from template t union all
+              select d::text from document d union all
+              select p::text from print_run p union all
               select s::text from series s union all
               select s::text from series_step s union all
               select k::text from kept_filter k) all_rows (t)

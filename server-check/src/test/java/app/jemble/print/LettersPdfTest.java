@@ -44,7 +44,8 @@ public class LettersPdfTest {
         "",
         Optional.empty(),
         form,
-        Locale.UK);
+        Locale.UK,
+        Optional.empty());
   }
 
   private static List<String> address(Random random) {

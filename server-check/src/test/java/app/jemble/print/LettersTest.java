@@ -2,6 +2,7 @@ package app.jemble.print;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.Api;
 import app.jemble.Eventually;
 import app.jemble.ServerTest;
 import app.jemble.core.paper.Box;
@@ -67,8 +68,11 @@ public class LettersTest extends ServerTest {
     Map<String, Object> change = new HashMap<>(change(id, "By mail", "<p>By mail.</p>"));
     change.put("picks", picks);
     change.put("ways", ways);
-    change.put("paper", Map.of("subject", "The quay", "body", body, "form", "DIN_B"));
-    assertThat(api.put("/api/mailings/" + id, change).status()).isEqualTo(200);
+    Map<String, Object> paper = new HashMap<>(Map.of("subject", "The quay", "body", body));
+    paper.putAll(Map.of("form", "DIN_B", "documentId", 0, "documentVersion", 0));
+    change.put("paper", paper);
+    Api.Answer changed = api.put("/api/mailings/" + id, change);
+    assertThat(changed.status()).as(changed.text()).isEqualTo(200);
     return id;
   }
 

@@ -7,6 +7,7 @@ import app.jemble.core.message.TextWording;
 import app.jemble.core.message.TextWording.Likeness;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Ways;
+import app.jemble.document.DocumentService;
 import app.jemble.problem.Problem;
 import java.util.EnumSet;
 import java.util.List;
@@ -23,10 +24,12 @@ public class CauseWays {
 
   private final CauseChanges causes;
   private final Wordings wordings;
+  private final DocumentService documents;
 
-  CauseWays(CauseChanges causes, Wordings wordings) {
+  CauseWays(CauseChanges causes, Wordings wordings, DocumentService documents) {
     this.causes = causes;
     this.wordings = wordings;
+    this.documents = documents;
   }
 
   public WaysBody of(Cause cause) {
@@ -56,7 +59,19 @@ public class CauseWays {
       wordings.write(cause, sound(wanted.notice()));
     }
     if (wanted.paper() != null) {
-      wordings.write(cause, sound(wanted.paper()));
+      PaperWording paper = sound(wanted.paper());
+      mustBeOpen(paper, wordings.paper(cause));
+      wordings.write(cause, paper);
+    }
+  }
+
+  /** Whose document a letter is made of stays so whoever saves it. */
+  private void mustBeOpen(PaperWording wanted, PaperWording now) {
+    boolean same =
+        wanted.documentId() == now.documentId()
+            && wanted.documentVersion() == now.documentVersion();
+    if (wanted.usesDocument() && !same) {
+      documents.mustBeOpen(wanted.documentId(), wanted.documentVersion());
     }
   }
 
@@ -96,7 +111,9 @@ public class CauseWays {
         new PaperWording(
             sound(paper.subject()),
             SafeHtml.clean(sound(paper.body())),
-            paper.form() == null ? PaperWording.EMPTY.form() : paper.form());
+            paper.form() == null ? PaperWording.EMPTY.form() : paper.form(),
+            paper.documentId(),
+            paper.usesDocument() ? paper.documentVersion() : 0);
     if (sound.subject().length() > LONGEST_TITLE) {
       throw Problem.wrong("paper.subject", "The subject of a letter has at most 500 characters.");
     }

@@ -76,25 +76,32 @@ interface WordingMapper {
   /** What is said on paper; null where nothing was ever written. */
   @Select(
       """
-      select title as subject, words as body, form from way_wording
+      select title as subject, words as body, form,
+             coalesce(document_id, 0) as document_id,
+             coalesce(document_version, 0) as document_version
+      from way_wording
       where cause_id = #{cause} and channel = #{channel}
       """)
   PaperWording paper(@Param("cause") long cause, @Param("channel") Channel channel);
 
   @Insert(
       """
-      insert into way_wording (cause_id, channel, title, words, form)
-      values (#{cause}, #{w.channel}, #{w.subject}, #{w.body}, #{w.form})
+      insert into way_wording (cause_id, channel, title, words, form, document_id,
+                               document_version)
+      values (#{cause}, #{w.channel}, #{w.subject}, #{w.body}, #{w.form},
+              nullif(#{w.documentId}, 0), nullif(#{w.documentVersion}, 0))
       on conflict (cause_id, channel) do update
-      set title = excluded.title, words = excluded.words, form = excluded.form
+      set title = excluded.title, words = excluded.words, form = excluded.form,
+          document_id = excluded.document_id, document_version = excluded.document_version
       """)
   int writePaper(@Param("cause") long cause, @Param("w") PaperWording wording);
 
   /** One cause says on its ways beside e-mail what another does. */
   @Insert(
       """
-      insert into way_wording (cause_id, channel, title, words, link, likeness, form)
-      select #{to}, channel, title, words, link, likeness, form
+      insert into way_wording (cause_id, channel, title, words, link, likeness, form, document_id,
+                               document_version)
+      select #{to}, channel, title, words, link, likeness, form, document_id, document_version
       from way_wording
       where cause_id = #{from}
       """)

@@ -48,7 +48,7 @@ class WaysCheck {
       check.lookAtNotice(letter.noticeWording(), letter.noticeErrors());
     }
     if (letter.ways().has(Channel.POST)) {
-      check.lookAtPaper(letter.paperWording(), letter.paperErrors());
+      check.lookAtPaper(letter.paperWording(), letter.documentBlanks(), letter.paperErrors());
     }
     letter.ways().inOrder().stream()
         .filter(way -> !carriers.serve(way))

@@ -4,14 +4,19 @@ import app.jemble.core.document.DocumentRefused;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 
-/** The parts of a document's file, unpacked within bounds (ISO/IEC 29500-2, Annex B). */
-final class DocumentFile {
+/** A document's file, packed, and its parts, unpacked within bounds (ISO/IEC 29500-2, Annex B). */
+public final class DocumentFile {
+
+  /** The media type of a document (ISO/IEC 29500-1, 11.3.10 and RFC 6838). */
+  public static final String TYPE =
+      "application/vnd.openxmlformats-officedocument.wordprocessingml.document";
 
   /** Octets of a file, and of all its parts unpacked. */
   static final int LARGEST = 10_000_000;
@@ -90,5 +95,18 @@ final class DocumentFile {
   private static boolean isMarkup(String name) {
     String small = name.toLowerCase(Locale.ROOT);
     return small.endsWith(".xml") || small.endsWith(".rels");
+  }
+
+  /** A file of these parts. */
+  public static byte[] pack(Map<String, byte[]> parts) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (PartsWriter writer = new PartsWriter(out)) {
+      for (Map.Entry<String, byte[]> part : parts.entrySet()) {
+        writer.write(part.getKey(), part.getValue());
+      }
+    } catch (IOException impossible) {
+      throw new UncheckedIOException(impossible);
+    }
+    return out.toByteArray();
   }
 }

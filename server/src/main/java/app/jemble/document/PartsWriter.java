@@ -14,7 +14,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 
 /** Writes the parts of a document's file. The same parts make the same octets at any time. */
-final class PartsWriter implements Closeable {
+public final class PartsWriter implements Closeable {
 
   private static final LocalDateTime ALWAYS = LocalDateTime.of(1980, 1, 1, 0, 0);
 
@@ -23,15 +23,11 @@ final class PartsWriter implements Closeable {
 
   private final ZipOutputStream zip;
 
-  PartsWriter(OutputStream out) {
+  public PartsWriter(OutputStream out) {
     this.zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
   }
 
-  void write(String name, String xml) throws IOException {
-    write(name, xml.getBytes(StandardCharsets.UTF_8));
-  }
-
-  void write(String name, byte[] content) throws IOException {
+  public void write(String name, byte[] content) throws IOException {
     ZipEntry entry = new ZipEntry(name);
     entry.setTimeLocal(ALWAYS);
     String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
@@ -48,7 +44,7 @@ final class PartsWriter implements Closeable {
   }
 
   /** A part that lies in a file. */
-  void write(String name, Path content) throws IOException {
+  public void write(String name, Path content) throws IOException {
     ZipEntry entry = new ZipEntry(name);
     entry.setTimeLocal(ALWAYS);
     zip.putNextEntry(entry);

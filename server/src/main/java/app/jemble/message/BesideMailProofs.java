@@ -33,6 +33,11 @@ class BesideMailProofs {
     return papers.pdf(letter, reader);
   }
 
+  /** Somebody's letter that is made of a document (.docx). */
+  byte[] document(Letter letter, Reader reader) {
+    return papers.document(letter, reader);
+  }
+
   /** Sends somebody's message to a colleague; answers where it went. */
   String sendCopy(Letter letter, Reader reader, Account colleague) {
     return switch (reader.way().channel()) {

@@ -4,6 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.core.merge.Escaping;
 import app.jemble.core.merge.TemplateError;
 import app.jemble.core.message.AttachedFile;
+import app.jemble.core.message.DocumentLetter;
 import app.jemble.core.message.LetterText;
 import app.jemble.core.message.LetterText.Prepared;
 import app.jemble.core.message.LetterText.Style;
@@ -68,11 +69,23 @@ public final class Letter {
    * On which ways it goes, and what is said on those beside e-mail.
    *
    * @param textsFrom the number or name that the house's texts come from
+   * @param document which the letter on paper is made of, where it is made of one
    */
   record BesideMail(
-      Ways ways, TextWording text, String textsFrom, NoticeWording notice, PaperWording paper) {
+      Ways ways,
+      TextWording text,
+      String textsFrom,
+      NoticeWording notice,
+      PaperWording paper,
+      Optional<DocumentLetter.Source> document) {
     static final BesideMail NOTHING =
-        new BesideMail(Ways.MAIL, TextWording.EMPTY, "", NoticeWording.EMPTY, PaperWording.EMPTY);
+        new BesideMail(
+            Ways.MAIL,
+            TextWording.EMPTY,
+            "",
+            NoticeWording.EMPTY,
+            PaperWording.EMPTY,
+            Optional.empty());
   }
 
   /** In whose name one message comes, and where its replies go. */
@@ -258,7 +271,17 @@ public final class Letter {
   }
 
   private PaperLetter.Looks paperLooks() {
-    return new PaperLetter.Looks(of.looks().head(), of.looks().signature());
+    return new PaperLetter.Looks(of.looks().head(), of.looks().signature(), of.beside().document());
+  }
+
+  /** The document that its letter on paper is made of. */
+  public Optional<DocumentLetter.Source> document() {
+    return of.beside().document();
+  }
+
+  /** Blanks that are left in that document. */
+  public List<String> documentBlanks() {
+    return document().map(d -> new DocumentLetter(d, of.fields()).blanks()).orElse(List.of());
   }
 
   /** A letter with errors counts as empty, and blocks the release. */
@@ -267,13 +290,18 @@ public final class Letter {
         .letter()
         .orElseGet(
             () ->
-                PaperLetter.prepare(PaperWording.EMPTY, paperLooks(), of.fields())
+                PaperLetter.prepare(
+                        PaperWording.EMPTY,
+                        new PaperLetter.Looks(of.looks().head(), of.looks().signature()),
+                        of.fields())
                     .letter()
                     .orElseThrow());
   }
 
   private PaperLetter paperLetter(PersonId personId) {
-    return own.paper(personId, of.beside().paper()).orElseGet(this::paperLetter);
+    return paperWording().usesDocument()
+        ? paperLetter()
+        : own.paper(personId, of.beside().paper()).orElseGet(this::paperLetter);
   }
 
   /** One person's letter on paper. */
@@ -288,7 +316,12 @@ public final class Letter {
 
   /** Whether a person gets other words than all others by a way. */
   public boolean hasOwnWords(PersonId personId, Channel way) {
-    return own.of(personId, way).isPresent();
+    return own.of(personId, way).isPresent() && mayHaveOwnWords(way);
+  }
+
+  /** A document says the same to all, but for its fields. */
+  private boolean mayHaveOwnWords(Channel way) {
+    return way != Channel.POST || !paperWording().usesDocument();
   }
 
   /** Whether a person's own words for a way were written before the shared ones changed. */
@@ -296,7 +329,8 @@ public final class Letter {
     SharedWords words =
         new SharedWords(
             of.wording(), of.beside().text(), of.beside().notice(), of.beside().paper());
-    return own.of(personId, way).filter(own -> own.isOlderThan(words.of(way))).isPresent();
+    return hasOwnWords(personId, way)
+        && own.of(personId, way).filter(own -> own.isOlderThan(words.of(way))).isPresent();
   }
 
   /** What {@link MessageComposer} needs for one person's message. */

@@ -1,7 +1,6 @@
 package app.jemble.message;
 
 import app.jemble.account.AccountService;
-import app.jemble.carrier.text.TextSettings;
 import app.jemble.cause.Cause;
 import app.jemble.cause.Wordings;
 import app.jemble.core.message.LetterText.Style;
@@ -9,7 +8,6 @@ import app.jemble.core.message.MailWording;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.letterhead.LetterheadService;
 import app.jemble.mailing.MailingFiles;
-import app.jemble.message.Letter.BesideMail;
 import app.jemble.message.Letter.Ingredients;
 import app.jemble.picture.PictureService;
 import app.jemble.settings.JembleSettings;
@@ -31,7 +29,7 @@ public class LetterService {
   private final AccountService accounts;
   private final WorkspaceService workspace;
   private final JembleSettings settings;
-  private final TextSettings texts;
+  private final BesideMailWords beside;
 
   LetterService(
       Wordings wordings,
@@ -42,7 +40,7 @@ public class LetterService {
       AccountService accounts,
       WorkspaceService workspace,
       JembleSettings settings,
-      TextSettings texts) {
+      BesideMailWords beside) {
     this.wordings = wordings;
     this.ownWordings = ownWordings;
     this.files = files;
@@ -51,7 +49,7 @@ public class LetterService {
     this.accounts = accounts;
     this.workspace = workspace;
     this.settings = settings;
-    this.texts = texts;
+    this.beside = beside;
   }
 
   public Letter of(Cause cause) {
@@ -78,12 +76,7 @@ public class LetterService {
     return new Letter(
         new Ingredients(
             wording,
-            new BesideMail(
-                cause.ways(),
-                wordings.text(cause),
-                texts.sender(),
-                wordings.notice(cause),
-                wordings.paper(cause)),
+            beside.of(cause),
             sender,
             wording.replyColleague() == null ? null : accounts.find(wording.replyColleague()),
             house,

@@ -92,7 +92,13 @@ class OwnWordings {
   @Transactional
   int put(long mailingId, PersonId personId, Channel channel, Written words, int seen) {
     long by = accounts.currentWriter().id();
-    Written shared = shared(mailings.lockRewordable(mailingId)).of(channel);
+    SharedWords all = shared(mailings.lockRewordable(mailingId));
+    if (channel == Channel.POST && all.paper().usesDocument()) {
+      throw Problem.conflict(
+          "The letter is made of a document, which says the same to all."
+              + " Write it here to change it for one.");
+    }
+    Written shared = all.of(channel);
     Written own = sound(channel, words);
     if (own.equals(shared)) {
       if (mapper.version(mailingId, personId, channel).filter(now -> now != seen).isPresent()) {

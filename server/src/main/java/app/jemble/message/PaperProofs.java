@@ -1,12 +1,14 @@
 package app.jemble.message;
 
 import app.jemble.audience.AudienceService.Reader;
+import app.jemble.core.document.Filling;
 import app.jemble.core.message.OutgoingSheet;
 import app.jemble.core.message.PaperLetter;
 import app.jemble.core.message.Pictures;
 import app.jemble.core.paper.LabelDesign.Face;
 import app.jemble.core.reach.Address;
 import app.jemble.core.reach.Channel;
+import app.jemble.document.DocumentFile;
 import app.jemble.paper.LettersPdf;
 import app.jemble.paper.PaperFonts;
 import app.jemble.people.PersonRecord;
@@ -83,13 +85,17 @@ class PaperProofs {
   }
 
   private ProofService.PaperProof shown(OutgoingSheet sheet) {
+    if (sheet.filling().isPresent()) {
+      return new ProofService.PaperProof(sheet.address(), 0, true, "", true);
+    }
     try (LettersPdf pdf = LettersPdf.ofOne(fonts, pictures, sheet)) {
       LettersPdf.Laid laid = pdf.add(List.of(sheet), false).get(0);
       return new ProofService.PaperProof(
           sheet.address(),
           laid.pages(),
           laid.addressFits(),
-          fonts.shaper(Face.SANS).lacking(sheet.text() + String.join("", sheet.address())));
+          fonts.shaper(Face.SANS).lacking(sheet.text() + String.join("", sheet.address())),
+          false);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -111,8 +117,19 @@ class PaperProofs {
             ""));
   }
 
+  /** Somebody's letter that is made of a document (.docx); a problem when it is not. */
+  byte[] document(Letter letter, Reader reader) {
+    OutgoingSheet sheet = composed(letter, reader).message();
+    Filling filling =
+        sheet.filling().orElseThrow(() -> Problem.notFound("It is not made of a document."));
+    return DocumentFile.pack(letter.document().orElseThrow().template().fill(filling));
+  }
+
   byte[] pdf(Letter letter, Reader reader) {
     OutgoingSheet sheet = composed(letter, reader).message();
+    if (sheet.filling().isPresent()) {
+      throw Problem.notFound("It is made of a document; open that.");
+    }
     try (LettersPdf pdf = LettersPdf.ofOne(fonts, pictures, sheet);
         ByteArrayOutputStream out = new ByteArrayOutputStream()) {
       pdf.add(List.of(sheet), false);

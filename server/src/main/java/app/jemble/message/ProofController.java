@@ -4,6 +4,7 @@ import app.jemble.access.Needs;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.PersonId;
+import app.jemble.document.DocumentFile;
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -55,6 +56,16 @@ class ProofController {
       @PathVariable PersonId personId,
       @RequestParam(defaultValue = "0") long record) {
     return proofs.sheets(mailings.find(id), personId, record);
+  }
+
+  /** Somebody's letter that is made of a document. */
+  @Needs(Right.SEE)
+  @GetMapping(path = "/proofs/{personId}/document", produces = DocumentFile.TYPE)
+  byte[] document(
+      @PathVariable long id,
+      @PathVariable PersonId personId,
+      @RequestParam(defaultValue = "0") long record) {
+    return proofs.document(mailings.find(id), personId, record);
   }
 
   /**

@@ -137,9 +137,12 @@ public class ProofService {
    *
    * @param address the lines that show in the window, the name first
    * @param addressFits whether they fit there
+   * @param pages how many; 0 where a document is laid on pages by whoever opens it
    * @param lacking letters that no font of the house has, each once
+   * @param ofDocument whether it is made of a document
    */
-  public record PaperProof(List<String> address, int pages, boolean addressFits, String lacking) {}
+  public record PaperProof(
+      List<String> address, int pages, boolean addressFits, String lacking, boolean ofDocument) {}
 
   /** A file as the reader sees it. */
   record ProofFile(String name, int octets) {}
@@ -182,6 +185,12 @@ public class ProofService {
   byte[] sheets(Cause mailing, PersonId personId, long recordId) {
     Letter letter = letters.of(mailing);
     return beside.sheets(letter, reader(mailing, letter, personId, recordId));
+  }
+
+  /** One person's letter that is made of a document (.docx). */
+  byte[] document(Cause mailing, PersonId personId, long recordId) {
+    Letter letter = letters.of(mailing);
+    return beside.document(letter, reader(mailing, letter, personId, recordId));
   }
 
   /** A browser cannot look into the message for its pictures. */

@@ -48,7 +48,7 @@ public class WordingBlockers {
       needs(letter.noticeWording().words(), "Its notice says nothing.", blockers);
     }
     if (letter.ways().has(Channel.POST)) {
-      needs(letter.paperWording().body(), "Its letter on paper says nothing.", blockers);
+      ofPaper(letter, blockers);
     }
     letter.ways().inOrder().stream()
         .filter(way -> !carriers.serve(way))
@@ -60,6 +60,13 @@ public class WordingBlockers {
                         + "."));
     blockers.addAll(letter.errors());
     return blockers;
+  }
+
+  private static void ofPaper(Letter letter, List<String> blockers) {
+    if (!letter.paperWording().usesDocument()) {
+      needs(letter.paperWording().body(), "Its letter on paper says nothing.", blockers);
+    }
+    letter.documentBlanks().forEach(blank -> blockers.add("Fill in " + blank + "."));
   }
 
   private static void needs(String text, String sentence, List<String> blockers) {

@@ -37,8 +37,9 @@ interface LetterItemMapper {
       value =
           """
           insert into print_run (name, made_by, created_at, parts, picks, left_out, design,
-                                 cause_id, duplex)
-          values (#{r.name}, #{r.madeBy}, #{at}, '[]', '{}', '{}', '{}', #{r.causeId}, #{r.duplex})
+                                 cause_id, duplex, document_id, document_version)
+          values (#{r.name}, #{r.madeBy}, #{at}, '[]', '{}', '{}', '{}', #{r.causeId}, #{r.duplex},
+                  nullif(#{r.paper.documentId}, 0), nullif(#{r.paper.documentVersion}, 0))
           returning id
           """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
@@ -84,6 +85,29 @@ interface LetterItemMapper {
       @Param("words") List<String> words,
       @Param("first") Long[] first,
       @Param("pages") Long[] pages);
+
+  @Update(
+      """
+      update print_item i
+      set filled = n.filled::jsonb
+      from unnest(#{messages}::bigint[], #{filled}::text[]) n (message_id, filled)
+      where i.run_id = #{run} and i.message_id = n.message_id
+      """)
+  int filled(
+      @Param("run") long run,
+      @Param("messages") MessageId[] messages,
+      @Param("filled") List<String> filled);
+
+  /** As they lie in the file. */
+  @Select(
+      """
+      select filled::text
+      from print_item
+      where run_id = #{run} and pages is not null and first_page >= #{from}
+      order by first_page
+      limit #{most}
+      """)
+  List<String> fillings(@Param("run") long run, @Param("from") int from, @Param("most") int most);
 
   @Select(
       """

@@ -1,12 +1,18 @@
 package app.jemble.print;
 
+import app.jemble.core.document.DocumentValue;
+import app.jemble.core.document.Filling;
 import app.jemble.core.message.MessageId;
+import app.jemble.core.message.PaperWording;
 import app.jemble.core.record.PersonId;
 import app.jemble.problem.Problem;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.ObjectMapper;
 
 /** Letters that are printed together, as far as they are kept with other print runs. */
 @Service
@@ -23,23 +29,39 @@ public class LetterItems {
    * A letter as it was printed.
    *
    * @param words the subject, an empty line, the text
-   * @param firstPage in the file, from 0
+   * @param firstPage in the file, from 0; of documents the letter, from 0
+   * @param pages how many; 1 of documents
    */
   public record Printed(
       MessageId messageId, String subject, String words, int firstPage, int pages) {}
 
-  /** A run of letters that is begun. */
-  record NewRun(String name, long causeId, boolean duplex, long madeBy) {}
+  /**
+   * A run of letters that is begun.
+   *
+   * @param paper what its letters say and what they are made of
+   */
+  public record NewRun(
+      String name, long causeId, PaperWording paper, boolean duplex, long madeBy) {}
+
+  /**
+   * What a letter's document was filled with.
+   *
+   * @param language as a tag (BCP 47)
+   */
+  private record Filled(String language, Map<String, DocumentValue> values) {}
 
   private final LetterItemMapper mapper;
   private final PrintMapper runs;
   private final ItemMapper items;
+  private final ObjectMapper json;
   private final Clock clock;
 
-  LetterItems(LetterItemMapper mapper, PrintMapper runs, ItemMapper items, Clock clock) {
+  LetterItems(
+      LetterItemMapper mapper, PrintMapper runs, ItemMapper items, ObjectMapper json, Clock clock) {
     this.mapper = mapper;
     this.runs = runs;
     this.items = items;
+    this.json = json;
     this.clock = clock;
   }
 
@@ -47,9 +69,14 @@ public class LetterItems {
   public PrintRun find(long id) {
     PrintRun run = runs.find(id);
     if (run == null || !run.isOfLetters()) {
-      throw Problem.notFound("There is no such print run.");
+      throw none();
     }
     return run;
+  }
+
+  /** The same for what is another's and for what is not there. */
+  public static Problem none() {
+    return Problem.notFound("There is no such print run.");
   }
 
   /** The runs of a cause, the latest first. */
@@ -67,8 +94,8 @@ public class LetterItems {
    *
    * @return the run
    */
-  public long begin(String name, long causeId, boolean duplex, long madeBy, List<ToPrint> letters) {
-    long id = mapper.create(new NewRun(name, causeId, duplex, madeBy), clock.instant());
+  public long begin(NewRun run, List<ToPrint> letters) {
+    long id = mapper.create(run, clock.instant());
     items.begin(id, letters.size(), clock.instant());
     mapper.note(
         id,
@@ -92,6 +119,28 @@ public class LetterItems {
         letters.stream().map(Printed::words).toList(),
         letters.stream().map(l -> (long) l.firstPage()).toArray(Long[]::new),
         letters.stream().map(l -> (long) l.pages()).toArray(Long[]::new));
+  }
+
+  /** Notes what the documents of letters were filled with. */
+  public void filled(long run, List<MessageId> letters, List<Filling> fillings) {
+    mapper.filled(
+        run,
+        letters.toArray(MessageId[]::new),
+        fillings.stream()
+            .map(f -> json.writeValueAsString(new Filled(f.language().toLanguageTag(), f.values())))
+            .toList());
+  }
+
+  /**
+   * What the documents of a run were filled with.
+   *
+   * @param from the first letter, from 0
+   */
+  public List<Filling> fillings(long run, int from, int most) {
+    return mapper.fillings(run, from, most).stream()
+        .map(filled -> json.readValue(filled, Filled.class))
+        .map(f -> new Filling(f.values(), Locale.forLanguageTag(f.language())))
+        .toList();
   }
 
   /** All letters of a run, as they were printed. */

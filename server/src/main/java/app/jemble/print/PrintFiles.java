@@ -91,7 +91,7 @@ public class PrintFiles {
   }
 
   /** Writes the whole file. */
-  void copy(long id, OutputStream out) throws IOException {
+  public void copy(long id, OutputStream out) throws IOException {
     int piece = 0;
     List<byte[]> octets = items.piece(id, piece);
     while (!octets.isEmpty()) {

@@ -19,7 +19,8 @@ interface PrintMapper {
       """
       select id, name, made_by, created_at, version, state, parts::text as parts, picks, left_out,
              design::text as design, start, copies, offset_across, offset_down, printing_since,
-             to_print, done, trouble, printed_at, pages, posted_on, cause_id, duplex
+             to_print, done, trouble, printed_at, pages, posted_on, cause_id, duplex,
+             document_id, document_version
       from print_run
       """;
 

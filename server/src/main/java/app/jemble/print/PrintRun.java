@@ -5,7 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 
 /**
- * Labels or envelopes that are printed together.
+ * Labels, envelopes or letters that are printed together.
  *
  * @param parts whoever is in any of them, as an audience stores them
  * @param picks people picked by hand besides
@@ -16,10 +16,12 @@ import java.time.LocalDate;
  * @param printingSince when its printing was begun, which tells one printing from another; or null
  * @param toPrint how many people are on it, once it is being printed
  * @param done how many of them are in the file
- * @param pages of the file
+ * @param pages of the file; of documents, which have none yet, how many letters
  * @param postedOn the day on which it was posted, or null
  * @param causeId whose letters they are; null of labels and envelopes
  * @param duplex whether each letter begins on a sheet of its own when both sides are printed
+ * @param documentId the document its letters are made of; null of all others
+ * @param documentVersion which version of it
  */
 public record PrintRun(
     long id,
@@ -44,10 +46,17 @@ public record PrintRun(
     int pages,
     LocalDate postedOn,
     Long causeId,
-    boolean duplex) {
+    boolean duplex,
+    Long documentId,
+    Integer documentVersion) {
 
   /** Whether it is of the letters of a cause. */
   public boolean isOfLetters() {
     return causeId != null;
+  }
+
+  /** Whether its letters are made of a document. */
+  public boolean isOfDocument() {
+    return documentId != null;
   }
 }

@@ -240,13 +240,22 @@ public final class ReleaseCheck {
     }
   }
 
-  /** What a letter on paper says to all. */
-  public void lookAtPaper(PaperWording wording, List<TemplateError> errors) {
-    if (wording.body().isBlank()) {
+  /**
+   * What a letter on paper says to all.
+   *
+   * @param documentBlanks those of the document it is made of
+   */
+  public void lookAtPaper(
+      PaperWording wording, List<String> documentBlanks, List<TemplateError> errors) {
+    if (!wording.usesDocument() && wording.body().isBlank()) {
       block(Code.EMPTY_PAPER, "paper", "The letter on paper says nothing.");
     }
     errors.forEach(e -> block(Code.TEMPLATE_ERROR, "paper", "Letter on paper: " + e.sentence()));
-    for (String blank : Blanks.in(wording.subject() + "\n" + wording.body())) {
+    List<String> blanks =
+        new ArrayList<>(
+            Blanks.in(wording.subject() + "\n" + (wording.usesDocument() ? "" : wording.body())));
+    blanks.addAll(documentBlanks);
+    for (String blank : blanks) {
       block(
           Code.BLANK_LEFT,
           blank,

@@ -145,7 +145,7 @@ public final class DocumentTemplate {
     for (Piece piece : pieces) {
       if (piece instanceof Merge merge) {
         boolean optional = !merge.code().all("b").isEmpty() || !merge.code().all("f").isEmpty();
-        if (!optional && filling.of(merge.field()).isEmpty()) {
+        if (!optional && filling.of(merge.field()).saysNothing()) {
           missing.add(merge.field());
         }
       } else if (piece instanceof Line line) {

@@ -42,7 +42,7 @@ public record DocumentValue(String text, String plain) {
     return new DocumentValue(text, plain);
   }
 
-  public boolean isEmpty() {
+  public boolean saysNothing() {
     return text.isBlank();
   }
 

@@ -35,7 +35,7 @@ final class Words {
   /** With its pictures, its words before and after, in the letters it asks for. */
   static String of(Merge merge, Filling filling) {
     DocumentValue value = filling.of(merge.field());
-    if (value.isEmpty()) {
+    if (value.saysNothing()) {
       return "";
     }
     FieldCode code = merge.code();

@@ -1,5 +1,6 @@
 package app.jemble.core.message;
 
+import app.jemble.core.document.Filling;
 import app.jemble.core.paper.LetterForm;
 import app.jemble.core.reach.Address;
 import app.jemble.core.reach.Channel;
@@ -19,6 +20,7 @@ import java.util.Optional;
  * @param body what it says, as HTML
  * @param footer what stands below, as HTML
  * @param language of the reader
+ * @param filling what its document is filled with, where it is made of one
  */
 public record OutgoingSheet(
     String token,
@@ -32,7 +34,8 @@ public record OutgoingSheet(
     String footer,
     Optional<Letterhead> head,
     LetterForm form,
-    Locale language)
+    Locale language,
+    Optional<Filling> filling)
     implements Outgoing {
 
   public OutgoingSheet {

@@ -1,6 +1,9 @@
 package app.jemble.core.message;
 
+import app.jemble.core.document.Filling;
 import app.jemble.core.merge.Escaping;
+import app.jemble.core.merge.Place;
+import app.jemble.core.merge.Position;
 import app.jemble.core.merge.Renderer;
 import app.jemble.core.merge.Template;
 import app.jemble.core.merge.TemplateError;
@@ -32,17 +35,31 @@ import java.util.stream.Stream;
  *
  * @param header the words above it, of the letterhead
  * @param footer the words below it
+ * @param document which it is made of, instead of a body, where it is made of one
  */
 public record PaperLetter(
-    PaperWording wording, Template subject, Template body, Template header, Template footer) {
+    PaperWording wording,
+    Template subject,
+    Template body,
+    Template header,
+    Template footer,
+    Optional<DocumentLetter> document) {
 
   /**
    * How it is to look.
    *
    * @param head the letterhead, or none
    * @param signature the sender's signature as template text, put in by {@code {{> signature}}}
+   * @param document which it is made of, where its wording names one that is still there
    */
-  public record Looks(Optional<Letterhead> head, String signature) {}
+  public record Looks(
+      Optional<Letterhead> head, String signature, Optional<DocumentLetter.Source> document) {
+
+    /** Of a letter that is written here. */
+    public Looks(Optional<Letterhead> head, String signature) {
+      this(head, signature, Optional.empty());
+    }
+  }
 
   /** What came of it: a letter where there are no errors. */
   public record Prepared(Optional<PaperLetter> letter, List<TemplateError> errors) {
@@ -55,11 +72,19 @@ public record PaperLetter(
   public static Prepared prepare(PaperWording wording, Looks looks, FieldCatalogue fields) {
     TemplateParser.Parsed subject =
         TemplateParser.parse(wording.subject(), Kind.PLAIN_TEXT, fields);
-    TemplateParser.Parsed body = html(wording.body(), looks, fields);
-    TemplateParser.Parsed header = html(around(looks, Letterhead::header), looks, fields);
-    TemplateParser.Parsed footer = html(around(looks, Letterhead::footer), looks, fields);
-    List<TemplateError> errors =
-        Stream.of(subject, body, header, footer).flatMap(p -> p.errors().stream()).toList();
+    Optional<DocumentLetter> document = looks.document().map(d -> new DocumentLetter(d, fields));
+    Looks around = wording.usesDocument() ? new Looks(Optional.empty(), looks.signature()) : looks;
+    TemplateParser.Parsed body = html(wording.usesDocument() ? "" : wording.body(), looks, fields);
+    TemplateParser.Parsed header = html(around(around, Letterhead::header), looks, fields);
+    TemplateParser.Parsed footer = html(around(around, Letterhead::footer), looks, fields);
+    List<TemplateError> errors = new ArrayList<>();
+    Stream.of(subject, body, header, footer).forEach(p -> errors.addAll(p.errors()));
+    document.ifPresent(d -> errors.addAll(d.errors()));
+    if (wording.usesDocument() && document.isEmpty()) {
+      errors.add(
+          new TemplateError(
+              new Position(1, 1), "Its document is not there any more; choose another."));
+    }
     if (!errors.isEmpty()) {
       return new Prepared(Optional.empty(), errors);
     }
@@ -70,7 +95,8 @@ public record PaperLetter(
                 subject.template().orElseThrow(),
                 body.template().orElseThrow(),
                 header.template().orElseThrow(),
-                footer.template().orElseThrow())),
+                footer.template().orElseThrow(),
+                document)),
         errors);
   }
 
@@ -87,6 +113,7 @@ public record PaperLetter(
   public Set<String> fields() {
     Set<String> fields = new LinkedHashSet<>();
     Stream.of(subject, body, header, footer).forEach(part -> fields.addAll(part.fields()));
+    document.ifPresent(d -> fields.addAll(d.fields()));
     fields.removeIf(f -> f.startsWith("message.") || f.equals(MessageFields.LEAVE));
     return fields;
   }
@@ -135,6 +162,9 @@ public record PaperLetter(
     address.addAll(
         PostalLines.of(
             PostalLines.Postal.read(own.to().stored()), shared.posting(), shared.house()));
+    Optional<Filling> filling =
+        document.map(d -> d.filling(own.values(), own.language(), shared.zone()));
+    filling.ifPresent(f -> missing.addAll(document.orElseThrow().missing(f)));
     OutgoingSheet sheet =
         new OutgoingSheet(
             own.token(),
@@ -142,14 +172,36 @@ public record PaperLetter(
             address,
             shared.senderLine(),
             dated(own.day(), own.language()),
-            Escaping.oneLine(rendered(subject, shared, own, missing)),
+            subject(shared, own, missing),
             rendered(header, shared, own, missing),
-            rendered(body, shared, own, missing),
+            filling.map(this::said).orElseGet(() -> rendered(body, shared, own, missing)),
             rendered(footer, shared, own, missing),
             shared.head(),
             wording.form(),
-            own.language());
+            own.language(),
+            filling);
     return new Composed(sheet, missing);
+  }
+
+  /** A letter of a document is called as its document is, where nothing else is written. */
+  private String subject(Shared shared, Own own, Set<String> missing) {
+    String subject = Escaping.oneLine(rendered(this.subject, shared, own, missing));
+    return subject.isBlank() ? document.map(DocumentLetter::name).orElse(subject) : subject;
+  }
+
+  private String said(Filling filling) {
+    StringBuilder html = new StringBuilder();
+    document
+        .orElseThrow()
+        .words(filling)
+        .lines()
+        .forEach(
+            line -> {
+              html.append("<div>");
+              Escaping.append(html, line, Place.HTML_TEXT);
+              html.append("</div>");
+            });
+    return html.toString();
   }
 
   /** As it is written in full where its reader is: "29 November 2026" (Unicode CLDR). */

@@ -128,7 +128,7 @@ public class ForeignDocumentsTest {
     List<String> styles = styles(file);
     for (int person = 0; person < PEOPLE; person++) {
       Map<String, byte[]> after = template.fill(filling(person));
-      byte[] filled = TestDocument.zip(after);
+      byte[] filled = TestDocument.file(after);
       assertThat(after.keySet()).isEqualTo(before.keySet());
       before.forEach(
           (name, content) -> {
@@ -168,7 +168,7 @@ public class ForeignDocumentsTest {
     DocumentTemplate template = DocumentTemplate.read(TestDocument.parts(file));
     Path joined = folder.resolve(writer + "-joined.docx");
     List<Filling> people = IntStream.range(0, PEOPLE).mapToObj(i -> filling(i)).toList();
-    Files.write(joined, TestDocument.zip(JoinedDocumentsTest.joined(template, false, people)));
+    Files.write(joined, TestDocument.file(JoinedDocumentsTest.joined(template, false, people)));
     ForeignWriters.convert(joined, "pdf", folder);
     Path text = folder.resolve(writer + ".txt");
     new ProcessBuilder(

@@ -88,7 +88,7 @@ public class JoinedDocumentsTest {
   public void eachLetterHasSectionsHeadersAndListsOfItsOwn() throws IOException {
     Map<String, byte[]> file =
         joined(document(paragraph(run("Yours"))), false, "Ann", "Bea", "Cal");
-    try (XWPFDocument read = new XWPFDocument(new ByteArrayInputStream(TestDocument.zip(file)))) {
+    try (XWPFDocument read = new XWPFDocument(new ByteArrayInputStream(TestDocument.file(file)))) {
       List<String> texts = read.getParagraphs().stream().map(XWPFParagraph::getText).toList();
       assertThat(texts)
           .containsExactly(
@@ -135,7 +135,7 @@ public class JoinedDocumentsTest {
   @Test
   public void oneAloneIsOne() throws IOException {
     Map<String, byte[]> file = joined(document(paragraph(run("Yours"))), false, "Ann");
-    try (XWPFDocument read = new XWPFDocument(new ByteArrayInputStream(TestDocument.zip(file)))) {
+    try (XWPFDocument read = new XWPFDocument(new ByteArrayInputStream(TestDocument.file(file)))) {
       assertThat(read.getParagraphs()).hasSize(5);
       assertThat(read.getHeaderList().get(0).getText().strip()).isEqualTo("Ann");
     }
@@ -148,7 +148,7 @@ public class JoinedDocumentsTest {
             + paragraph(merge("A"))
             + "</w:tc></w:tr></w:tbl>";
     Map<String, byte[]> file = joined(document(table), false, "Ann", "Bea");
-    try (XWPFDocument read = new XWPFDocument(new ByteArrayInputStream(TestDocument.zip(file)))) {
+    try (XWPFDocument read = new XWPFDocument(new ByteArrayInputStream(TestDocument.file(file)))) {
       assertThat(read.getTables()).hasSize(2);
       assertThat(read.getTables().get(1).getText().strip()).isEqualTo("Bea");
     }

@@ -12,7 +12,7 @@ import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 
 /** The smallest document there can be, written by hand, and what a trial puts into it. */
-final class TestDocument {
+public final class TestDocument {
 
   private static final String RELATION =
       "http://schemas.openxmlformats.org/officeDocument/2006/relationships/";
@@ -24,7 +24,7 @@ final class TestDocument {
   private final StringBuilder types = new StringBuilder();
 
   /** With these paragraphs as its text. */
-  static TestDocument of(String paragraphs) {
+  public static TestDocument of(String paragraphs) {
     return new TestDocument()
         .type("/word/document.xml", TYPE + "document.main+xml")
         .part(
@@ -33,7 +33,7 @@ final class TestDocument {
         .part("word/document.xml", words("document", "<w:body>" + paragraphs + "</w:body>"));
   }
 
-  static String words(String root, String inside) {
+  public static String words(String root, String inside) {
     return "<?xml version=\"1.0\" encoding=\"UTF-8\"?><w:"
         + root
         + " xmlns:w=\""
@@ -47,7 +47,7 @@ final class TestDocument {
         + ">";
   }
 
-  static String relation(String id, String kind, String target, boolean outside) {
+  public static String relation(String id, String kind, String target, boolean outside) {
     return "<Relationship Id=\""
         + id
         + "\" Type=\""
@@ -58,40 +58,40 @@ final class TestDocument {
         + (outside ? "\" TargetMode=\"External\"/>" : "\"/>");
   }
 
-  static String relations(String all) {
+  public static String relations(String all) {
     return "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">"
         + all
         + "</Relationships>";
   }
 
-  TestDocument part(String name, String content) {
+  public TestDocument part(String name, String content) {
     return part(name, content.getBytes(StandardCharsets.UTF_8));
   }
 
-  TestDocument part(String name, byte[] content) {
+  public TestDocument part(String name, byte[] content) {
     parts.put(name, content);
     return this;
   }
 
-  TestDocument type(String part, String type) {
+  public TestDocument type(String part, String type) {
     types.append("<Override PartName=\"").append(part);
     types.append("\" ContentType=\"").append(type).append("\"/>");
     return this;
   }
 
   /** Another part that the text leads to. */
-  TestDocument related(String id, String kind, String name, String content) {
+  public TestDocument related(String id, String kind, String name, String content) {
     relations.append(relation(id, kind, name, false));
     type("/word/" + name, TYPE + kind + "+xml");
     return part("word/" + name, content);
   }
 
-  TestDocument outside(String id, String kind, String target) {
+  public TestDocument outside(String id, String kind, String target) {
     relations.append(relation(id, kind, target, true));
     return this;
   }
 
-  Map<String, byte[]> parts() {
+  public Map<String, byte[]> parts() {
     Map<String, byte[]> all = new LinkedHashMap<>();
     String head = "<Types xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\">";
     all.put(
@@ -110,7 +110,7 @@ final class TestDocument {
     return all;
   }
 
-  static byte[] zip(Map<String, byte[]> parts) {
+  public static byte[] file(Map<String, byte[]> parts) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(out)) {
       for (Map.Entry<String, byte[]> each : parts.entrySet()) {
@@ -123,7 +123,7 @@ final class TestDocument {
     return out.toByteArray();
   }
 
-  static Map<String, byte[]> parts(byte[] file) {
+  public static Map<String, byte[]> parts(byte[] file) {
     Map<String, byte[]> parts = new LinkedHashMap<>();
     try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
       for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
@@ -135,38 +135,38 @@ final class TestDocument {
     return parts;
   }
 
-  static String text(Map<String, byte[]> parts, String part) {
+  public static String text(Map<String, byte[]> parts, String part) {
     return new String(parts.get(part), StandardCharsets.UTF_8);
   }
 
-  static String paragraph(String inside) {
+  public static String paragraph(String inside) {
     return "<w:p>" + inside + "</w:p>";
   }
 
-  static String run(String words) {
+  public static String run(String words) {
     return "<w:r><w:t xml:space=\"preserve\">" + words + "</w:t></w:r>";
   }
 
-  static String mark(String kind) {
+  public static String mark(String kind) {
     return "<w:r><w:fldChar w:fldCharType=\"" + kind + "\"/></w:r>";
   }
 
-  static String code(String instruction) {
+  public static String code(String instruction) {
     return "<w:r><w:instrText xml:space=\"preserve\">" + instruction + "</w:instrText></w:r>";
   }
 
   /** A field with what it shows until it is filled. */
-  static String field(String instruction, String shown) {
+  public static String field(String instruction, String shown) {
     return mark("begin") + code(instruction) + mark("separate") + run(shown) + mark("end");
   }
 
   /** A merge field. */
-  static String merge(String instruction) {
+  public static String merge(String instruction) {
     return field(" MERGEFIELD " + instruction + " ", "«x»");
   }
 
   /** Of an IF field: a field in its instruction, and words around it. */
-  static String choice(String before, String field, String after) {
+  public static String choice(String before, String field, String after) {
     return mark("begin")
         + code(before)
         + field

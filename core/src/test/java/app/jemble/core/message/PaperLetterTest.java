@@ -36,7 +36,7 @@ public class PaperLetterTest {
 
   private static PaperLetter prepared(String subject, String body) {
     return PaperLetter.prepare(
-            new PaperWording(subject, body, LetterForm.DIN_B),
+            PaperWording.written(subject, body, LetterForm.DIN_B),
             new PaperLetter.Looks(Optional.empty(), "<p>Orla</p>"),
             FIELDS)
         .letter()

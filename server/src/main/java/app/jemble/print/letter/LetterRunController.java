@@ -6,9 +6,9 @@ import app.jemble.core.access.Right;
 import app.jemble.core.message.MessageId;
 import app.jemble.core.paper.PrintOrder;
 import app.jemble.core.record.PersonId;
+import app.jemble.document.DocumentFile;
 import app.jemble.print.LetterItems;
 import app.jemble.print.LetterItems.Printed;
-import app.jemble.print.PrintFiles;
 import app.jemble.print.PrintJobs;
 import app.jemble.print.PrintRun;
 import app.jemble.print.RunState;
@@ -51,7 +51,8 @@ class LetterRunController {
    *
    * @param letters how many
    * @param done how many of them are in the file, while it is being printed
-   * @param pages of the file, blank ones included
+   * @param pages of the file, blank ones included; of documents how many letters
+   * @param ofDocument whether its letters are made of a document
    * @param postedOn the day on which it was posted, or null
    */
   record LetterRun(
@@ -63,6 +64,7 @@ class LetterRunController {
       String trouble,
       int pages,
       boolean duplex,
+      boolean ofDocument,
       Instant createdAt,
       @Schema(nullable = true) Instant printedAt,
       @Schema(nullable = true) LocalDate postedOn) {
@@ -77,6 +79,7 @@ class LetterRunController {
           run.trouble(),
           run.pages(),
           run.duplex(),
+          run.isOfDocument(),
           run.createdAt(),
           run.printedAt(),
           run.postedOn());
@@ -99,10 +102,10 @@ class LetterRunController {
 
   private final LetterRuns runs;
   private final PrintJobs jobs;
-  private final PrintFiles files;
+  private final LetterFiles files;
   private final LetterItems items;
 
-  LetterRunController(LetterRuns runs, PrintJobs jobs, PrintFiles files, LetterItems items) {
+  LetterRunController(LetterRuns runs, PrintJobs jobs, LetterFiles files, LetterItems items) {
     this.runs = runs;
     this.jobs = jobs;
     this.files = files;
@@ -156,13 +159,12 @@ class LetterRunController {
   @Needs(Right.SEE)
   @GetMapping(
       path = "/letter-runs/{id}/letters/{messageId}",
-      produces = MediaType.APPLICATION_PDF_VALUE)
+      produces = {MediaType.APPLICATION_PDF_VALUE, DocumentFile.TYPE})
   ResponseEntity<StreamingResponseBody> letter(
       @PathVariable long id, @PathVariable MessageId messageId) {
     PrintRun run = runs.find(id);
     Printed letter = items.one(run.id(), messageId);
-    int first = letter.firstPage() + 1;
-    return files.answer(run, first, first + letter.pages() - 1, "letter-" + messageId);
+    return files.answer(run, letter);
   }
 
   /** Lets go of what is not posted: its letters are to be printed again. */
@@ -191,16 +193,18 @@ class LetterRunController {
   /**
    * The file as it was printed.
    *
-   * @param from the first page, from 1; left out for all
-   * @param to the last page
+   * @param from the first page, or of documents the first letter, from 1; left out for all
+   * @param to the last
    */
   @Needs(Right.EXPORT)
-  @GetMapping(path = "/letter-runs/{id}/file", produces = MediaType.APPLICATION_PDF_VALUE)
+  @GetMapping(
+      path = "/letter-runs/{id}/file",
+      produces = {MediaType.APPLICATION_PDF_VALUE, DocumentFile.TYPE})
   ResponseEntity<StreamingResponseBody> file(
       @PathVariable long id,
       @RequestParam(required = false) Integer from,
       @RequestParam(required = false) Integer to) {
     PrintRun run = runs.find(id);
-    return files.answer(run, from, to, "letters-" + id);
+    return files.answer(run, from, to);
   }
 }

@@ -4,6 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
+import app.jemble.cause.Wordings;
 import app.jemble.core.message.MessageId;
 import app.jemble.core.paper.Country;
 import app.jemble.core.paper.PostalLines.Postal;
@@ -12,6 +13,7 @@ import app.jemble.core.record.PersonId;
 import app.jemble.outbox.PaperMessages;
 import app.jemble.outbox.PaperMessages.Waiting;
 import app.jemble.print.LetterItems;
+import app.jemble.print.LetterItems.NewRun;
 import app.jemble.print.LetterItems.Printed;
 import app.jemble.print.LetterItems.ToPrint;
 import app.jemble.print.PrintRun;
@@ -43,6 +45,7 @@ public class LetterRuns {
   private final LetterItems items;
   private final PaperMessages messages;
   private final OpenCauses causes;
+  private final Wordings wordings;
   private final AccountService accounts;
   private final WorkspaceService workspace;
   private final Clock clock;
@@ -51,12 +54,14 @@ public class LetterRuns {
       LetterItems items,
       PaperMessages messages,
       OpenCauses causes,
+      Wordings wordings,
       AccountService accounts,
       WorkspaceService workspace,
       Clock clock) {
     this.items = items;
     this.messages = messages;
     this.causes = causes;
+    this.wordings = wordings;
     this.accounts = accounts;
     this.workspace = workspace;
     this.clock = clock;
@@ -70,7 +75,9 @@ public class LetterRuns {
   /** A run that is open to the colleague who asks. */
   PrintRun find(long id) {
     PrintRun run = items.find(id);
-    causes.find(run.causeId());
+    if (causes.nameOf(run.causeId()) == null) {
+      throw LetterItems.none();
+    }
     return run;
   }
 
@@ -127,7 +134,8 @@ public class LetterRuns {
             letter -> Postal.read(letter.address()),
             new Country(house.region()),
             house.locale());
-    return items.begin(cause.name(), causeId, duplex, me.id(), sorted);
+    return items.begin(
+        new NewRun(cause.name(), causeId, wordings.paper(cause), duplex, me.id()), sorted);
   }
 
   /** Its letters are to be printed again. */

@@ -1,20 +1,14 @@
 package app.jemble.print.letter;
 
-import app.jemble.core.message.MessageId;
-import app.jemble.core.message.OutgoingSheet;
 import app.jemble.core.message.Pictures;
-import app.jemble.core.message.ThreadPlace;
-import app.jemble.core.reach.Address;
-import app.jemble.departure.OutgoingTexts;
-import app.jemble.departure.OutgoingTexts.ToWrite;
-import app.jemble.outbox.PaperMessages;
-import app.jemble.outbox.PaperMessages.Waiting;
 import app.jemble.paper.LettersPdf;
 import app.jemble.paper.PaperFonts;
 import app.jemble.print.LetterItems;
 import app.jemble.print.LetterItems.Printed;
 import app.jemble.print.PrintRun;
 import app.jemble.print.RunWriter;
+import app.jemble.print.letter.LettersOfRun.Ready;
+import app.jemble.print.letter.LettersOfRun.Some;
 import app.jemble.workspace.WorkspaceService;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -23,35 +17,26 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
-/** Writes the letters of a run, some at a time, so that no process holds them all. */
+/** Writes the letters of a run that are written here (PDF). */
 @Component
 class LetterWriter implements RunWriter {
 
-  private static final int CHUNK = 40;
-
   private final LetterItems items;
-  private final PaperMessages messages;
-  private final OutgoingTexts texts;
+  private final LettersOfRun letters;
   private final PaperFonts fonts;
   private final Pictures pictures;
   private final WorkspaceService workspace;
 
   LetterWriter(
       LetterItems items,
-      PaperMessages messages,
-      OutgoingTexts texts,
+      LettersOfRun letters,
       PaperFonts fonts,
       Pictures pictures,
       WorkspaceService workspace) {
     this.items = items;
-    this.messages = messages;
-    this.texts = texts;
+    this.letters = letters;
     this.fonts = fonts;
     this.pictures = pictures;
     this.workspace = workspace;
@@ -59,7 +44,7 @@ class LetterWriter implements RunWriter {
 
   @Override
   public boolean writes(PrintRun run) {
-    return run.isOfLetters();
+    return run.isOfLetters() && !run.isOfDocument();
   }
 
   @Override
@@ -68,10 +53,10 @@ class LetterWriter implements RunWriter {
         LettersPdf.forPrinter(fonts, pictures, run.name(), workspace.current().locale())) {
       int done = 0;
       while (done < run.toPrint()) {
-        List<MessageId> chunk = items.messages(run.id(), done, CHUNK);
-        add(run, chunk, pdf);
-        done += chunk.size();
-        if (chunk.isEmpty() || !progress.at(done)) {
+        Some some = letters.from(run, done);
+        add(run, some.letters(), pdf);
+        done += some.taken();
+        if (some.taken() == 0 || !progress.at(done)) {
           return STOPPED;
         }
       }
@@ -82,44 +67,15 @@ class LetterWriter implements RunWriter {
     }
   }
 
-  /** What was withdrawn since is left out. */
-  private void add(PrintRun run, List<MessageId> chunk, LettersPdf pdf) throws IOException {
-    Map<MessageId, Waiting> waiting =
-        messages.of(chunk).stream().collect(Collectors.toMap(Waiting::id, Function.identity()));
-    List<Waiting> letters = chunk.stream().map(waiting::get).filter(Objects::nonNull).toList();
-    if (letters.isEmpty()) {
+  private void add(PrintRun run, List<Ready> ready, LettersPdf pdf) throws IOException {
+    if (ready.isEmpty()) {
       return;
     }
-    List<OutgoingSheet> sheets = sheets(run, letters);
-    List<LettersPdf.Laid> laid = pdf.add(sheets, run.duplex());
+    List<LettersPdf.Laid> laid = pdf.add(ready.stream().map(Ready::sheet).toList(), run.duplex());
     List<Printed> printed = new ArrayList<>();
-    for (int i = 0; i < letters.size(); i++) {
-      OutgoingSheet sheet = sheets.get(i);
-      String words = (sheet.subject() + "\n\n" + sheet.text()).strip();
-      LettersPdf.Laid at = laid.get(i);
-      printed.add(new Printed(letters.get(i).id(), sheet.subject(), words, at.page(), at.pages()));
+    for (int i = 0; i < ready.size(); i++) {
+      printed.add(ready.get(i).printed(laid.get(i).page(), laid.get(i).pages()));
     }
     items.printed(run.id(), printed);
-  }
-
-  /** Dated on the day on which the printing was begun, whoever ends it. */
-  private List<OutgoingSheet> sheets(PrintRun run, List<Waiting> letters) {
-    List<ToWrite> toWrite =
-        letters.stream()
-            .map(
-                l ->
-                    new ToWrite(
-                        run.causeId(),
-                        l.personId(),
-                        new Address.Postal(l.address()),
-                        l.recipient(),
-                        l.token(),
-                        l.frozen(),
-                        ThreadPlace.NEW))
-            .toList();
-    OutgoingTexts.Writing writing = texts.begin(toWrite);
-    return toWrite.stream()
-        .map(letter -> (OutgoingSheet) writing.write(letter, run.printingSince()))
-        .toList();
   }
 }
