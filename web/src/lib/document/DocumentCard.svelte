@@ -28,9 +28,8 @@
     </span>
   </span>
   <span class="mt-1 block">
-    {fieldsWords(document)}{#if document.unmatched}
-      · <span class="text-brick">{unmatchedWords(document)}</span>
-    {/if}
+    {fieldsWords(document)}
+    {#if document.unmatched}<span class="ms-2 text-brick">{unmatchedWords(document)}</span>{/if}
   </span>
   <span class="mt-2 block text-[0.87rem] text-soft">
     {used} · changed {dayAndYear(document.changedAt, session.zone)} by {document.changedBy}

@@ -138,6 +138,10 @@
     {/each}
   </section>
   <section class="panel flex min-h-96 min-w-0 flex-col p-2" aria-label="The document">
-    <DocumentSheet path={file} mark={String(document.version)} label="The document as it is" />
+    <DocumentSheet
+      path={`/api/documents/${document.id}/shown`}
+      mark={String(document.version)}
+      label="The document as it is"
+    />
   </section>
 </div>

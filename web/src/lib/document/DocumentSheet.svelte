@@ -28,6 +28,7 @@
 
   let frame = $state<HTMLIFrameElement>();
   let ready = $state(false);
+  let failed = $state(false);
 
   async function lay(document: Document, blob: Blob) {
     const { renderAsync } = await import('docx-preview');
@@ -44,12 +45,20 @@
 
   $effect(() => {
     const inside = ready ? frame?.contentDocument : null;
-    if (inside && file.data) void lay(inside, file.data);
+    if (inside && file.data) {
+      lay(inside, file.data).then(
+        () => (failed = false),
+        () => (failed = true)
+      );
+    }
   });
 </script>
 
 {#if file.error}
   <Trouble error={file.error} onretry={() => file.refetch()} />
+{/if}
+{#if failed}
+  <p class="text-soft" role="status">It cannot be shown here; download it to look at it.</p>
 {/if}
 <iframe
   bind:this={frame}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
-  import { mailingsQuery, templatesQuery } from '$lib/api/queries';
+  import { documentsQuery, mailingsQuery, templatesQuery } from '$lib/api/queries';
   import type { Filter, RelatedKind, SelectionBody } from '$lib/api/types';
   import { dayAndYear } from '$lib/format/dates';
   import { count as number, people } from '$lib/format/numbers';
@@ -25,6 +25,8 @@
     leftOut: number[];
     /** Quotes, tasks or events it is about; their people are written to. */
     records?: { kind: RelatedKind; which: SelectionBody; words: string } | null;
+    /** Whether it begins as letters on paper. */
+    onPaper?: boolean;
   }
 
   let {
@@ -34,19 +36,25 @@
     name = null,
     picks,
     leftOut,
-    records = null
+    records = null,
+    onPaper = false
   }: Props = $props();
 
   const templates = createQuery(() => ({ ...templatesQuery(), enabled: open }));
   const mailings = createQuery(() => ({ ...mailingsQuery(), enabled: open }));
+  const documents = createQuery(() => ({ ...documentsQuery(), enabled: open }));
   let words = $state('');
   let at = $state(0);
   let recordEach = $state(false);
+  let byPost = $derived(onPaper);
   let busy = $state(false);
-  const choices = $derived(beginnings(words, templates.data ?? [], mailings.data ?? []));
+  const choices = $derived(
+    beginnings(words, templates.data ?? [], mailings.data ?? [], byPost ? documents.data : [])
+  );
   const title = $derived.by(() => {
     if (records) return `Write about ${number(count ?? 0)} ${records.words}`;
     if (!filter && picks.length === 0) return 'A new mailing';
+    if (byPost) return 'Write letters on paper';
     return count === undefined ? 'Write to all who match' : `Write to ${people(count)}`;
   });
 
@@ -54,10 +62,11 @@
     if (!from || busy) return;
     busy = true;
     try {
-      const { templateId, mailingId } = from;
+      const { templateId, mailingId, documentId } = from;
       const parts = filter ? [{ name, filter }] : [];
       const about = records ? { kind: records.kind, which: records.which } : null;
-      const body = { records: about, recordEach, parts, picks, leftOut, templateId, mailingId };
+      const audience = { records: about, recordEach, parts, picks, leftOut };
+      const body = { ...audience, templateId, mailingId, byPost, documentId };
       const begun = await answer(api.POST('/api/mailings', { body }));
       open = false;
       await goto(`/mailings/${begun.id}`);
@@ -88,6 +97,10 @@
       One message for each of the {records.words}; otherwise one about each person’s newest
     </label>
   {/if}
+  <label class="mb-3 flex items-center gap-2">
+    <input type="checkbox" class="rounded border-soft text-kelp" bind:checked={byPost} />
+    As letters on paper, to print and post
+  </label>
   <Input
     bind:value={words}
     {onkeydown}

@@ -1,4 +1,4 @@
-import type { MailingRow, Template } from '$lib/api/types';
+import type { HouseDocument, MailingRow, Template } from '$lib/api/types';
 import { hasWords } from '$lib/format/fold';
 
 /** What a mailing can begin from: a template, one that has left, or nothing. */
@@ -8,6 +8,8 @@ export interface Beginning {
   subject: string;
   templateId: number | null;
   mailingId: number | null;
+  /** A document that letters are made of. */
+  documentId: number | null;
   /** When it was released, for a mailing. */
   releasedAt: string | null;
 }
@@ -22,6 +24,7 @@ export const EMPTY: Beginning = {
   subject: '',
   templateId: null,
   mailingId: null,
+  documentId: null,
   releasedAt: null
 };
 
@@ -29,7 +32,12 @@ type Named = Pick<Template, 'id' | 'name' | 'subject'>;
 type Left = Pick<MailingRow, 'id' | 'name' | 'subject' | 'releasedAt' | 'sent'>;
 
 /** What has all the words in its name or subject: templates first, then what left, newest first. */
-export function beginnings(words: string, templates: Named[], mailings: Left[]): Beginning[] {
+export function beginnings(
+  words: string,
+  templates: Named[],
+  mailings: Left[],
+  documents: Pick<HouseDocument, 'id' | 'name'>[] = []
+): Beginning[] {
   const typed = words.trim();
   const fits = (b: Beginning) => hasWords(`${b.name} ${b.subject}`, typed);
   const left = mailings
@@ -38,6 +46,7 @@ export function beginnings(words: string, templates: Named[], mailings: Left[]):
     .map(ofMailing)
     .filter(fits);
   const found = [
+    ...documents.map(ofDocument).filter(fits),
     ...templates.map(ofTemplate).filter(fits),
     ...(typed ? left : left.slice(0, LATEST))
   ];
@@ -46,6 +55,11 @@ export function beginnings(words: string, templates: Named[], mailings: Left[]):
 
 function ofTemplate({ id, name, subject }: Named): Beginning {
   return { ...EMPTY, key: `template-${id}`, name, subject, templateId: id };
+}
+
+function ofDocument({ id, name }: Pick<HouseDocument, 'id' | 'name'>): Beginning {
+  const subject = 'A letter on paper, made of this document';
+  return { ...EMPTY, key: `document-${id}`, name, subject, documentId: id };
 }
 
 function ofMailing({ id, name, subject, releasedAt }: Left): Beginning {

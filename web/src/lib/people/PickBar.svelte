@@ -31,6 +31,8 @@
     onwrite: () => void;
     /** Labels for those who are picked. */
     onlabels: () => void;
+    /** A letter on paper to those who are picked. */
+    onletter: () => void;
   }
 
   let {
@@ -48,7 +50,8 @@
     ontakeshown,
     onletgo,
     onwrite,
-    onlabels
+    onlabels,
+    onletter
   }: Props = $props();
 
   const queries = useQueryClient();
@@ -117,6 +120,7 @@
         <button type="button" class={plain} onclick={() => (dialog = 'list')}>List</button>
         <button type="button" class={plain} onclick={() => (dialog = 'task')}>Task</button>
         <button type="button" class={plain} onclick={() => (dialog = 'series')}>Series</button>
+        <button type="button" class={plain} onclick={onletter}>Letter</button>
         <button type="button" class={plain} onclick={onlabels}>Labels</button>
         <button type="button" class={plain} onclick={() => (dialog = 'export')}>Export</button>
         <button

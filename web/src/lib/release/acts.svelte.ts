@@ -82,7 +82,8 @@ export class MailingActs {
   useAgain() {
     return this.#act(async () => {
       const nobody = { parts: [], picks: [], leftOut: [], records: null, recordEach: false };
-      const body = { ...nobody, templateId: null, mailingId: this.writing.mailing.id };
+      const begins = { templateId: null, byPost: false, documentId: null };
+      const body = { ...nobody, ...begins, mailingId: this.writing.mailing.id };
       const begun = await answer(api.POST('/api/mailings', { body }));
       void this.queries.invalidateQueries();
       await goto(`/mailings/${begun.id}`);

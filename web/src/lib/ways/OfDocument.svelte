@@ -34,7 +34,7 @@
   </p>
   <div class="flex min-h-40 flex-1 flex-col px-3.5 pb-2">
     <DocumentSheet
-      path={`/api/documents/${document.id}/file?version=${paper.documentVersion}`}
+      path={`/api/documents/${document.id}/shown?version=${paper.documentVersion}`}
       mark=""
       label="The document as it is"
     />

@@ -34,6 +34,7 @@
   const fields = $derived(people.fields.data?.filter ?? []);
   const allPicked = $derived(people.picked > 0 && people.picked === people.tally.data?.total);
   let writing = $state(false);
+  let onPaper = $state(false);
   let writeTo = $state<number | null>(null);
   let adding = $state(false);
   /** Where there is no room beside the list: whether a person is looked at above it. */
@@ -62,6 +63,14 @@
     if (id === null && (matching === 0 || (people.picked > 0 && people.canBeMailed === 0))) return;
     if (id === null && people.picked === 0) search.selection = takeHere();
     writeTo = id;
+    onPaper = false;
+    writing = true;
+  }
+
+  /** On paper, to whoever is picked, whether or not they can be e-mailed. */
+  function letter() {
+    writeTo = null;
+    onPaper = true;
     writing = true;
   }
 
@@ -202,9 +211,11 @@
   onletgo={() => (search.selection = nobody)}
   onwrite={() => write(null)}
   onlabels={labels}
+  onletter={letter}
 />
 <BeginDialog
   bind:open={writing}
+  {onPaper}
   count={writeTo === null ? people.canBeMailed : 1}
   filter={writeTo === null && search.selection.all ? people.filter : null}
   picks={writeTo !== null ? [writeTo] : [...search.selection.picked]}

@@ -32,6 +32,7 @@ class DemoLoader implements ApplicationRunner {
   private final DemoPast past;
   private final DemoAfterwards afterwards;
   private final DemoAround around;
+  private final DemoDocuments documents;
   private final DataSource database;
   private final JdbcClient sql;
   private final Clock clock;
@@ -42,6 +43,7 @@ class DemoLoader implements ApplicationRunner {
       DemoPast past,
       DemoAfterwards afterwards,
       DemoAround around,
+      DemoDocuments documents,
       DataSource database,
       JdbcClient sql,
       Clock clock) {
@@ -50,6 +52,7 @@ class DemoLoader implements ApplicationRunner {
     this.past = past;
     this.afterwards = afterwards;
     this.around = around;
+    this.documents = documents;
     this.database = database;
     this.sql = sql;
     this.clock = clock;
@@ -65,6 +68,7 @@ class DemoLoader implements ApplicationRunner {
     addPeople();
     around.add();
     addTemplates();
+    documents.add();
     inOne(connection -> past.write(connection, settings));
     continueIds();
     past.enter(settings);

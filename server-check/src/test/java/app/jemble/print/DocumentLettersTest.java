@@ -116,10 +116,10 @@ public class DocumentLettersTest extends ServerTest {
   @Test
   public void aDocumentIsTakenAndItsFieldsAreMatched() {
     byte[] file = TestDocument.file(letter("").parts());
-    Api.Answer made = api.upload("/api/documents?name=Renewal%20letter.docx", file);
+    Api.Answer made = api.upload("/api/documents?name=Quay%20letter.docx", file);
     assertThat(made.status()).as(made.text()).isEqualTo(200);
     document = made.json().get("id").asLong();
-    assertThat(made.json().get("name").asString()).isEqualTo("Renewal letter");
+    assertThat(made.json().get("name").asString()).isEqualTo("Quay letter");
     JsonNode fields = made.json().get("fields");
     assertThat(fields).hasSize(3);
     assertThat(fields.get(0).get("field").asString()).isEqualTo("address.lines");
@@ -185,6 +185,28 @@ public class DocumentLettersTest extends ServerTest {
   }
 
   @Test(dependsOnMethods = "aVersionMoreIsMatchedByHand")
+  public void lettersBeginForWhomeverIsPicked() {
+    Map<String, Object> begin = new HashMap<>();
+    begin.putAll(Map.of("parts", List.of(), "picks", List.of(bo), "leftOut", List.of()));
+    begin.put("documentId", document);
+    long ofDocument = api.post("/api/mailings", begin).json().get("id").asLong();
+    JsonNode made = api.get("/api/mailings/" + ofDocument).json();
+    assertThat(made.get("name").asString()).isEqualTo("Renewal");
+    assertThat(made.get("ways").toString()).isEqualTo("[\"POST\"]");
+    assertThat(made.get("paper").get("documentVersion").asInt()).isEqualTo(3);
+    begin.remove("documentId");
+    begin.put("byPost", true);
+    begin.put("templateId", api.get("/api/templates").json().get(0).get("id").asLong());
+    long ofTemplate = api.post("/api/mailings", begin).json().get("id").asLong();
+    JsonNode written = api.get("/api/mailings/" + ofTemplate).json();
+    assertThat(written.get("paper").get("body").asString())
+        .isEqualTo(written.get("body").asString())
+        .isNotBlank();
+    begin.put("documentId", 999_999);
+    assertThat(api.post("/api/mailings", begin).status()).isEqualTo(404);
+  }
+
+  @Test(dependsOnMethods = "lettersBeginForWhomeverIsPicked")
   public void aProofIsThePersonsDocument() {
     madeOf(2);
     String proofs = "/api/mailings/" + mailing + "/proofs/";

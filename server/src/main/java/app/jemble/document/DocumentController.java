@@ -174,6 +174,14 @@ class DocumentController {
         .body(documents.file(id, version == null ? row.version() : version));
   }
 
+  /** As it looks, each of its fields shown by its own name. */
+  @Needs(Right.SEE)
+  @GetMapping(path = "/{id}/shown", produces = DocumentFile.TYPE)
+  byte[] shown(@PathVariable long id, @RequestParam(required = false) Integer version) {
+    DocumentRow row = documents.find(id);
+    return documents.shown(id, version == null ? row.version() : version);
+  }
+
   /** What it was, the newest first, and what changed in its fields. */
   @Needs(Right.SEE)
   @GetMapping("/{id}/versions")

@@ -33,7 +33,7 @@ public final class DocumentFile {
   private DocumentFile() {}
 
   /** Each part by its name, in order. */
-  static Map<String, byte[]> unpack(byte[] file) {
+  public static Map<String, byte[]> unpack(byte[] file) {
     if (file.length > LARGEST) {
       throw new DocumentRefused("The file is larger than 10 MB. Make its pictures smaller.");
     }

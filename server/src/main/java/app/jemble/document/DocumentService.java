@@ -4,6 +4,8 @@ import app.jemble.access.AccessService;
 import app.jemble.account.AccountService;
 import app.jemble.core.document.DocumentRefused;
 import app.jemble.core.document.DocumentTemplate;
+import app.jemble.core.document.DocumentValue;
+import app.jemble.core.document.Filling;
 import app.jemble.core.exchange.DocumentMatch;
 import app.jemble.core.message.DocumentLetter.Match;
 import app.jemble.core.record.FieldUse;
@@ -106,6 +108,16 @@ public class DocumentService {
     if (mapper.version(id, version) == null) {
       throw none();
     }
+  }
+
+  /** Its name; a problem when there is none that the asker may see. */
+  public String nameOf(long id) {
+    return find(id).name();
+  }
+
+  /** Its newest version. */
+  public int newestOf(long id) {
+    return find(id).version();
   }
 
   List<String> fields(DocumentRow row) {
@@ -320,6 +332,14 @@ public class DocumentService {
       throw Problem.notFound("There is no such version of it.");
     }
     return mapper.file(row.hash()).get(0);
+  }
+
+  /** Its file as it was in a version, each field filled with its own name. */
+  byte[] shown(long id, int version) {
+    DocumentTemplate template = DocumentTemplate.read(DocumentFile.unpack(file(id, version)));
+    Map<String, DocumentValue> names = new LinkedHashMap<>();
+    template.fields().forEach(name -> names.put(name, DocumentValue.words("«" + name + "»")));
+    return DocumentFile.pack(template.fill(new Filling(names, workspace.current().locale())));
   }
 
   List<UsedBy> usedBy(long id) {

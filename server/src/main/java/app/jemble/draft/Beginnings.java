@@ -5,6 +5,7 @@ import app.jemble.cause.Cause;
 import app.jemble.cause.NewCause;
 import app.jemble.core.message.BlankLetter;
 import app.jemble.core.message.MailWording;
+import app.jemble.document.DocumentService;
 import app.jemble.letterhead.LetterheadService;
 import app.jemble.template.TemplateService;
 import app.jemble.workspace.WorkspaceService;
@@ -21,11 +22,17 @@ class Beginnings {
   }
 
   private final TemplateService templates;
+  private final DocumentService documents;
   private final LetterheadService letterheads;
   private final WorkspaceService workspace;
 
-  Beginnings(TemplateService templates, LetterheadService letterheads, WorkspaceService workspace) {
+  Beginnings(
+      TemplateService templates,
+      DocumentService documents,
+      LetterheadService letterheads,
+      WorkspaceService workspace) {
     this.templates = templates;
+    this.documents = documents;
     this.letterheads = letterheads;
     this.workspace = workspace;
   }
@@ -46,5 +53,18 @@ class Beginnings {
         t.topicId(),
         MailWording.by(t.subject(), t.body(), t.letterheadId(), t.promotional())
             .from(t.id(), t.version()));
+  }
+
+  /** An empty page that is called as a document. */
+  Begun ofDocument(long documentId) {
+    return new Begun(
+        documents.nameOf(documentId),
+        workspace.topics().get(0).id(),
+        MailWording.by("", BlankLetter.BODY, letterheads.first(), true));
+  }
+
+  /** The newest version of a document. */
+  int versionOf(long documentId) {
+    return documents.newestOf(documentId);
   }
 }

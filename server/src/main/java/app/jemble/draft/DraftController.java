@@ -48,6 +48,8 @@ class DraftController {
    * @param leftOut people of the parts who are not written to
    * @param mailingId the mailing to begin from once more; with no parts and picks, to the same
    *     audience
+   * @param byPost whether it goes on paper alone, in the words that it begins with
+   * @param documentId the document its letters are made of; it goes on paper then
    */
   record Begin(
       @Schema(nullable = true) BeginRecords records,
@@ -56,7 +58,9 @@ class DraftController {
       List<PersonId> picks,
       List<PersonId> leftOut,
       @Schema(nullable = true) Long templateId,
-      @Schema(nullable = true) Long mailingId) {}
+      @Schema(nullable = true) Long mailingId,
+      @Schema(nullable = true) Boolean byPost,
+      @Schema(nullable = true) Long documentId) {}
 
   /** Records of one kind. */
   record BeginRecords(Related kind, Selection which) {}
@@ -136,7 +140,9 @@ class DraftController {
                 picks,
                 orNone(begin.leftOut()),
                 begin.templateId(),
-                begin.mailingId())));
+                begin.mailingId(),
+                Boolean.TRUE.equals(begin.byPost()) || begin.documentId() != null,
+                begin.documentId())));
   }
 
   private List<Long> ids(BeginRecords about) {

@@ -11,6 +11,9 @@ import app.jemble.cause.NewCause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.cause.Wordings;
 import app.jemble.core.message.MailWording;
+import app.jemble.core.message.PaperWording;
+import app.jemble.core.reach.Channel;
+import app.jemble.core.reach.Ways;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.mailing.MailingFiles;
@@ -66,6 +69,8 @@ public class DraftService {
    * @param templateId the template to begin from, or null
    * @param mailingId the mailing whose texts to begin from, or null; without parts and picks, its
    *     audience too
+   * @param byPost whether it goes on paper alone
+   * @param documentId the document its letters are made of, or null
    */
   public record Beginning(
       Related recordKind,
@@ -75,7 +80,9 @@ public class DraftService {
       List<PersonId> picks,
       List<PersonId> leftOut,
       Long templateId,
-      Long mailingId) {}
+      Long mailingId,
+      boolean byPost,
+      Long documentId) {}
 
   /** Begins a mailing; whom it is for can be said afterwards. */
   @Transactional
@@ -91,11 +98,31 @@ public class DraftService {
       throw Problem.wrong(
           "picks", "At most 100,000 people can be picked by hand; use a filter for more.");
     }
-    return before == null ? fresh(sender, of) : again(before, sender, of);
+    long id = before == null ? fresh(sender, of) : again(before, sender, of);
+    if (of.byPost()) {
+      onPaper(open.find(id), of.documentId());
+    }
+    return id;
+  }
+
+  /** What it says by mail it says on paper, unless a letter is written already. */
+  private void onPaper(Cause cause, Long documentId) {
+    causes.goBy(cause.id(), new Ways(List.of(Channel.POST)));
+    PaperWording paper = wordings.paper(cause);
+    if (documentId != null) {
+      wordings.write(
+          cause,
+          new PaperWording("", "", paper.form(), documentId, beginnings.versionOf(documentId)));
+    } else if (paper.body().isBlank() && !paper.usesDocument()) {
+      wordings.write(cause, paper.saying(wordings.of(cause).written()));
+    }
   }
 
   private long fresh(Account sender, Beginning of) {
-    Beginnings.Begun begun = beginnings.of(of.templateId());
+    Beginnings.Begun begun =
+        of.documentId() == null
+            ? beginnings.of(of.templateId())
+            : beginnings.ofDocument(of.documentId());
     return create(begun.as(sender), begun.wording(), audience(of));
   }
 

@@ -25,7 +25,8 @@ public final class ColumnMatch {
           Map.entry("email", List.of("e mail", "mail", "email address", "e mail address")),
           Map.entry("phone", List.of("telephone", "tel", "mobile", "phone number", "cell")),
           Map.entry(
-              "number", List.of("no", "member number", "membership number", "customer number")),
+              "number",
+              List.of("no", "member no", "member number", "membership number", "customer number")),
           Map.entry("plan", List.of("membership", "membership plan", "membership type")),
           Map.entry("joined_on", List.of("join date", "joined on", "member since", "date joined")),
           Map.entry("renews_on", List.of("renewal", "renewal date", "expires")),
