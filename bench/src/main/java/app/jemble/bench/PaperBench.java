@@ -7,10 +7,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.locks.LockSupport;
 
-/** Labels of ten thousand people, from the press of the button to the file that is kept. */
+/** Labels and letters of thousands, from the press of the button to the file that is kept. */
 final class PaperBench {
 
   private static final int LABELS = 10_000;
+  private static final int DOCUMENTS = 1_000;
   private static final int RUNS = 5;
   private static final long LOOK_MILLIS = 20;
 
@@ -33,6 +34,7 @@ final class PaperBench {
         peaks[i] = heap.peakMegabytes();
       }
       letters(app);
+      documents(app);
       Figures.print("paper.labels.10000.s", "s", seconds);
       Figures.print("paper.peak_mb", "MB", peaks);
       Long octets =
@@ -45,13 +47,39 @@ final class PaperBench {
     }
   }
 
-  /** One page each, of a mailing that is released to all by post. */
+  /** One page each, written here. */
   private static void letters(RunningApp app) {
-    List<Long> people =
-        app.sql
-            .sql("select id from person where archived_at is null order by id limit " + LABELS)
-            .query(Long.class)
-            .list();
+    Map<String, Object> paper = new HashMap<>();
+    paper.putAll(Map.of("subject", "The quay in winter", "body", LETTER.repeat(5)));
+    paper.putAll(Map.of("form", "DIN_B", "documentId", 0, "documentVersion", 0));
+    long mailing = released(app, LABELS, paper);
+    Heap heap = Heap.now();
+    long begun = System.nanoTime();
+    int pages = printed(app, mailing);
+    Figures.print("paper.letters.10000.s", "s", (System.nanoTime() - begun) / 1e9);
+    Figures.print("paper.letters.peak_mb", "MB", heap.peakMegabytes());
+    System.out.printf(Locale.ROOT, "paper.letters.pages: %,d%n", pages);
+  }
+
+  /** The boatyard's own letter: eight fields, a header that is each reader's own. */
+  private static void documents(RunningApp app) {
+    long document = app.api.get("/api/documents").json().get(0).get("id").asLong();
+    Map<String, Object> paper = new HashMap<>(Map.of("subject", "", "body", "", "form", "DIN_B"));
+    paper.putAll(Map.of("documentId", document, "documentVersion", 1));
+    long mailing = released(app, DOCUMENTS, paper);
+    Heap heap = Heap.now();
+    long begun = System.nanoTime();
+    int letters = printed(app, mailing);
+    if (letters != DOCUMENTS) {
+      throw new IllegalStateException(letters + " were printed of " + DOCUMENTS);
+    }
+    Figures.print("paper.docx.1000.s", "s", (System.nanoTime() - begun) / 1e9);
+    Figures.print("paper.docx.peak_mb", "MB", heap.peakMegabytes());
+  }
+
+  /** A mailing that is released to all by post and waits to be printed. */
+  private static long released(RunningApp app, int many, Map<String, Object> paper) {
+    List<Long> people = people(app, many);
     app.sql.sql("update workspace set hold_seconds = 0").update();
     Map<String, Object> begin =
         new HashMap<>(Map.of("parts", List.of(), "picks", people, "leftOut", List.of()));
@@ -62,9 +90,7 @@ final class PaperBench {
     change.put("topicId", 3);
     change.put("ways", List.of("POST"));
     change.put("picks", people);
-    change.put(
-        "paper",
-        Map.of("subject", "The quay in winter", "body", LETTER.repeat(5), "form", "DIN_B"));
+    change.put("paper", paper);
     app.api.put("/api/mailings/" + id, change);
     int version = app.api.get("/api/mailings/" + id).json().get("version").asInt();
     app.api.post("/api/mailings/" + id + "/release", Map.of("version", version));
@@ -72,22 +98,25 @@ final class PaperBench {
     while (app.api.get(path).json().get("toPrint").asInt() < people.size()) {
       LockSupport.parkNanos(LOOK_MILLIS * 1_000_000);
     }
-    Heap heap = Heap.now();
-    long begun = System.nanoTime();
+    return id;
+  }
+
+  /** Prints all that wait, until they are printed. */
+  private static int printed(RunningApp app, long mailing) {
     Map<String, Object> how = Map.of("duplex", false, "order", "POSTCODE");
-    long run = app.api.post(path, how).json().get("id").asLong();
-    while (!app.api
-        .get("/api/letter-runs/" + run)
-        .json()
-        .get("state")
-        .asString()
-        .equals("PRINTED")) {
+    String letters = "/api/mailings/" + mailing + "/letters";
+    String path = "/api/letter-runs/" + app.api.post(letters, how).json().get("id").asLong();
+    while (!app.api.get(path).json().get("state").asString().equals("PRINTED")) {
       LockSupport.parkNanos(LOOK_MILLIS * 1_000_000);
     }
-    Figures.print("paper.letters.10000.s", "s", (System.nanoTime() - begun) / 1e9);
-    Figures.print("paper.letters.peak_mb", "MB", heap.peakMegabytes());
-    int pages = app.api.get("/api/letter-runs/" + run).json().get("pages").asInt();
-    System.out.printf(Locale.ROOT, "paper.letters.pages: %,d%n", pages);
+    return app.api.get(path).json().get("pages").asInt();
+  }
+
+  private static List<Long> people(RunningApp app, int many) {
+    return app.sql
+        .sql("select id from person where archived_at is null order by id limit " + many)
+        .query(Long.class)
+        .list();
   }
 
   private static void everybodyHasAnAddress(RunningApp app) {
@@ -105,11 +134,7 @@ final class PaperBench {
   private static double labels(RunningApp app) {
     Map<String, Object> everybody =
         Map.of("match", "ALL", "conditions", List.of(), "related", List.of(), "groups", List.of());
-    List<Long> people =
-        app.sql
-            .sql("select id from person where archived_at is null order by id limit " + LABELS)
-            .query(Long.class)
-            .list();
+    List<Long> people = people(app, LABELS);
     Map<String, Object> who = Map.of("filter", everybody, "picks", people);
     long id = app.api.post("/api/print-runs", Map.of("who", who)).json().get("id").asLong();
     long begun = System.nanoTime();
