@@ -8,6 +8,7 @@
   import DayField from '$lib/ui/DayField.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Progress from '$lib/ui/Progress.svelte';
+  import EachFile from './EachFile.svelte';
   import { manyLetters, printedWords } from './letters';
 
   interface Props {
@@ -74,6 +75,7 @@
         rel="noopener">{run.ofDocument ? 'Download these letters' : 'Open these pages'}</a
       >
     </span>
+    <EachFile runId={run.id} />
     {#if mayWrite}
       <button
         type="button"

@@ -9,10 +9,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Eventually;
 import app.jemble.core.document.TestDocument;
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.testng.annotations.BeforeClass;
@@ -86,7 +90,7 @@ public class DocumentsTest extends BrowserTest {
   @Test(dependsOnMethods = "itIsBroughtInAndItsFieldsShowWhatTheyStandFor")
   public void aFileThatIsNoneIsRefusedWithASentence() {
     page.getByLabel("The next version")
-        .setInputFiles(new FilePayload("x.docx", TYPE, "no".getBytes()));
+        .setInputFiles(new FilePayload("x.docx", TYPE, new byte[] {1, 2}));
     assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("This is no .docx document");
   }
 
@@ -108,6 +112,14 @@ public class DocumentsTest extends BrowserTest {
     assertAccessible("a letter of a document on the bench");
   }
 
+  private static byte[] octets(Download file) {
+    try (InputStream in = file.createReadStream()) {
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   @Test(dependsOnMethods = "lettersAreMadeOfItForWhoIsPicked")
   public void theyArePrintedAndPosted() {
     press("Control+Enter");
@@ -122,6 +134,10 @@ public class DocumentsTest extends BrowserTest {
         .contains("Bo")
         .contains("No boat yet.")
         .doesNotContain("MERGEFIELD");
+    letters.getByText("A file for each").click();
+    page.getByLabel("Each is called").fill("{{first_name}} in winter");
+    Download each = page.waitForDownload(() -> page.getByText("Download all in one .zip").click());
+    assertThat(TestDocument.parts(octets(each)).keySet()).containsExactly("Bo in winter.docx");
     button("Posted today").click();
     assertThat(page.getByText("1 letter posted.")).isVisible();
     Eventually.holds(

@@ -12,9 +12,11 @@ import app.jemble.ServerTest;
 import app.jemble.core.document.TestDocument;
 import java.io.IOException;
 import java.net.URI;
+import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -84,6 +86,10 @@ public class DocumentLettersTest extends ServerTest {
       Thread.currentThread().interrupt();
       throw new IllegalStateException(e);
     }
+  }
+
+  private static String encoded(String words) {
+    return URLEncoder.encode(words, StandardCharsets.UTF_8);
   }
 
   private String text(String path) {
@@ -249,6 +255,12 @@ public class DocumentLettersTest extends ServerTest {
     assertThat(printed.get(0).get("words").asString()).contains("Number seven!");
     long message = printed.get(0).get("messageId").asLong();
     assertThat(text(path + "/letters/" + message)).contains("BO").doesNotContain("CY");
+    Map<String, byte[]> each =
+        TestDocument.parts(octets(path + "/each?names=" + encoded("{{last_name}}/{{first_name}}")));
+    assertThat(each.keySet()).containsExactly("Post Else.docx", "Post Cy.docx");
+    assertThat(TestDocument.text(TestDocument.parts(each.get("Post Else.docx")), TEXT))
+        .contains("BO");
+    assertThat(api.get(path + "/each?names=" + encoded("{{nobody}}")).status()).isEqualTo(422);
     String today = java.time.LocalDate.ofInstant(clock.instant(), java.time.ZoneOffset.UTC) + "";
     assertThat(api.put(path + "/posted", Map.of("day", today)).status()).isEqualTo(200);
     assertThat(api.get("/api/people/" + bo + "/between").json().toString())

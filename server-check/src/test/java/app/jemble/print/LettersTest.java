@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jemble.Api;
 import app.jemble.Eventually;
 import app.jemble.ServerTest;
+import app.jemble.core.document.TestDocument;
 import app.jemble.core.paper.Box;
 import app.jemble.core.paper.LetterForm;
 import java.io.IOException;
@@ -159,6 +160,13 @@ public class LettersTest extends ServerTest {
     Path pdf = file("/api/letter-runs/" + run + "/file");
     assertThat(OtherReader.run("pdftotext", pdf.toString(), "-")).contains("Dear Bo,");
     assertThat(OtherReader.run("qpdf", "--check", pdf.toString())).contains("No syntax");
+    Map<String, byte[]> each = TestDocument.parts(octets("/api/letter-runs/" + run + "/each"));
+    assertThat(each.keySet()).containsExactly("Post Bo.pdf");
+    Path one = Files.createTempFile("letter", ".pdf");
+    one.toFile().deleteOnExit();
+    Files.write(one, each.get("Post Bo.pdf"));
+    assertThat(OtherReader.run("pdftotext", one.toString(), "-")).contains("Dear Bo,");
+    assertThat(OtherReader.run("qpdf", "--check", one.toString())).contains("No syntax");
   }
 
   @Test(dependsOnMethods = "allThatWaitArePrintedOnce")

@@ -86,6 +86,24 @@ interface LetterItemMapper {
       @Param("first") Long[] first,
       @Param("pages") Long[] pages);
 
+  @Select(
+      """
+      select person_id, first_page, pages
+      from print_item
+      where run_id = #{run} and pages is not null
+      order by first_page
+      offset #{from} limit #{most}
+      """)
+  List<LetterItems.Lying> lying(
+      @Param("run") long run, @Param("from") int from, @Param("most") int most);
+
+  @Update(
+      """
+      update print_item set first_page = null, pages = null, filled = null
+      where run_id = #{run} and pages is not null
+      """)
+  int forgetPrinted(long run);
+
   @Update(
       """
       update print_item i

@@ -36,6 +36,13 @@ public class LetterItems {
       MessageId messageId, String subject, String words, int firstPage, int pages) {}
 
   /**
+   * Whose letter lies where.
+   *
+   * @param firstPage from 0; of documents the letter, from 0
+   */
+  public record Lying(PersonId personId, int firstPage, int pages) {}
+
+  /**
    * A run of letters that is begun.
    *
    * @param paper what its letters say and what they are made of
@@ -141,6 +148,20 @@ public class LetterItems {
         .map(filled -> json.readValue(filled, Filled.class))
         .map(f -> new Filling(f.values(), Locale.forLanguageTag(f.language())))
         .toList();
+  }
+
+  /**
+   * Where letters lie in the file of their run, in order.
+   *
+   * @param from how many are passed over
+   */
+  public List<Lying> lying(long run, int from, int most) {
+    return mapper.lying(run, from, most);
+  }
+
+  /** What was noted of letters that were printed by whoever did not come to the end. */
+  public void forgetPrinted(long run) {
+    mapper.forgetPrinted(run);
   }
 
   /** All letters of a run, as they were printed. */

@@ -48,6 +48,7 @@ class DocumentWriter implements RunWriter {
 
   @Override
   public int write(PrintRun run, Path file, Progress progress) throws IOException {
+    items.forgetPrinted(run.id());
     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file));
         JoinedFile joined = new JoinedFile(template(run), out, run.duplex())) {
       int done = 0;

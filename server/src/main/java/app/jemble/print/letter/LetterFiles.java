@@ -1,5 +1,6 @@
 package app.jemble.print.letter;
 
+import app.jemble.core.merge.Template;
 import app.jemble.document.DocumentFile;
 import app.jemble.print.LetterItems.Printed;
 import app.jemble.print.PrintFiles;
@@ -16,12 +17,18 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 @Component
 class LetterFiles {
 
+  private static final MediaType ZIP = MediaType.parseMediaType("application/zip");
+
   private final PrintFiles files;
   private final DocumentWriter documents;
+  private final EachLetter each;
+  private final LetterNaming naming;
 
-  LetterFiles(PrintFiles files, DocumentWriter documents) {
+  LetterFiles(PrintFiles files, DocumentWriter documents, EachLetter each, LetterNaming naming) {
     this.files = files;
     this.documents = documents;
+    this.each = each;
+    this.naming = naming;
   }
 
   /**
@@ -44,11 +51,31 @@ class LetterFiles {
         : files.answer(run, first, first + letter.pages() - 1, name);
   }
 
-  private ResponseEntity<StreamingResponseBody> document(
-      PrintRun run, Integer from, Integer to, String name) {
+  /**
+   * Each letter as a file of its own, in one .zip.
+   *
+   * @param names what each is called, with merge fields; null for the usual
+   */
+  ResponseEntity<StreamingResponseBody> each(PrintRun run, String names) {
+    mustBePrinted(run);
+    Template called = naming.read(names);
+    return ResponseEntity.ok()
+        .contentType(ZIP)
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            "attachment; filename=\"letters-" + run.id() + ".zip\"")
+        .body(out -> each.write(run, called, out));
+  }
+
+  private static void mustBePrinted(PrintRun run) {
     if (run.state() != RunState.PRINTED) {
       throw Problem.conflict("It has not been printed.");
     }
+  }
+
+  private ResponseEntity<StreamingResponseBody> document(
+      PrintRun run, Integer from, Integer to, String name) {
+    mustBePrinted(run);
     int first = from == null ? 1 : from;
     int last = to == null ? run.pages() : to;
     if (first < 1 || last > run.pages() || first > last) {

@@ -207,4 +207,16 @@ class LetterRunController {
     PrintRun run = runs.find(id);
     return files.answer(run, from, to);
   }
+
+  /**
+   * Each letter as a file of its own.
+   *
+   * @param names what each is called, with merge fields; left out for their readers' names
+   */
+  @Needs(Right.EXPORT)
+  @GetMapping(path = "/letter-runs/{id}/each", produces = "application/zip")
+  ResponseEntity<StreamingResponseBody> each(
+      @PathVariable long id, @RequestParam(required = false) String names) {
+    return files.each(runs.find(id), names);
+  }
 }

@@ -49,6 +49,7 @@ class LetterWriter implements RunWriter {
 
   @Override
   public int write(PrintRun run, Path file, Progress progress) throws IOException {
+    items.forgetPrinted(run.id());
     try (LettersPdf pdf =
         LettersPdf.forPrinter(fonts, pictures, run.name(), workspace.current().locale())) {
       int done = 0;
