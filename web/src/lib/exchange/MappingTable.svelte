@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { FilterField, ImportChoices, ImportState } from '$lib/api/types';
   import { Select } from 'flowbite-svelte';
+  import { WHOLE_ADDRESS } from './steps';
 
   interface Props {
     columns: ImportState['columns'];
@@ -18,7 +19,8 @@
       .map((f) => ({
         value: f.name,
         name: f.name === 'name' ? 'Name, first and last in one' : f.label
-      }))
+      })),
+    WHOLE_ADDRESS
   ]);
 
   function set(index: number, field: string) {

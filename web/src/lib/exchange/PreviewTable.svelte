@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { FilterField, ImportState } from '$lib/api/types';
 
+  import { WHOLE_ADDRESS } from './steps';
+
   interface Props {
     state: ImportState;
     fields: FilterField[];
@@ -18,7 +20,10 @@
     same: 'text-soft'
   };
 
-  const label = (name: string) => fields.find((f) => f.name === name)?.label ?? name;
+  const label = (name: string) =>
+    name === WHOLE_ADDRESS.value
+      ? 'Postal address'
+      : (fields.find((f) => f.name === name)?.label ?? name);
 </script>
 
 <!-- What scrolls must be reachable by key. -->

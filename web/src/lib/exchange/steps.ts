@@ -1,6 +1,9 @@
 import { answer, api, send } from '$lib/api/client';
 import type { ImportState } from '$lib/api/types';
 
+/** A column that holds a whole address: it is parted as the rows are read. */
+export const WHOLE_ADDRESS = { value: 'address.lines', name: 'Postal address, all in one' };
+
 /** How a file may be written, for whoever knows it better than the file says. */
 export const encodings = [
   { name: '', words: 'as the file itself says' },

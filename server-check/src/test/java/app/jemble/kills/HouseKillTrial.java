@@ -39,7 +39,8 @@ public final class HouseKillTrial {
    * What came of it.
    *
    * @param moments how often one was killed at each
-   * @param slowest from a kill to when a mail that came after it was read
+   * @param slowest from a kill, or from the next start where both were killed, to when a mail that
+   *     came after it was read
    */
   public record Outcome(Map<Moment, Integer> moments, HouseTally tally, Duration slowest) {}
 
@@ -83,6 +84,8 @@ public final class HouseKillTrial {
       for (int kill = 0; kill < setting.kills(); kill++) {
         Moment moment = Moment.values()[kill % Moment.values().length];
         moments.merge(moment, 1, Integer::sum);
+        // Whoever is killed leaves the other behind; how long a start takes is not asked here.
+        house.await("both are up", LIMIT, () -> house.isUp(0) && house.isUp(1));
         killAt(moment, house.either());
         probe(kill);
       }
@@ -122,8 +125,9 @@ public final class HouseKillTrial {
     }
   }
 
-  /** How long the mailbox is not read after a kill. */
+  /** How long the mailbox is not read after a kill, while there is a process. */
   private void probe(int kill) {
+    house.await("one of them is up", LIMIT, () -> house.isUp(0) || house.isUp(1));
     long killed = System.nanoTime();
     String identity = mail.probe(kill);
     house.await("mail " + identity + " is read", TO_READ, () -> isRead(identity));

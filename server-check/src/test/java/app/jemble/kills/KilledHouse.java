@@ -4,6 +4,8 @@ import app.jemble.Api;
 import app.jemble.standins.PostOffice;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.Socket;
+import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -79,6 +81,16 @@ final class KilledHouse implements AutoCloseable {
     processes.kill(which);
     if (random.nextInt(BOTH_OF) == 0) {
       processes.kill(1 - which);
+    }
+  }
+
+  /** Whether one takes connections. */
+  boolean isUp(int which) {
+    URI address = URI.create(processes.address(which));
+    try (Socket socket = new Socket(address.getHost(), address.getPort())) {
+      return socket.isConnected();
+    } catch (IOException down) {
+      return false;
     }
   }
 

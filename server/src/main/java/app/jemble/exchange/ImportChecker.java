@@ -2,6 +2,7 @@ package app.jemble.exchange;
 
 import app.jemble.account.AccountService;
 import app.jemble.core.exchange.ColumnMatch;
+import app.jemble.core.paper.Country;
 import app.jemble.core.reach.ConsentFields;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.PersonId;
@@ -76,7 +77,13 @@ class ImportChecker {
 
   private void readRows(long id, ImportChoices choices, FieldCatalogue fields) {
     RowReader reader =
-        new RowReader(choices, fields, workspace.reader(choices.days()), accounts.all(), fieldJson);
+        new RowReader(
+            choices,
+            fields,
+            workspace.reader(choices.days()),
+            accounts.all(),
+            new Country(workspace.current().region()),
+            fieldJson);
     int after = 0;
     int done = 0;
     while (true) {

@@ -1,5 +1,6 @@
 package app.jemble.exchange;
 
+import app.jemble.core.exchange.ColumnMatch;
 import app.jemble.core.reach.ConsentFields;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -138,8 +139,11 @@ class ImportRunner {
   private static List<Field> mapped(ImportChoices choices, FieldCatalogue fields) {
     Set<String> names = new TreeSet<>(Set.of("kind"));
     for (String column : choices.columns()) {
-      if ("name".equals(column)) {
+      if (ColumnMatch.WHOLE_NAME.equals(column)) {
         names.addAll(List.of("first_name", "last_name"));
+      } else if (ColumnMatch.WHOLE_ADDRESS.equals(column)) {
+        names.addAll(ColumnMatch.PARTS_OF_ADDRESS);
+        names.add("address.country");
       } else if (column != null) {
         names.add(column);
       }

@@ -153,6 +153,10 @@ class ImportService {
         throw Problem.wrong("columns", "Two columns are both “" + label + "”.");
       }
     }
+    if (seen.contains(ColumnMatch.WHOLE_ADDRESS)
+        && seen.stream().anyMatch(ColumnMatch.PARTS_OF_ADDRESS::contains)) {
+      throw Problem.wrong("columns", "The address is there as a whole and in parts; take one.");
+    }
     if (seen.isEmpty()) {
       throw Problem.wrong("columns", "No column is a field yet.");
     }

@@ -4,6 +4,9 @@ import static app.jemble.core.record.Words.fold;
 
 import app.jemble.account.Account;
 import app.jemble.core.exchange.ColumnMatch;
+import app.jemble.core.paper.Country;
+import app.jemble.core.paper.PostalLines.Postal;
+import app.jemble.core.paper.PostalReading;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -17,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /** Reads the cells of a row as values of fields, and finds what the person is known by. */
 final class RowReader {
@@ -26,7 +30,7 @@ final class RowReader {
    *
    * @param values a JSON object by field name; empty cells are left out
    * @param problem why the row cannot be taken, or null
-   * @param note which cells were left out, where the rest is taken; or null
+   * @param note which cells were left out or not parted, where the rest is taken; or null
    * @param key what the person is known by: e: and an e-mail, n: and a number, p: with name and
    *     postcode; null when the row says none of them
    */
@@ -37,23 +41,27 @@ final class RowReader {
   private final FieldReader reader;
   private final FieldJson json;
   private final Map<String, String> logins = new LinkedHashMap<>();
-  private final Field first;
-  private final Field last;
+  private final FieldCatalogue fields;
+  private final Country house;
 
+  /**
+   * @param house the country of addresses that name none
+   */
   RowReader(
       ImportChoices choices,
       FieldCatalogue fields,
       FieldReader reader,
       List<Account> colleagues,
+      Country house,
       FieldJson json) {
     this.choices = choices;
+    this.fields = fields;
     this.reader = reader;
+    this.house = house;
     this.json = json;
     for (String column : choices.columns()) {
       columns.add(column == null ? null : fields.find(column).orElseThrow());
     }
-    first = fields.find("first_name").orElseThrow();
-    last = fields.find("last_name").orElseThrow();
     for (Account colleague : colleagues) {
       logins.put(fold(colleague.login()), colleague.login());
       logins.put(fold(colleague.name()), colleague.login());
@@ -69,7 +77,7 @@ final class RowReader {
       Field field = columns.get(i);
       if (field != null && !cells.get(i).isBlank()) {
         try {
-          take(field, cells.get(i), language, values);
+          take(field, cells.get(i), language, values, notes);
         } catch (FieldException wrong) {
           if (isKey(field)) {
             return new Read(json.writeAll(values), wrong.getMessage(), null, null);
@@ -88,6 +96,7 @@ final class RowReader {
       case NAME_AND_POSTCODE ->
           field.name().equals(ColumnMatch.WHOLE_NAME)
               || field.name().equals("address.postcode")
+              || field.name().equals(ColumnMatch.WHOLE_ADDRESS)
               || field.name().endsWith("_name");
     };
   }
@@ -102,11 +111,18 @@ final class RowReader {
     return Locale.ROOT;
   }
 
-  private void take(Field field, String cell, Locale language, Map<String, FieldValue> values) {
+  private void take(
+      Field field,
+      String cell,
+      Locale language,
+      Map<String, FieldValue> values,
+      List<String> notes) {
     if (field.name().equals(ColumnMatch.WHOLE_NAME)) {
       FullName name = FullName.of(cell, language);
-      put(first, reader.read(first, name.first()), values);
-      put(last, reader.read(last, name.last()), values);
+      part("first_name", name.first(), values);
+      part("last_name", name.last(), values);
+    } else if (field.name().equals(ColumnMatch.WHOLE_ADDRESS)) {
+      address(cell, values, notes);
     } else if (field.name().equals("owner")) {
       String login = logins.get(fold(cell.strip()));
       if (login == null) {
@@ -116,6 +132,24 @@ final class RowReader {
     } else {
       put(field, reader.read(field, cell), values);
     }
+  }
+
+  /** In its parts; what cannot be parted stands whole as the street, and is said. */
+  private void address(String cell, Map<String, FieldValue> values, List<String> notes) {
+    Optional<Postal> read = PostalReading.of(cell, house);
+    if (read.isEmpty()) {
+      notes.add("The address cannot be parted and stands whole as the street: " + cell.strip());
+    }
+    Postal address = read.orElseGet(() -> new Postal(cell.strip(), "", "", ""));
+    part("address.street", address.street(), values);
+    part("address.postcode", address.postcode(), values);
+    part("address.place", address.place(), values);
+    part("address.country", address.country(), values);
+  }
+
+  private void part(String name, String text, Map<String, FieldValue> values) {
+    Field field = fields.find(name).orElseThrow();
+    put(field, reader.read(field, text), values);
   }
 
   private static void put(Field field, FieldValue value, Map<String, FieldValue> values) {

@@ -1,5 +1,7 @@
 package app.jemble.core.exchange;
 
+import app.jemble.core.paper.PostalField;
+import app.jemble.core.paper.PostalReading;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
@@ -53,6 +55,13 @@ public final class ColumnMatch {
    */
   public static final String WHOLE_NAME = "name";
 
+  /** A column that holds a whole postal address; see {@link PostalReading}. */
+  public static final String WHOLE_ADDRESS = PostalField.NAME;
+
+  /** Columns that hold parts of one. */
+  public static final List<String> PARTS_OF_ADDRESS =
+      List.of("address.street", "address.postcode", "address.place");
+
   private ColumnMatch() {}
 
   /**
@@ -87,14 +96,32 @@ public final class ColumnMatch {
         proposed[pair.column()] = pair.field();
       }
     }
+    wholeAddress(proposed, samples);
     return Arrays.asList(proposed);
+  }
+
+  /** Where nothing else of an address has a column, one of several pieces is the whole of it. */
+  private static void wholeAddress(String[] proposed, List<List<String>> samples) {
+    List<String> columns = Arrays.asList(proposed);
+    int street = columns.indexOf("address.street");
+    boolean alone = PARTS_OF_ADDRESS.stream().filter(columns::contains).count() == 1;
+    if (street >= 0 && alone && inPieces(samples.get(street))) {
+      proposed[street] = WHOLE_ADDRESS;
+    }
+  }
+
+  private static boolean inPieces(List<String> cells) {
+    List<String> filled = cells.stream().filter(c -> !c.isBlank()).toList();
+    long parted = filled.stream().filter(c -> c.strip().matches("(?s).*[,;\\n].*")).count();
+    return !filled.isEmpty() && parted * 2 > filled.size();
   }
 
   /** Whether a column of a file can be a field. */
   public static boolean mayBe(Field field) {
     return field.allows(FieldUse.EDIT)
         || field.allows(FieldUse.BRING_IN)
-        || field.name().equals(WHOLE_NAME);
+        || field.name().equals(WHOLE_NAME)
+        || field.name().equals(WHOLE_ADDRESS);
   }
 
   private record Pair(int column, String field, double likeness) {}
