@@ -175,7 +175,7 @@ final class PartReader {
     return any;
   }
 
-  private static boolean hasMarks(Node node) {
+  static boolean hasMarks(Node node) {
     return Markup.children(node).stream()
         .anyMatch(each -> each instanceof ProcessingInstruction || hasMarks(each));
   }

@@ -66,7 +66,7 @@ final class Sections {
       end = end.getPreviousSibling();
     }
     Element look = Markup.is(end, "p") ? Markup.child(end, "pPr") : null;
-    if (!Markup.is(end, "p") || look != null && hasMark(look)) {
+    if (!Markup.is(end, "p") || look != null && PartReader.hasMarks(look)) {
       String open = "<" + prefix + "p><" + prefix + "pPr>";
       Piece.LetterEnd paragraph =
           new Piece.LetterEnd(open, "</" + prefix + "pPr></" + prefix + "p>");
@@ -78,11 +78,6 @@ final class Sections {
       end.insertBefore(look, end.getFirstChild());
     }
     look.insertBefore(part.mark(new Piece.LetterEnd("", "")), Markup.child(look, "pPrChange"));
-  }
-
-  private static boolean hasMark(Element look) {
-    return Markup.children(look).stream()
-        .anyMatch(n -> n.getNodeType() == Node.PROCESSING_INSTRUCTION_NODE);
   }
 
   private Element element(Element beside, String name) {

@@ -1,7 +1,6 @@
 package app.jemble.print.letter;
 
 import app.jemble.core.document.DocumentTemplate;
-import app.jemble.core.document.Filling;
 import app.jemble.core.merge.Template;
 import app.jemble.core.paper.LetterNames;
 import app.jemble.core.record.PersonId;
@@ -32,7 +31,14 @@ class EachLetter {
 
   /** One letter of a run, written on its own. */
   private interface OneLetter {
-    void write(Lying letter, OutputStream out) throws IOException;
+    void write(OutputStream out) throws IOException;
+  }
+
+  /** The letters of a run, some at a time. */
+  private interface Letters {
+
+    /** Those that lie in these places, each on its own. */
+    List<OneLetter> of(List<Lying> some);
   }
 
   private final LetterItems items;
@@ -55,7 +61,7 @@ class EachLetter {
   void write(PrintRun run, Template names, OutputStream out) throws IOException {
     if (run.isOfDocument()) {
       DocumentTemplate template = documents.template(run);
-      write(run, names, ".docx", (letter, file) -> file.write(filled(run, template, letter)), out);
+      write(run, names, ".docx", some -> filled(run, template, some), out);
       return;
     }
     Path whole = Files.createTempFile("jemble-print", ".pdf");
@@ -65,16 +71,22 @@ class EachLetter {
       }
       try (PDDocument all =
           Loader.loadPDF(whole.toFile(), IOUtils.createTempFileOnlyStreamCache())) {
-        write(run, names, ".pdf", (letter, file) -> pages(all, letter, file), out);
+        write(run, names, ".pdf", some -> pages(all, some), out);
       }
     } finally {
       Files.deleteIfExists(whole);
     }
   }
 
-  private byte[] filled(PrintRun run, DocumentTemplate template, Lying letter) {
-    Filling filling = items.fillings(run.id(), letter.firstPage(), 1).get(0);
-    return DocumentFile.pack(template.fill(filling));
+  /** They lie one after another, as what they were filled with does. */
+  private List<OneLetter> filled(PrintRun run, DocumentTemplate template, List<Lying> some) {
+    return items.fillings(run.id(), some.get(0).firstPage(), some.size()).stream()
+        .map(filling -> (OneLetter) out -> out.write(DocumentFile.pack(template.fill(filling))))
+        .toList();
+  }
+
+  private static List<OneLetter> pages(PDDocument all, List<Lying> some) {
+    return some.stream().map(letter -> (OneLetter) out -> pages(all, letter, out)).toList();
   }
 
   private static void pages(PDDocument all, Lying letter, OutputStream out) throws IOException {
@@ -86,7 +98,7 @@ class EachLetter {
     }
   }
 
-  private void write(PrintRun run, Template names, String ending, OneLetter one, OutputStream out)
+  private void write(PrintRun run, Template names, String ending, Letters letters, OutputStream out)
       throws IOException {
     LetterNames called = new LetterNames(ending);
     ZipOutputStream zip = new ZipOutputStream(out);
@@ -94,9 +106,11 @@ class EachLetter {
     List<Lying> some = items.lying(run.id(), done, CHUNK);
     while (!some.isEmpty()) {
       Map<PersonId, String> wanted = naming.of(names, some.stream().map(Lying::personId).toList());
-      for (Lying letter : some) {
-        zip.putNextEntry(new ZipEntry(called.next(wanted.getOrDefault(letter.personId(), ""))));
-        one.write(letter, new KeptOpen(zip));
+      List<OneLetter> each = letters.of(some);
+      for (int i = 0; i < some.size(); i++) {
+        String name = called.next(wanted.getOrDefault(some.get(i).personId(), ""));
+        zip.putNextEntry(new ZipEntry(name));
+        each.get(i).write(new KeptOpen(zip));
         zip.closeEntry();
       }
       done += some.size();
