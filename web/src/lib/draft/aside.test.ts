@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { api } from '$lib/api/client';
-import type { WholeMailing } from '$lib/api/types';
+import type { Colleague, WholeMailing } from '$lib/api/types';
+import { session } from '$lib/session/session.svelte';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { forget, keepAside, keptAside } from './aside';
 import { Writing } from './writing.svelte';
@@ -19,6 +20,7 @@ const mailing = {
 } as unknown as WholeMailing;
 
 afterEach(() => {
+  session.colleague = null;
   localStorage.clear();
   vi.restoreAllMocks();
   vi.useRealTimers();
@@ -32,6 +34,14 @@ describe('words that are not saved yet', () => {
     forget('5');
     expect(keptAside('5')).toBeNull();
   });
+  it('are not shown to the next colleague at the same browser', () => {
+    session.colleague = { id: 1 } as Colleague;
+    keepAside('5', 3, { subject: 'Mine' });
+    session.colleague = { id: 2 } as Colleague;
+    expect(keptAside('5')).toBeNull();
+    session.colleague = { id: 1 } as Colleague;
+    expect(keptAside('5')).not.toBeNull();
+  });
   it('come back when the page was lost, and are saved', async () => {
     vi.useFakeTimers();
     const put = vi.spyOn(api, 'PUT').mockImplementation((() =>
@@ -40,7 +50,7 @@ describe('words that are not saved yet', () => {
         response: new Response()
       })) as never);
     localStorage.setItem(
-      'jemble.unsaved.5',
+      'jemble.unsaved.0.5',
       JSON.stringify({ version: 3, written: { ...mailing, subject: 'Lost', body: '<p>Lost</p>' } })
     );
     const writing = new Writing(mailing);
@@ -51,7 +61,7 @@ describe('words that are not saved yet', () => {
   });
   it('never take the place of what somebody saved since', () => {
     localStorage.setItem(
-      'jemble.unsaved.5',
+      'jemble.unsaved.0.5',
       JSON.stringify({ version: 2, written: { ...mailing, subject: 'Old', body: '<p>Old</p>' } })
     );
     const writing = new Writing(mailing);
@@ -64,7 +74,7 @@ describe('words that are not saved yet', () => {
     expect(keptAside('5')).toBeNull();
   });
   it('that cannot be read are as if they were not there', () => {
-    localStorage.setItem('jemble.unsaved.5', '{');
+    localStorage.setItem('jemble.unsaved.0.5', '{');
     expect(keptAside('5')).toBeNull();
   });
 });

@@ -1,3 +1,5 @@
+import { session } from '$lib/session/session.svelte';
+
 /** What is not saved yet, kept in this browser, so that a lost page or connection loses nothing. */
 
 export interface Aside<T> {
@@ -5,7 +7,8 @@ export interface Aside<T> {
   written: T;
 }
 
-const key = (what: string) => `jemble.unsaved.${what}`;
+/** Each colleague's own: the next one at the same browser is not shown it. */
+const key = (what: string) => `jemble.unsaved.${session.colleague?.id ?? 0}.${what}`;
 
 /** Keeps something under a name, such as "5" for a mailing and "5.12" for one person's words. */
 export function keepAside(what: string, version: number, written: unknown) {

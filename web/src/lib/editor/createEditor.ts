@@ -80,7 +80,10 @@ export function createEditor(wanted: Wanted): Editor {
       handlePaste: (_, event) => takePictures(wanted, event.clipboardData),
       handleDrop: (_, event) => takePictures(wanted, event.dataTransfer)
     },
-    onUpdate: ({ editor }) => wanted.onchange(editor.getHTML())
+    // A line that the editor itself puts at the end when it is entered is nobody's change.
+    onUpdate: ({ editor, transaction }) => {
+      if (transaction.docChanged) wanted.onchange(editor.getHTML());
+    }
   });
 }
 

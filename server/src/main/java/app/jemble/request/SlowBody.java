@@ -72,7 +72,7 @@ final class SlowBody {
     long begun = System.nanoTime();
     long lastCame = begun;
     byte[] piece = new byte[8_192];
-    while (in.read < length && length - in.read <= MOST_REST) {
+    while (!in.closed && in.read < length && length - in.read <= MOST_REST) {
       if (in.isFinished()) {
         return true;
       }
@@ -117,6 +117,9 @@ final class SlowBody {
     private final long begun = System.nanoTime();
     private long read;
 
+    /** Whoever read it was done with it, as when the sender had gone away. */
+    private boolean closed;
+
     Paced(ServletInputStream in) {
       this.in = in;
     }
@@ -145,6 +148,12 @@ final class SlowBody {
     @Override
     public int available() throws IOException {
       return in.available();
+    }
+
+    @Override
+    public void close() throws IOException {
+      closed = true;
+      in.close();
     }
 
     @Override
