@@ -5,6 +5,7 @@ import { blockers, checkParts, whichOf } from './checkParts';
 const check: CheckResult = {
   total: 1126,
   texts: null,
+  paper: null,
   ways: [{ channel: 'EMAIL', words: 'E-mail', people: 3, sound: 2 }],
   first: null,
   ready: 1081,

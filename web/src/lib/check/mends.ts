@@ -10,12 +10,15 @@ export type Mend = 'fallback' | 'leave out' | 'names' | null;
 
 const naming: FindingBody['code'][] = ['NAME_CAPITALS', 'NAME_LOWER_CASE'];
 
+/** Nobody is left out for these. */
+const asTheyAre: FindingBody['code'][] = ['OWN_WORDING_OLD', 'LONG_SUBJECT', 'LONG_LETTER'];
+
 /** What can be done about a finding in one act. */
 export function mendsOf(finding: FindingBody): Mend[] {
   if (finding.people === 0) return [];
   if (finding.code === 'VALUE_MISSING') return ['fallback', 'leave out'];
   if (naming.includes(finding.code)) return ['names', 'leave out'];
-  return finding.code === 'OWN_WORDING_OLD' || finding.code === 'LONG_SUBJECT' ? [] : ['leave out'];
+  return asTheyAre.includes(finding.code) ? [] : ['leave out'];
 }
 
 /** Writes a fallback wherever the field stands without one. */

@@ -4,6 +4,7 @@ import { createInfiniteQuery, createQuery, keepPreviousData } from '@tanstack/sv
 import type { Writing } from '$lib/draft/writing.svelte';
 import type { Which } from './checkParts';
 import { checkQuery, looking, proofQuery, type Chosen } from './looking.svelte';
+import { pageCount } from './pages.svelte';
 
 /** What became of looking at everyone. */
 export interface Look {
@@ -34,6 +35,9 @@ export function mailingQuestions(
     ...checkQuery(id, writing.revision),
     placeholderData: keepPreviousData
   }));
+
+  // Of what is written now, not of what stood there before.
+  const pages = pageCount(writing, () => (check.isPlaceholderData ? undefined : check.data));
 
   // The list is a page of the last check, and so waits for it.
   const audience = createInfiniteQuery(() => ({
@@ -79,6 +83,7 @@ export function mailingQuestions(
     check,
     audience,
     proof,
+    pages,
     get list() {
       return list;
     },
@@ -108,3 +113,5 @@ export function mailingQuestions(
     }
   };
 }
+
+export type MailingQuestions = ReturnType<typeof mailingQuestions>;

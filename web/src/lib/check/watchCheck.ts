@@ -8,13 +8,17 @@ interface CheckLine {
   result: CheckResult | null;
 }
 
-/** Looks at everyone of a mailing, telling how far it has come. */
+/**
+ * Looks at everyone of a mailing, or lays all its letters on their pages, telling how far it has
+ * come. To stop reading ends it at the server.
+ */
 export async function watchCheck(
   mailing: number,
   signal: AbortSignal,
-  tell: (checked: number, of: number) => void
+  tell: (checked: number, of: number) => void,
+  what: 'watch' | 'paper' = 'watch'
 ): Promise<CheckResult> {
-  const response = await fetch(`/api/mailings/${mailing}/check/watch`, { signal }).catch(
+  const response = await fetch(`/api/mailings/${mailing}/check/${what}`, { signal }).catch(
     (lost: unknown) => {
       if (lost instanceof DOMException && lost.name === 'AbortError') throw lost;
       throw new ApiProblem(0, 'Jemble cannot be reached; the check is asked again later.', '');

@@ -47,7 +47,7 @@
               aria-label={`${name} shows`}
               placeholder=""
               disabled={readonly}
-              class={match.field ? '' : 'text-brick'}
+              classes={{ select: match.field ? '' : 'text-brick dark:text-brick' }}
               items={offered}
               value={match.field}
               onchange={(e) => set(name, { field: e.currentTarget.value })}

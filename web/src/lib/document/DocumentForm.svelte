@@ -124,9 +124,12 @@
 {/if}
 <DocumentHead bind:draft readonly={!mayWrite} onchange={() => (changed = true)} />
 <div
-  class="grid min-h-[26rem] flex-1 grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-3 max-lg:grid-cols-1"
+  class="grid min-h-[26rem] flex-1 grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-3 max-lg:flex-none max-lg:grid-cols-1 max-lg:grid-rows-[auto_28rem]"
 >
-  <section class="panel min-w-0 overflow-auto" aria-label="What its fields show">
+  <section
+    class="panel min-w-0 overflow-auto max-lg:overflow-visible"
+    aria-label="What its fields show"
+  >
     <DocumentFields
       {document}
       matches={draft.matches}

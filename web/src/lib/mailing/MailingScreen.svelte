@@ -172,8 +172,7 @@
         {own}
         fields={fields.data.merge}
         {hints}
-        check={check.data}
-        proof={proof.data}
+        {asked}
         {editable}
         onshow={show}
         onoptions={() => (open = 'options')}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { letterheadsQuery } from '$lib/api/queries';
-  import type { CheckResult, MergeFieldName, Proof } from '$lib/api/types';
+  import type { MergeFieldName } from '$lib/api/types';
   import type { Hints } from '$lib/editor/picking';
   import LateEditor from '$lib/editor/LateEditor.svelte';
   import { keys } from '$lib/keys/keys.svelte';
@@ -9,6 +9,8 @@
   import type { Writing } from '$lib/draft/writing.svelte';
   import FilesLine from '$lib/message/FilesLine.svelte';
   import FindingList from '$lib/check/FindingList.svelte';
+  import PagesLine from '$lib/check/PagesLine.svelte';
+  import type { MailingQuestions } from '$lib/check/questions.svelte';
   import type { Which } from '$lib/check/checkParts';
   import NoticePart from '$lib/ways/NoticePart.svelte';
   import PaperPart from '$lib/ways/PaperPart.svelte';
@@ -23,14 +25,15 @@
     own: OwnWriting;
     fields: MergeFieldName[];
     hints: Hints;
-    check: CheckResult | undefined;
-    proof: Proof | undefined;
+    asked: MailingQuestions;
     editable: boolean;
     onshow: (which: Which) => void;
     onoptions: () => void;
   }
 
-  let { writing, own, fields, hints, check, proof, editable, onshow, onoptions }: Props = $props();
+  let { writing, own, fields, hints, asked, editable, onshow, onoptions }: Props = $props();
+  const check = $derived(asked.check.data);
+  const proof = $derived(asked.proof.data);
   let subject = $state<LateEditor>();
   let body = $state<LateEditor>();
 
@@ -71,7 +74,9 @@
       : `on “${letterheads.data?.find((l) => l.id === writing.letterheadId)?.name ?? '…'}”`
   );
 
-  const options = $derived(`${countingWords(writing)} · ${voiceWords(writing)} · ${paper}`);
+  /** What lies on paper tells nothing of itself. */
+  const counted = $derived(byMail || byText || byApp ? `${countingWords(writing)} · ` : '');
+  const options = $derived(`${counted}${voiceWords(writing)} · ${paper}`);
 
   /** The words on the mailing's screen: everybody's, or one person's alone. */
   const words = $derived(own.person ? own : writing);
@@ -166,6 +171,7 @@
       alone={!byMail && !byText && !byApp}
       {saved}
     />
+    {#if !own.person}<PagesLine pages={asked.pages} />{/if}
   {/if}
   {#if check && editable && !own.person}<FindingList {writing} {check} {onshow} />{/if}
   <div

@@ -9,7 +9,8 @@
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Progress from '$lib/ui/Progress.svelte';
   import EachFile from './EachFile.svelte';
-  import { manyLetters, printedWords } from './letters';
+  import { printedWords } from './printed';
+  import { manyLetters } from '$lib/format/paper';
 
   interface Props {
     run: LetterRun;

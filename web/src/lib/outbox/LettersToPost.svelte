@@ -5,7 +5,7 @@
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import LetterRunLine from './LetterRunLine.svelte';
-  import { manyLetters } from './letters';
+  import { manyLetters } from '$lib/format/paper';
 
   interface Props {
     letters: Letters;

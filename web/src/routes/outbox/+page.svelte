@@ -5,7 +5,7 @@
   import { answer, api } from '$lib/api/client';
   import { outboxTallyQuery } from '$lib/api/queries';
   import type { Letters, OutboxMessage } from '$lib/api/types';
-  import { isBeingPrinted } from '$lib/outbox/letters';
+  import { isBeingPrinted } from '$lib/outbox/printed';
   import { count } from '$lib/format/numbers';
   import LettersToPost from '$lib/outbox/LettersToPost.svelte';
   import OutboxTable from '$lib/outbox/OutboxTable.svelte';

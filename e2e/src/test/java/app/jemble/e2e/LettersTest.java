@@ -57,6 +57,7 @@ public class LettersTest extends BrowserTest {
     // All that the mail says is proposed.
     Locator letter = page.getByRole(AriaRole.REGION, named("Letter on paper"));
     assertThat(letter).containsText("it is closed.");
+    assertThat(page.locator("[data-pages]")).hasText("1 letter of 1 page: 1 sheet");
     Locator who = page.getByRole(AriaRole.REGION, named(Pattern.compile("Who.*")));
     page.getByText("ready by post").click();
     assertThat(who.getByText("Ada Post")).hasCount(0);

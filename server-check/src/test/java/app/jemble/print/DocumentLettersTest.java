@@ -149,6 +149,9 @@ public class DocumentLettersTest extends ServerTest {
     mailing = draft(List.of(bo, cy), "x", "<p>x</p>");
     madeOf(1);
     JsonNode check = api.get("/api/mailings/" + mailing + "/check").json();
+    assertThat(api.get("/api/mailings/" + mailing + "/check/paper").status())
+        .as("pages are laid by another program")
+        .isEqualTo(409);
     assertThat(check.toString()).contains("Its field “Nr” stands for none of yours yet.");
     assertThat(release(mailing).status()).isEqualTo(409);
   }

@@ -22,6 +22,7 @@ import java.util.Map;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
 
 /** From "e-mail, else a letter" to what was posted. */
 public class LettersTest extends ServerTest {
@@ -96,6 +97,41 @@ public class LettersTest extends ServerTest {
   }
 
   @Test
+  public void pagesAreCountedBeforeAnythingIsPrinted() {
+    sql.sql("update person set phone = '+44 1736 960123' where id = ?").param(di).update();
+    String more = "{{#phone}}" + "<p>And so on.</p>".repeat(60) + "{{/phone}}";
+    long counted = letter(List.of(ada, bo, cy, di), List.of("POST"), BODY + more);
+    String check = "/api/mailings/" + counted + "/check";
+    assertThat(api.get(check).json().get("paper").isNull()).isTrue();
+
+    JsonNode told = lastLine(api.get(check + "/paper").text()).get("result");
+    JsonNode paper = told.get("paper");
+    assertThat(paper.get("letters").asInt()).isEqualTo(3);
+    assertThat(paper.get("longest").asInt()).isGreaterThan(1);
+    assertThat(paper.get("pages").asInt()).isEqualTo(2 + paper.get("longest").asInt());
+    assertThat(told.get("needLook").asInt()).isEqualTo(1);
+    assertThat(told.get("findings").toString())
+        .contains("1 person gets a letter of " + paper.get("longest").asInt() + " pages");
+    // Whoever's it is stands first in the list, with the reason.
+    JsonNode listed =
+        api.get("/api/mailings/" + counted + "/audience?finding=LONG_LETTER").json().get(0);
+    assertThat(listed.get("name").asString()).isEqualTo("Di Post");
+    assertThat(listed.get("notes").toString()).contains("pages");
+    assertThat(pagesOf(counted, di)).isEqualTo(paper.get("longest").asInt());
+    // What is written anew is counted anew.
+    assertThat(api.get(check).json().get("paper").isNull()).isTrue();
+  }
+
+  private int pagesOf(long letters, long whose) {
+    JsonNode proof = api.get("/api/mailings/" + letters + "/proofs/" + whose).json();
+    return proof.get("paper").get("pages").asInt();
+  }
+
+  private static JsonNode lastLine(String lines) {
+    return new ObjectMapper().readTree(lines.strip().lines().reduce((a, b) -> b).orElseThrow());
+  }
+
+  @Test(dependsOnMethods = "pagesAreCountedBeforeAnythingIsPrinted")
   public void aProofLiesOnItsSheetWithTheAddressInTheWindow() throws Exception {
     mailing = letter(List.of(ada, bo, cy, di), List.of("EMAIL", "POST"), BODY);
     JsonNode proof = api.get("/api/mailings/" + mailing + "/proofs/" + bo).json();
@@ -155,6 +191,7 @@ public class LettersTest extends ServerTest {
     assertThat(printed.get("letters").asInt()).isEqualTo(1);
     assertThat(messageValue(mailing, di, "state")).as("asked since").isEqualTo("withdrawn");
     assertThat(printed.get("pages").asInt()).as("with a blank back").isEqualTo(2);
+    assertThat(printed.get("sheets").asInt()).isEqualTo(1);
     assertThat(letters().get("toPrint").asInt()).isZero();
     assertThat(api.post("/api/mailings/" + mailing + "/letters", how).status()).isEqualTo(409);
     Path pdf = file("/api/letter-runs/" + run + "/file");

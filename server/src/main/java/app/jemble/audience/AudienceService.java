@@ -3,6 +3,7 @@ package app.jemble.audience;
 import app.jemble.account.AccountService;
 import app.jemble.cause.Cause;
 import app.jemble.core.filter.AsOf;
+import app.jemble.core.message.PaperLetter;
 import app.jemble.core.reach.Address;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
@@ -16,11 +17,14 @@ import app.jemble.people.PeopleService;
 import app.jemble.people.PersonRecord;
 import app.jemble.people.PersonValues;
 import app.jemble.workspace.WorkspaceService;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
@@ -40,6 +44,19 @@ public class AudienceService {
     /** Where the message goes. */
     public Address address() {
       return Address.of(way.channel(), person.address(way.channel()));
+    }
+
+    /**
+     * What is their own of a letter on paper; empty when nothing is posted to them.
+     *
+     * @param day of the letter
+     */
+    public Optional<PaperLetter.Own> onPaper(LocalDate day) {
+      return address() instanceof Address.Postal post && post.stored() != null
+          ? Optional.of(
+              new PaperLetter.Own(
+                  post, person.name(), values, Locale.forLanguageTag(person.language()), day, ""))
+          : Optional.empty();
     }
   }
 

@@ -7,6 +7,7 @@ import app.jemble.cause.OpenCauses;
 import app.jemble.check.Checked.Entry;
 import app.jemble.core.access.Right;
 import app.jemble.core.check.Finding;
+import app.jemble.core.check.PaperCheck;
 import app.jemble.core.check.TextCheck;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
@@ -27,6 +28,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.MediaType;
@@ -57,6 +59,7 @@ class CheckController {
    * @param first the message the list of those ready begins with; null when nobody is ready
    * @param ways in their order, those who are ready by the way that reaches them
    * @param texts what the text messages come to; null where none goes that way
+   * @param paper what the letters come to; null as long as they were not laid on their pages
    */
   record CheckResult(
       long total,
@@ -68,7 +71,8 @@ class CheckController {
       Map<String, Long> lacks,
       @Schema(nullable = true) FirstMessage first,
       List<WayPart> ways,
-      @Schema(nullable = true) TextCost texts) {}
+      @Schema(nullable = true) TextCost texts,
+      @Schema(nullable = true) PaperCheck.PaperSum paper) {}
 
   /**
    * How many of those ready are reached on a way.
@@ -171,6 +175,7 @@ class CheckController {
   private final OpenCauses mailings;
   private final AudienceService audience;
   private final CheckService checks;
+  private final PaperLook paper;
   private final PhoneRuleService phones;
   private final WorkspaceService workspace;
   private final ObjectMapper json;
@@ -179,12 +184,14 @@ class CheckController {
       OpenCauses mailings,
       AudienceService audience,
       CheckService checks,
+      PaperLook paper,
       PhoneRuleService phones,
       WorkspaceService workspace,
       ObjectMapper json) {
     this.mailings = mailings;
     this.audience = audience;
     this.checks = checks;
+    this.paper = paper;
     this.phones = phones;
     this.workspace = workspace;
     this.json = json;
@@ -202,12 +209,25 @@ class CheckController {
   @GetMapping(path = "/check/watch", produces = "application/x-ndjson")
   ResponseEntity<StreamingResponseBody> watch(@PathVariable long id) {
     Cause mailing = mailings.find(id);
+    return watched(mailing, progress -> checks.check(mailing, progress));
+  }
+
+  /** Lays all letters on their pages, and tells as {@code watch} does how far that has come. */
+  @Needs(Right.SEE)
+  @GetMapping(path = "/check/paper", produces = "application/x-ndjson")
+  ResponseEntity<StreamingResponseBody> paper(@PathVariable long id) {
+    Cause mailing = mailings.find(id);
+    paper.mustBeLaidHere(mailing);
+    return watched(mailing, progress -> paper.look(mailing, progress));
+  }
+
+  private ResponseEntity<StreamingResponseBody> watched(
+      Cause mailing, Function<CheckService.Progress, Checked> look) {
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_NDJSON)
         .body(
             out -> {
-              Checked checked =
-                  checks.check(mailing, (n, of) -> write(out, new CheckLine(n, of, null)));
+              Checked checked = look.apply((n, of) -> write(out, new CheckLine(n, of, null)));
               long all = checked.entries().size();
               write(out, new CheckLine(all, all, check(mailing, checked)));
             });
@@ -247,7 +267,8 @@ class CheckController {
             .map(e -> new FirstMessage(e.personId(), e.about().id()))
             .orElse(null),
         ways(mailing, everyone),
-        texts(mailing, everyone));
+        texts(mailing, everyone),
+        everyone.paper());
   }
 
   private static List<WayPart> ways(Cause mailing, Checked everyone) {
@@ -352,6 +373,9 @@ class CheckController {
       case LARGER_ALPHABET -> "“" + finding.about() + "”";
       case LONG_TEXT -> "long text";
       case NO_PRICE -> "no price";
+      case LONG_LETTER -> finding.about() + " pages";
+      case ADDRESS_TOO_LONG -> "long address";
+      case NO_GLYPH -> "odd characters";
       default -> "look";
     };
   }

@@ -129,6 +129,15 @@ public class CheckService implements ReadyReaders, RecipientNames {
         : check(mailing, Progress.NONE);
   }
 
+  /** Keeps what more was found, unless something was written since. */
+  Checked keep(Cause mailing, Checked checked) {
+    lastChecks
+        .asMap()
+        .computeIfPresent(
+            mailing.id(), (id, last) -> last.version() == checked.version() ? checked : last);
+    return checked;
+  }
+
   @Override
   public Ready lately(Cause mailing) {
     Checked last = lastChecks.getIfPresent(mailing.id());

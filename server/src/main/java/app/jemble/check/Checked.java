@@ -2,6 +2,7 @@ package app.jemble.check;
 
 import app.jemble.audience.About;
 import app.jemble.core.check.Finding;
+import app.jemble.core.check.PaperCheck;
 import app.jemble.core.check.TextCheck;
 import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Collisions;
@@ -28,6 +29,7 @@ import java.util.Set;
  * @param ready those who are ready, in that order
  * @param collisions what they have waiting in other mailings
  * @param texts what their text messages come to
+ * @param paper what their letters come to on paper; null as long as they were not laid on it
  */
 public record Checked(
     int version,
@@ -37,7 +39,8 @@ public record Checked(
     Clocks clocks,
     List<Entry> ready,
     Collisions collisions,
-    TextCheck.TextSum texts) {
+    TextCheck.TextSum texts,
+    PaperCheck.PaperSum paper) {
 
   /**
    * One person of the audience.
@@ -66,6 +69,16 @@ public record Checked(
       List<Finding> findings,
       Map<String, Long> lacks,
       Outcome outcome) {
+    return of(version, inOrderOfName, findings, lacks, outcome, null);
+  }
+
+  private static Checked of(
+      int version,
+      List<Entry> inOrderOfName,
+      List<Finding> findings,
+      Map<String, Long> lacks,
+      Outcome outcome,
+      PaperCheck.PaperSum paper) {
     Set<PersonId> odd = new HashSet<>();
     findings.forEach(f -> odd.addAll(f.people()));
     List<Entry> sorted = new ArrayList<>(inOrderOfName.size());
@@ -89,7 +102,19 @@ public record Checked(
         outcome.clocks(),
         ready,
         outcome.collisions(),
-        outcome.texts());
+        outcome.texts(),
+        paper);
+  }
+
+  /** The same with what the letters came to, when all were laid on their pages. */
+  Checked withPaper(PaperCheck paper) {
+    List<Finding> all = new ArrayList<>(findings);
+    all.removeIf(PaperCheck::finds);
+    all.addAll(paper.findings());
+    // Each part of the list is in order of name; a few move to the front.
+    List<Entry> inOrder = new ArrayList<>(ready);
+    entries.stream().filter(e -> !e.isReady()).forEach(inOrder::add);
+    return of(version, inOrder, all, lacks, new Outcome(clocks, collisions, texts), paper.sum());
   }
 
   /** What was found about each of these people. */

@@ -12,7 +12,6 @@ import app.jemble.core.message.NoticeLetter;
 import app.jemble.core.message.Outgoing;
 import app.jemble.core.message.OutgoingNotice;
 import app.jemble.core.message.OutgoingText;
-import app.jemble.core.message.PaperLetter;
 import app.jemble.core.message.TextLetter;
 import app.jemble.core.pace.Collisions;
 import app.jemble.core.reach.Address;
@@ -164,14 +163,10 @@ public final class RunningCheck {
       onPhones.add(new OnPhone(person, notice.message()));
       return message(reader, notice.missing());
     }
-    if (reader.address() instanceof Address.Postal post) {
-      LocalDate day = LocalDate.ofInstant(now, ZoneOffset.UTC);
-      String name = reader.person().name();
-      PaperLetter.Composed paper =
-          letter.paper(person, new PaperLetter.Own(post, name, reader.values(), language, day, ""));
-      return message(reader, paper.missing());
-    }
-    return message(reader);
+    return reader
+        .onPaper(LocalDate.ofInstant(now, ZoneOffset.UTC))
+        .map(own -> message(reader, letter.paper(person, own).missing()))
+        .orElseGet(() -> message(reader));
   }
 
   private ReleaseCheck.Message message(Reader reader, Set<String> missing) {

@@ -5,8 +5,6 @@ import app.jemble.core.document.Filling;
 import app.jemble.core.message.OutgoingSheet;
 import app.jemble.core.message.PaperLetter;
 import app.jemble.core.message.Pictures;
-import app.jemble.core.paper.LabelDesign.Face;
-import app.jemble.core.reach.Address;
 import app.jemble.core.reach.Channel;
 import app.jemble.document.DocumentFile;
 import app.jemble.paper.LettersPdf;
@@ -21,7 +19,6 @@ import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -91,11 +88,7 @@ class PaperProofs {
     try (LettersPdf pdf = LettersPdf.ofOne(fonts, pictures, sheet)) {
       LettersPdf.Laid laid = pdf.add(List.of(sheet), false).get(0);
       return new ProofService.PaperProof(
-          sheet.address(),
-          laid.pages(),
-          laid.addressFits(),
-          fonts.shaper(Face.SANS).lacking(sheet.text() + String.join("", sheet.address())),
-          false);
+          sheet.address(), laid.pages(), laid.addressFits(), pdf.lacking(sheet), false);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -103,18 +96,12 @@ class PaperProofs {
 
   private PaperLetter.Composed composed(Letter letter, Reader reader) {
     PersonRecord person = reader.person();
-    if (!(reader.address() instanceof Address.Postal post) || post.stored() == null) {
-      throw Problem.conflict(person.name() + " gets nothing: there is no postal address.");
-    }
-    return letter.paper(
-        person.id(),
-        new PaperLetter.Own(
-            post,
-            person.name(),
-            reader.values(),
-            Locale.forLanguageTag(person.language()),
-            LocalDate.ofInstant(clock.instant(), workspace.current().zoneId()),
-            ""));
+    LocalDate today = LocalDate.ofInstant(clock.instant(), workspace.current().zoneId());
+    return reader
+        .onPaper(today)
+        .map(own -> letter.paper(person.id(), own))
+        .orElseThrow(
+            () -> Problem.conflict(person.name() + " gets nothing: there is no postal address."));
   }
 
   /** Somebody's letter that is made of a document (.docx); a problem when it is not. */

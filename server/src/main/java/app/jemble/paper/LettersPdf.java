@@ -125,6 +125,11 @@ public final class LettersPdf implements AutoCloseable {
         widest, sheet.address().size(), sheet.form().address(), PaperDocument.ADDRESS_POINTS);
   }
 
+  /** The characters of a letter that no font can print. */
+  public String lacking(OutgoingSheet sheet) {
+    return shaper.lacking(sheet.text() + String.join("", sheet.address()));
+  }
+
   private void addBlank(int place) {
     PDPage like = document.getPage(place - 1);
     PDPage blank = new PDPage(like.getMediaBox());

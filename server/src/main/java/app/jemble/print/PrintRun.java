@@ -55,6 +55,11 @@ public record PrintRun(
     return causeId != null;
   }
 
+  /** How many sheets its file takes; 0 of documents, which have no pages yet. */
+  public int sheets() {
+    return isOfDocument() ? 0 : duplex ? (pages + 1) / 2 : pages;
+  }
+
   /** Whether its letters are made of a document. */
   public boolean isOfDocument() {
     return documentId != null;

@@ -60,6 +60,12 @@ public record Finding(
     NO_PRICE,
     EMPTY_NOTICE,
     EMPTY_PAPER,
-    LONG_NOTICE
+    LONG_NOTICE,
+    /** a letter on paper has more pages than most */
+    LONG_LETTER,
+    /** an address does not fit the window of its envelope */
+    ADDRESS_TOO_LONG,
+    /** characters that no font can print */
+    NO_GLYPH
   }
 }

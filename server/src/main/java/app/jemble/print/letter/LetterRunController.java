@@ -52,6 +52,7 @@ class LetterRunController {
    * @param letters how many
    * @param done how many of them are in the file, while it is being printed
    * @param pages of the file, blank ones included; of documents how many letters
+   * @param sheets of paper that it takes; 0 of documents
    * @param ofDocument whether its letters are made of a document
    * @param postedOn the day on which it was posted, or null
    */
@@ -63,6 +64,7 @@ class LetterRunController {
       int done,
       String trouble,
       int pages,
+      int sheets,
       boolean duplex,
       boolean ofDocument,
       Instant createdAt,
@@ -78,6 +80,7 @@ class LetterRunController {
           run.done(),
           run.trouble(),
           run.pages(),
+          run.sheets(),
           run.duplex(),
           run.isOfDocument(),
           run.createdAt(),
