@@ -75,12 +75,6 @@ public class SignInTest extends ServerTest {
   }
 
   @Test
-  public void passwordsAreKeptAsBcrypt() {
-    List<String> hashes = sql.sql("select password_hash from account").query(String.class).list();
-    assertThat(hashes).hasSize(4).allMatch(h -> h.startsWith("$2"));
-  }
-
-  @Test
   public void thePageRunsItsOwnScriptsOnly() {
     String policy =
         api.get("/sign-in").raw().headers().firstValue("Content-Security-Policy").orElseThrow();

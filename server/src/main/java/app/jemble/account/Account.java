@@ -12,6 +12,8 @@ import app.jemble.core.record.PersonId;
  * @param personId the colleague's own record among the people, or null
  * @param pictureKey the key of the colleague's own picture, or null
  * @param signature template text that stands beneath what this colleague writes
+ * @param off whether they may no longer sign in; what they did stays theirs
+ * @param invited whether they have no password yet
  */
 public record Account(
     long id,
@@ -23,7 +25,9 @@ public record Account(
     PersonId personId,
     String phone,
     String pictureKey,
-    String signature) {
+    String signature,
+    boolean off,
+    boolean invited) {
 
   /** As whom a colleague asks. */
   public Asker asker() {
@@ -31,6 +35,6 @@ public record Account(
   }
 
   public boolean may(Right right) {
-    return Access.decide(asker(), right).isYes();
+    return !off && Access.decide(asker(), right).isYes();
   }
 }

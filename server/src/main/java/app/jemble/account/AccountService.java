@@ -2,15 +2,19 @@ package app.jemble.account;
 
 import app.jemble.access.AccessService;
 import app.jemble.access.WhoAsks;
+import app.jemble.core.access.Access;
 import app.jemble.core.access.Asker;
+import app.jemble.core.access.LoginRule;
 import app.jemble.core.access.Right;
 import app.jemble.core.access.Role;
 import app.jemble.core.merge.TemplateError;
 import app.jemble.core.merge.TemplateParser;
 import app.jemble.core.message.SafeHtml;
+import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -18,24 +22,30 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Colleagues, and which of them is asking. */
 @Service
 public class AccountService implements WhoAsks {
 
   private final AccountMapper mapper;
+  private final SessionMapper sessions;
   private final PasswordEncoder passwords;
+  private final Clock clock;
 
-  AccountService(AccountMapper mapper, PasswordEncoder passwords) {
+  AccountService(
+      AccountMapper mapper, SessionMapper sessions, PasswordEncoder passwords, Clock clock) {
     this.mapper = mapper;
+    this.sessions = sessions;
     this.passwords = passwords;
+    this.clock = clock;
   }
 
   /** The colleague who is signed in. */
   public Account current() {
     Authentication signedIn = SecurityContextHolder.getContext().getAuthentication();
     Account account = signedIn == null ? null : mapper.findByLogin(signedIn.getName());
-    if (account == null) {
+    if (account == null || account.off()) {
       throw Problem.forbidden("Please sign in first.");
     }
     return account;
@@ -109,7 +119,7 @@ public class AccountService implements WhoAsks {
     return mapper.count() > 0;
   }
 
-  /** Adds a colleague. */
+  /** Adds a colleague who has a password. */
   public void add(
       String login, String password, String name, String email, String title, Role role) {
     mapper.add(
@@ -119,5 +129,99 @@ public class AccountService implements WhoAsks {
         email,
         title,
         role.name().toLowerCase(Locale.ROOT));
+  }
+
+  /** What an administrator says of a colleague. */
+  public record ColleagueDraft(String name, String email, String title, Role role) {}
+
+  /**
+   * Adds a colleague who has no password yet.
+   *
+   * @return the id
+   */
+  @Transactional
+  public long invite(String login, ColleagueDraft draft) {
+    currentWith(Right.ADMINISTER);
+    String word = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
+    LoginRule.refusal(word)
+        .ifPresent(
+            reason -> {
+              throw Problem.wrong("login", reason);
+            });
+    ColleagueDraft tidy = tidy(draft);
+    Long id =
+        mapper.add(
+            word,
+            null,
+            tidy.name(),
+            tidy.email(),
+            tidy.title(),
+            tidy.role().name().toLowerCase(Locale.ROOT));
+    if (id == null) {
+      throw Problem.wrong("login", "Somebody signs in as “" + word + "” already.");
+    }
+    return id;
+  }
+
+  /** Changes what is said of a colleague; the last administrator stays one. */
+  @Transactional
+  public void change(long id, ColleagueDraft draft) {
+    Account colleague = colleague(id);
+    ColleagueDraft tidy = tidy(draft);
+    if (!Access.decide(new Asker(id, tidy.role()), Right.ADMINISTER).isYes()) {
+      mustNotBeLast(colleague);
+    }
+    mapper.change(id, tidy);
+  }
+
+  /** Lets a colleague sign in no more; they are signed out at once. */
+  @Transactional
+  public void switchOff(long id) {
+    Account colleague = colleague(id);
+    if (colleague.id() == current().id()) {
+      throw Problem.conflict("You cannot switch yourself off; another administrator can.");
+    }
+    mustNotBeLast(colleague);
+    mapper.switchOff(id, clock.instant());
+    sessions.endOthers(colleague.login(), "");
+  }
+
+  @Transactional
+  public void switchOn(long id) {
+    colleague(id);
+    mapper.switchOff(id, null);
+  }
+
+  /** A colleague whom the administrator who asks may change. */
+  public Account colleague(long id) {
+    currentWith(Right.ADMINISTER);
+    Account colleague = mapper.find(id);
+    if (colleague == null) {
+      throw Problem.notFound("There is no such colleague.");
+    }
+    return colleague;
+  }
+
+  private void mustNotBeLast(Account colleague) {
+    if (mapper.lockAdministrators().equals(List.of(colleague.id()))) {
+      throw Problem.conflict(
+          "That is the last administrator who can sign in. Make another one first.");
+    }
+  }
+
+  private static ColleagueDraft tidy(ColleagueDraft draft) {
+    String name = draft.name() == null ? "" : draft.name().strip();
+    String email = draft.email() == null ? "" : draft.email().strip();
+    String title = draft.title() == null ? "" : draft.title().strip();
+    if (name.isEmpty()) {
+      throw Problem.wrong("name", "Say who it is; the name stands beneath what they write.");
+    }
+    if (!EmailAddress.isValid(email)) {
+      throw Problem.wrong("email", "That is no e-mail address.");
+    }
+    if (draft.role() == null) {
+      throw Problem.wrong("role", "Choose a role.");
+    }
+    return new ColleagueDraft(name, email, title, draft.role());
   }
 }

@@ -2,6 +2,7 @@ package app.jemble.account;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.core.access.Role;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -14,7 +15,21 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/colleagues")
 class ColleagueController {
 
-  record ColleagueName(long id, String login, String name, String email) {}
+  /**
+   * A colleague.
+   *
+   * @param invited whether they have not set a password yet
+   * @param off whether they sign in no more
+   */
+  record ColleagueName(
+      long id,
+      String login,
+      String name,
+      String email,
+      String title,
+      Role role,
+      boolean invited,
+      boolean off) {}
 
   private final AccountService accounts;
 
@@ -26,7 +41,17 @@ class ColleagueController {
   @GetMapping
   List<ColleagueName> all() {
     return accounts.all().stream()
-        .map(a -> new ColleagueName(a.id(), a.login(), a.name(), a.email()))
+        .map(
+            a ->
+                new ColleagueName(
+                    a.id(),
+                    a.login(),
+                    a.name(),
+                    a.email(),
+                    a.title(),
+                    a.role(),
+                    a.invited(),
+                    a.off()))
         .toList();
   }
 

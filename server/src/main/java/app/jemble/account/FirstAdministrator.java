@@ -1,8 +1,10 @@
 package app.jemble.account;
 
+import app.jemble.core.access.LoginRule;
+import app.jemble.core.access.PasswordRule;
 import app.jemble.core.access.Role;
 import app.jemble.core.record.EmailAddress;
-import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.slf4j.Logger;
@@ -22,10 +24,6 @@ import org.springframework.stereotype.Component;
 class FirstAdministrator implements ApplicationRunner {
 
   private static final Logger LOG = LoggerFactory.getLogger(FirstAdministrator.class);
-  private static final int SHORTEST_PASSWORD = 12;
-
-  /** What bcrypt looks at. */
-  private static final int LONGEST_PASSWORD = 72;
 
   private final AccountService accounts;
   private final String login;
@@ -70,19 +68,13 @@ class FirstAdministrator implements ApplicationRunner {
           "Set JEMBLE_ADMIN_LOGIN, JEMBLE_ADMIN_EMAIL and a JEMBLE_ADMIN_PASSWORD of 12 characters"
               + " or more.");
     }
-    if (!login.strip().matches("[A-Za-z][A-Za-z0-9._-]{0,39}")) {
-      return Optional.of(
-          "JEMBLE_ADMIN_LOGIN has up to 40 letters, digits, full stops and hyphens, a letter first.");
+    if (LoginRule.refusal(login).isPresent()) {
+      return LoginRule.refusal(login).map(why -> "JEMBLE_ADMIN_LOGIN is none: " + why);
     }
     if (!EmailAddress.isValid(email.strip())) {
       return Optional.of("JEMBLE_ADMIN_EMAIL is no e-mail address.");
     }
-    if (password.codePointCount(0, password.length()) < SHORTEST_PASSWORD
-        || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
-      return Optional.of(
-          "JEMBLE_ADMIN_PASSWORD has at least 12 characters and at most 72 octets; more would not"
-              + " count.");
-    }
-    return Optional.empty();
+    return PasswordRule.refusal(password, CommonPasswords::has, List.of(login, email))
+        .map(why -> "JEMBLE_ADMIN_PASSWORD is none: " + why);
   }
 }

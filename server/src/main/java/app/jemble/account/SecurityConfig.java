@@ -15,7 +15,6 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
-import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
@@ -43,7 +42,7 @@ class SecurityConfig {
       throws Exception {
     return http.authorizeHttpRequests(
             ways ->
-                ways.requestMatchers("/api/session")
+                ways.requestMatchers("/api/session", "/api/password-links/**")
                     .permitAll()
                     .requestMatchers("/api/**", "/v3/api-docs/**", "/v3/api-docs.yaml")
                     .authenticated()
@@ -110,27 +109,32 @@ class SecurityConfig {
 
   @Bean
   PasswordEncoder passwordEncoder() {
-    return new BCryptPasswordEncoder();
+    return new HousePasswords();
   }
 
   @Bean
   UserDetailsService users(AccountMapper accounts) {
     return login -> {
       Account account = accounts.findByLogin(login);
-      if (account == null) {
+      String hash = account == null ? null : accounts.passwordHash(login);
+      if (account == null || account.off() || hash == null) {
         throw new UsernameNotFoundException(login);
       }
-      return User.withUsername(account.login())
-          .password(accounts.passwordHash(login))
-          .roles(account.role().name())
-          .build();
+      return User.withUsername(account.login()).password(hash).roles(account.role().name()).build();
     };
   }
 
   @Bean
-  AuthenticationManager authentication(UserDetailsService users, PasswordEncoder passwords) {
+  AuthenticationManager authentication(
+      UserDetailsService users, PasswordEncoder passwords, AccountMapper accounts) {
     DaoAuthenticationProvider provider = new DaoAuthenticationProvider(users);
     provider.setPasswordEncoder(passwords);
+    // What was kept in an older way is kept anew.
+    provider.setUserDetailsPasswordService(
+        (user, hash) -> {
+          accounts.setPassword(accounts.findByLogin(user.getUsername()).id(), hash);
+          return User.withUserDetails(user).password(hash).build();
+        });
     return new ProviderManager(provider);
   }
 }

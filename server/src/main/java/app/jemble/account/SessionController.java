@@ -12,7 +12,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -115,13 +114,7 @@ class SessionController {
   @PostMapping
   Colleague signIn(
       @RequestBody SignIn given, HttpServletRequest request, HttpServletResponse response) {
-    guard
-        .wait(given.login(), request.getRemoteAddr())
-        .ifPresent(
-            wait -> {
-              throw Problem.tooOften(
-                  "password", "Too many attempts. Try again in " + words(wait) + ".", wait);
-            });
+    guard.mustNotWait("password", given.login(), request.getRemoteAddr());
     Authentication who = authenticated(given, request.getRemoteAddr());
     guard.succeeded(given.login());
     // A session of its own, and a token that nobody has seen: what was there before is not trusted.
@@ -147,14 +140,6 @@ class SessionController {
       guard.failed(given.login(), address);
       throw Problem.wrong("password", "Login and password do not belong together.");
     }
-  }
-
-  private static String words(Duration wait) {
-    long seconds = wait.toSeconds();
-    if (seconds >= 120) {
-      return (seconds + 59) / 60 + " minutes";
-    }
-    return seconds == 1 ? "a second" : seconds + " seconds";
   }
 
   @Needs(Right.NONE)

@@ -27,6 +27,14 @@ interface SessionMapper {
       @Param("current") String current,
       @Param("nowMillis") long nowMillis);
 
+  /**
+   * Ends all sessions of a colleague but one.
+   *
+   * @param but what the cookie of the one that goes on holds; empty for none
+   */
+  @Delete("delete from spring_session where principal_name = #{login} and session_id <> #{but}")
+  int endOthers(@Param("login") String login, @Param("but") String but);
+
   @Delete("delete from spring_session where principal_name = #{login} and primary_id = #{id}")
   int end(@Param("login") String login, @Param("id") String id);
 }

@@ -1,5 +1,6 @@
 package app.jemble.account;
 
+import app.jemble.problem.Problem;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -46,6 +47,28 @@ class SignInGuard {
     return until == null || !until.isAfter(now)
         ? Optional.empty()
         : Optional.of(Duration.between(now, until).plusSeconds(1));
+  }
+
+  /**
+   * A problem when somebody must wait before they may try.
+   *
+   * @param field of what was given, for the problem
+   */
+  void mustNotWait(String field, String login, String address) {
+    wait(login, address)
+        .ifPresent(
+            wait -> {
+              throw Problem.tooOften(
+                  field, "Too many attempts. Try again in " + words(wait) + ".", wait);
+            });
+  }
+
+  private static String words(Duration wait) {
+    long seconds = wait.toSeconds();
+    if (seconds >= 120) {
+      return (seconds + 59) / 60 + " minutes";
+    }
+    return seconds == 1 ? "a second" : seconds + " seconds";
   }
 
   void failed(String login, String address) {

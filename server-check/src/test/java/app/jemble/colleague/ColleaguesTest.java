@@ -1,0 +1,232 @@
+package app.jemble.colleague;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.Api;
+import app.jemble.Eventually;
+import app.jemble.Mails;
+import app.jemble.ServerTest;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** A colleague from the invitation to the day on which they leave. */
+public class ColleaguesTest extends ServerTest {
+
+  private static final String PASSWORD = "green stair 7";
+
+  private final Map<String, Object> finn =
+      Map.of(
+          "login", "Finn",
+          "name", "Finn Penrose",
+          "email", "finn@ternquay.example",
+          "title", "Sales representative",
+          "role", "REPRESENTATIVE");
+
+  private Api administrator;
+  private Api finnsOwn;
+  private long id;
+
+  @Override
+  protected int people() {
+    return 5;
+  }
+
+  @BeforeClass(dependsOnMethods = "startAll")
+  public void begin() {
+    administrator = signedIn("wilma", "lowen-quay");
+  }
+
+  private Api signedIn(String login, String password) {
+    Api colleague = new Api("http://127.0.0.1:" + port);
+    Api.Answer answer = colleague.signIn(login, password);
+    assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+    return colleague;
+  }
+
+  private Api stranger() {
+    Api stranger = new Api("http://127.0.0.1:" + port);
+    stranger.begin();
+    return stranger;
+  }
+
+  private static String tokenOf(JsonNode made) {
+    String link = made.get("link").asString();
+    assertThat(link).contains("/new-password#");
+    return link.substring(link.indexOf('#') + 1);
+  }
+
+  private Api.Answer use(String token, String password) {
+    return stranger().post("/api/password-links/use", Map.of("token", token, "password", password));
+  }
+
+  private Api.Answer look(String token) {
+    return stranger().post("/api/password-links/look", Map.of("token", token));
+  }
+
+  private JsonNode listed(String login) {
+    for (JsonNode colleague : administrator.get("/api/colleagues").json()) {
+      if (colleague.get("login").asString().equals(login)) {
+        return colleague;
+      }
+    }
+    throw new AssertionError(login + " is not listed");
+  }
+
+  @Test
+  public void whoIsInvitedGetsALinkByMail() {
+    Api.Answer made = administrator.post("/api/colleagues", finn);
+    assertThat(made.status()).as(made.text()).isEqualTo(200);
+    assertThat(made.json().get("mailed").asBoolean()).isTrue();
+    String link = made.json().get("link").asString();
+    Eventually.holds(
+        () ->
+            assertThat(office.mailbox("finn"))
+                .singleElement()
+                .satisfies(
+                    mail -> {
+                      assertThat(mail.getSubject()).isEqualTo("Your way into Jemble");
+                      assertThat(Mails.part(mail, "text/plain")).contains("finn").contains(link);
+                    }));
+    JsonNode listed = listed("finn");
+    id = listed.get("id").asLong();
+    assertThat(listed.get("invited").asBoolean()).isTrue();
+    // The link stands nowhere in the database.
+    String token = tokenOf(made.json());
+    assertThat(sql.sql("select l::text from password_link l").query(String.class).single())
+        .doesNotContain(token);
+    assertThat(look(token).json().get("name").asString()).isEqualTo("Finn Penrose");
+    assertThat(stranger().signIn("finn", "").status()).isEqualTo(422);
+    theirFirstPassword(token);
+  }
+
+  private void theirFirstPassword(String token) {
+    Api.Answer weak = use(token, "finnpenrose1");
+    assertThat(weak.status()).isEqualTo(422);
+    assertThat(weak.text()).contains("made of your name");
+    assertThat(look(token).status()).as("still good").isEqualTo(200);
+    assertThat(use(token, PASSWORD).status()).isEqualTo(204);
+    assertThat(look(token).status()).isEqualTo(404);
+    assertThat(use(token, "another stair 8").status()).isEqualTo(404);
+    finnsOwn = signedIn("finn", PASSWORD);
+    assertThat(listed("finn").get("invited").asBoolean()).isFalse();
+  }
+
+  @Test(dependsOnMethods = "whoIsInvitedGetsALinkByMail")
+  public void aLoginIsOnePersons() {
+    assertThat(administrator.post("/api/colleagues", finn).text()).contains("already");
+    for (Map.Entry<String, String> wrong :
+        Map.of("login", "two words", "name", " ", "email", "nowhere").entrySet()) {
+      Map<String, Object> draft = new HashMap<>(finn);
+      draft.put("login", "mara");
+      draft.put(wrong.getKey(), wrong.getValue());
+      Api.Answer refused = administrator.post("/api/colleagues", draft);
+      assertThat(refused.status()).as(wrong.getKey()).isEqualTo(422);
+    }
+  }
+
+  @Test(dependsOnMethods = "whoIsInvitedGetsALinkByMail")
+  public void aPasswordIsChangedByWhoeverKnowsTheOneBefore() {
+    Api elsewhere = signedIn("finn", PASSWORD);
+    String path = "/api/colleagues/me/password";
+    Map<String, String> guessed = Map.of("current", "guessed it", "password", "blue stair 8888");
+    assertThat(finnsOwn.put(path, guessed).status()).isEqualTo(422);
+    Map<String, String> weak = Map.of("current", PASSWORD, "password", "password1234");
+    assertThat(finnsOwn.put(path, weak).text()).contains("commonest");
+    Map<String, String> good = Map.of("current", PASSWORD, "password", "blue stair 8888");
+    assertThat(finnsOwn.put(path, good).status()).isEqualTo(204);
+    assertThat(finnsOwn.get("/api/desk").status()).as("goes on").isEqualTo(200);
+    assertThat(elsewhere.get("/api/desk").status()).as("ended").isEqualTo(401);
+    assertThat(stranger().signIn("finn", PASSWORD).status()).isEqualTo(422);
+  }
+
+  @Test(dependsOnMethods = "aPasswordIsChangedByWhoeverKnowsTheOneBefore")
+  public void aRoleHoldsAtOnce() {
+    Map<String, Object> reader =
+        Map.of(
+            "name",
+            "Finn Penrose",
+            "email",
+            "finn@ternquay.example",
+            "title",
+            "",
+            "role",
+            "READER");
+    assertThat(administrator.put("/api/colleagues/" + id, reader).status()).isEqualTo(204);
+    Api.Answer refused =
+        finnsOwn.post("/api/mailings", Map.of("picks", List.of(1), "leftOut", List.of()));
+    assertThat(refused.status()).isEqualTo(403);
+  }
+
+  @Test(dependsOnMethods = "aRoleHoldsAtOnce")
+  public void whoIsSwitchedOffIsSignedOutAtOnce() {
+    String token =
+        tokenOf(administrator.post("/api/colleagues/" + id + "/password-link", Map.of()).json());
+    String off = "/api/colleagues/" + id + "/off";
+    assertThat(administrator.put(off, Map.of()).status()).isEqualTo(204);
+    assertThat(finnsOwn.get("/api/desk").status()).isEqualTo(401);
+    Api.Answer refused = stranger().signIn("finn", "blue stair 8888");
+    assertThat(refused.json().get("detail").asString())
+        .isEqualTo("Login and password do not belong together.");
+    assertThat(look(token).status()).isEqualTo(404);
+    assertThat(administrator.post("/api/colleagues/" + id + "/password-link", Map.of()).status())
+        .isEqualTo(409);
+    assertThat(administrator.delete(off).status()).isEqualTo(204);
+    signedIn("finn", "blue stair 8888");
+  }
+
+  @Test
+  public void theLastAdministratorStays() {
+    long wilma = listed("wilma").get("id").asLong();
+    Map<String, Object> reader =
+        Map.of("name", "Wilma", "email", "w@ternquay.example", "title", "", "role", "READER");
+    assertThat(administrator.put("/api/colleagues/" + wilma, reader).text())
+        .contains("last administrator");
+    assertThat(administrator.put("/api/colleagues/" + wilma + "/off", Map.of()).status())
+        .isEqualTo(409);
+    assertThat(listed("wilma").get("role").asString()).isEqualTo("ADMINISTRATOR");
+  }
+
+  @Test(dependsOnMethods = "whoIsSwitchedOffIsSignedOutAtOnce")
+  public void aLinkIsUsedOnceHoweverManyTry() throws Exception {
+    String link = "/api/colleagues/" + id + "/password-link";
+    String before = tokenOf(administrator.post(link, Map.of()).json());
+    String token = tokenOf(administrator.post(link, Map.of()).json());
+    assertThat(look(before).status()).as("another took its place").isEqualTo(404);
+    ExecutorService many = Executors.newFixedThreadPool(6);
+    try {
+      List<Callable<Integer>> tries =
+          IntStream.range(0, 6)
+              .<Callable<Integer>>mapToObj(i -> () -> use(token, "six stairs " + i).status())
+              .toList();
+      List<Integer> statuses = new ArrayList<>();
+      for (Future<Integer> done : many.invokeAll(tries)) {
+        statuses.add(done.get());
+      }
+      assertThat(statuses).containsOnlyOnce(204);
+      assertThat(statuses.stream().filter(s -> s == 404)).hasSize(5);
+    } finally {
+      many.shutdownNow();
+    }
+  }
+
+  @Test(dependsOnMethods = "aLinkIsUsedOnceHoweverManyTry")
+  public void aLinkIsGoodForSevenDays() {
+    String link = "/api/colleagues/" + id + "/password-link";
+    String token = tokenOf(administrator.post(link, Map.of()).json());
+    clock.advance(Duration.ofDays(7).minusMinutes(1));
+    assertThat(look(token).status()).isEqualTo(200);
+    clock.advance(Duration.ofMinutes(2));
+    assertThat(use(token, "green stair 7777").status()).isEqualTo(404);
+  }
+}

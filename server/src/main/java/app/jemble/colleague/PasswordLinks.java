@@ -1,0 +1,151 @@
+package app.jemble.colleague;
+
+import app.jemble.account.Account;
+import app.jemble.account.AccountService;
+import app.jemble.account.PasswordService;
+import app.jemble.carrier.mail.HouseMails;
+import app.jemble.colleague.PasswordLinkMapper.GoodLink;
+import app.jemble.core.message.Mailbox;
+import app.jemble.problem.Problem;
+import app.jemble.settings.JembleSettings;
+import app.jemble.workspace.WorkspaceService;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Base64;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Links by which a colleague sets a password, once. What follows the # of an address is sent to no
+ * server and stands in no log; kept is only its hash.
+ */
+@Service
+public class PasswordLinks {
+
+  private static final Duration GOOD_FOR = Duration.ofDays(7);
+  private static final String PATH = "/new-password#";
+
+  /** 192 bits: nobody guesses one. */
+  private static final int TOKEN_OCTETS = 24;
+
+  /**
+   * A link that was made.
+   *
+   * @param link the whole address, which is shown once
+   * @param mailed whether it is on its way to the colleague
+   */
+  public record MadeLink(String link, Instant goodUntil, boolean mailed) {}
+
+  /** Whom a link is for. */
+  public record LinkOwner(String login, String name, String house, Instant goodUntil) {}
+
+  private final PasswordLinkMapper mapper;
+  private final AccountService accounts;
+  private final PasswordService passwords;
+  private final HouseMails mails;
+  private final WorkspaceService workspace;
+  private final JembleSettings settings;
+  private final Clock clock;
+  private final SecureRandom random = new SecureRandom();
+
+  PasswordLinks(
+      PasswordLinkMapper mapper,
+      AccountService accounts,
+      PasswordService passwords,
+      HouseMails mails,
+      WorkspaceService workspace,
+      JembleSettings settings,
+      Clock clock) {
+    this.mapper = mapper;
+    this.accounts = accounts;
+    this.passwords = passwords;
+    this.mails = mails;
+    this.workspace = workspace;
+    this.settings = settings;
+    this.clock = clock;
+  }
+
+  /** Makes a link for a colleague, which takes the place of the one before, and mails it. */
+  MadeLink make(long id) {
+    Account colleague = accounts.colleague(id);
+    if (colleague.off()) {
+      throw Problem.conflict(colleague.name() + " is switched off; switch them on first.");
+    }
+    byte[] octets = new byte[TOKEN_OCTETS];
+    random.nextBytes(octets);
+    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(octets);
+    Instant now = clock.instant();
+    Instant until = now.plus(GOOD_FOR);
+    Account me = accounts.current();
+    mapper.make(id, hash(token), now, me.id(), until);
+    boolean mailed =
+        mails.send(
+            "password link " + UUID.randomUUID(),
+            new Mailbox(colleague.name(), colleague.email()),
+            colleague.invited() ? "Your way into Jemble" : "A new password for Jemble",
+            words(me, colleague, PATH + token));
+    return new MadeLink(settings.publicUrl() + PATH + token, until, mailed);
+  }
+
+  private HouseMails.Words words(Account by, Account to, String path) {
+    String house = workspace.current().name();
+    String why =
+        to.invited()
+            ? by.name() + " invites you to the Jemble of " + house + "."
+            : by.name() + " lets you set a new password for the Jemble of " + house + ".";
+    return new HouseMails.Words(
+        why + " You sign in as “" + to.login() + "”. The link below works once, within seven days.",
+        "Set your password",
+        path);
+  }
+
+  /** Whom a link is for; a problem when it is no longer good. */
+  LinkOwner owner(String token) {
+    GoodLink link = mapper.find(hash(token), clock.instant());
+    Account colleague = link == null ? null : accounts.find(link.accountId());
+    if (colleague == null) {
+      throw tooLate();
+    }
+    return new LinkOwner(
+        colleague.login(), colleague.name(), workspace.current().name(), link.expiresAt());
+  }
+
+  /** Sets the password; a password that will not do leaves the link as it is. */
+  @Transactional
+  public void use(String token, String password) {
+    Account colleague =
+        Optional.ofNullable(mapper.take(hash(token), clock.instant()))
+            .map(accounts::find)
+            .orElseThrow(PasswordLinks::tooLate);
+    passwords.set(colleague, password, "");
+  }
+
+  /** Lets a colleague sign in no more, by a link neither. */
+  @Transactional
+  public void switchOff(long id) {
+    accounts.switchOff(id);
+    mapper.drop(id);
+  }
+
+  private static Problem tooLate() {
+    return Problem.notFound(
+        "This link is no longer good: it was used, another took its place, or seven days have gone."
+            + " Ask an administrator of your house for a new one.");
+  }
+
+  private static byte[] hash(String token) {
+    try {
+      return MessageDigest.getInstance("SHA-256")
+          .digest((token == null ? "" : token).getBytes(StandardCharsets.UTF_8));
+    } catch (NoSuchAlgorithmException impossible) {
+      throw new IllegalStateException("every Java has SHA-256", impossible);
+    }
+  }
+}

@@ -1,0 +1,7 @@
+/**
+ * Colleagues as an administrator looks after them: invited, changed, switched off. Read {@link
+ * app.jemble.colleague.PasswordLinks} first.
+ *
+ * <p>Tables: password_link.
+ */
+package app.jemble.colleague;
