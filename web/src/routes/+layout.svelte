@@ -27,7 +27,8 @@
     defaultOptions: { queries: { retry: 1, staleTime: 1000, refetchOnWindowFocus: true } }
   });
   let trouble = $state<unknown>(null);
-  const signingIn = $derived(page.url.pathname === '/sign-in');
+  /** Screens for whoever is not signed in. */
+  const signingIn = $derived(['/sign-in', '/new-password'].includes(page.url.pathname));
 
   async function begin() {
     trouble = null;

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { colleaguesQuery } from '$lib/api/queries';
+  import { choosable } from '$lib/session/choosable';
   import type { FilterField } from '$lib/api/types';
   import DayField from '$lib/ui/DayField.svelte';
   import { createQuery } from '@tanstack/svelte-query';
@@ -28,7 +29,10 @@
             { value: 'false', name: 'no' }
           ]
         : field.type === 'REFERENCE'
-          ? (colleagues.data ?? []).map((c) => ({ value: c.login, name: c.name }))
+          ? choosable(colleagues.data, (c) => c.login === value).map((c) => ({
+              value: c.login,
+              name: c.name
+            }))
           : null
   );
   const kind = $derived(field.name === 'email' ? 'email' : 'text');

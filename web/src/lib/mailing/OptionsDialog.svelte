@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { choosable } from '$lib/session/choosable';
   import { colleaguesQuery, letterheadsQuery, topicsQuery } from '$lib/api/queries';
   import type { WholeMailing } from '$lib/api/types';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -27,7 +28,7 @@
   function setReplies(value: string) {
     writing.repliesTo = value as WholeMailing['repliesTo'];
     if (value === 'COLLEAGUE' && !writing.replyColleague) {
-      writing.replyColleague = colleagues.data?.[0]?.id ?? null;
+      writing.replyColleague = choosable(colleagues.data)[0]?.id ?? null;
     }
     writing.changed();
   }
@@ -80,7 +81,10 @@
           class="mt-1.5"
           placeholder=""
           aria-label="The colleague who gets the replies"
-          items={(colleagues.data ?? []).map((c) => ({ value: c.id, name: c.name }))}
+          items={choosable(colleagues.data, (c) => c.id === writing.replyColleague).map((c) => ({
+            value: c.id,
+            name: c.name
+          }))}
           value={writing.replyColleague ?? 0}
           onchange={(e) => writing.set('replyColleague', Number(e.currentTarget.value))}
         />

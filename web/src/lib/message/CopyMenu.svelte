@@ -1,5 +1,6 @@
 <script lang="ts">
   import { colleaguesQuery } from '$lib/api/queries';
+  import { choosable } from '$lib/session/choosable';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Popup from '$lib/ui/Popup.svelte';
   import { createQuery } from '@tanstack/svelte-query';
@@ -37,7 +38,7 @@
     {/snippet}
     <p class="mb-1 text-soft">Send the message of the proof to</p>
     <ul>
-      {#each colleagues.data ?? [] as c (c.id)}
+      {#each choosable(colleagues.data) as c (c.id)}
         <li>
           <button
             type="button"

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { colleaguesQuery } from '$lib/api/queries';
+  import { choosable } from '$lib/session/choosable';
   import { createQuery } from '@tanstack/svelte-query';
   import { Select } from 'flowbite-svelte';
 
@@ -19,7 +20,10 @@
   placeholder=""
   items={[
     { value: '', name: none },
-    ...(colleagues.data ?? []).map((c) => ({ value: c.login, name: c.name }))
+    ...choosable(colleagues.data, (c) => c.login === value).map((c) => ({
+      value: c.login,
+      name: c.name
+    }))
   ]}
   bind:value
 />

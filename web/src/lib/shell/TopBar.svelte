@@ -125,7 +125,12 @@
           <a
             class="block pt-1 text-kelp hover:underline"
             href="/settings/sessions"
-            onclick={() => (menu = false)}>Where you are signed in</a
+            onclick={() => (menu = false)}>Password and sessions</a
+          >
+          <a
+            class="block pt-1 text-kelp hover:underline"
+            href="/settings/colleagues"
+            onclick={() => (menu = false)}>Colleagues</a
           >
           <a
             class="block pt-1 text-kelp hover:underline"

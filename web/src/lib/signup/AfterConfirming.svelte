@@ -1,5 +1,6 @@
 <script lang="ts">
   import { allSeriesQuery, colleaguesQuery } from '$lib/api/queries';
+  import { choosable } from '$lib/session/choosable';
   import type { SignUpPageBody } from '$lib/api/types';
   import { createQuery } from '@tanstack/svelte-query';
   import { Input, Select } from 'flowbite-svelte';
@@ -19,7 +20,10 @@
   ];
   const people = $derived([
     { value: 0, name: 'nobody' },
-    ...(colleagues.data ?? []).map((c) => ({ value: c.id, name: c.name }))
+    ...choosable(colleagues.data, (c) => c.id === page.owner).map((c) => ({
+      value: c.id,
+      name: c.name
+    }))
   ]);
   const serieses = $derived([
     { value: 0, name: 'none' },

@@ -2,6 +2,7 @@
   import { answer, api } from '$lib/api/client';
   import type { SignedIn } from '$lib/api/types';
   import { dayAndTime } from '$lib/format/dates';
+  import ChangePassword from '$lib/session/ChangePassword.svelte';
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -30,10 +31,9 @@
   }
 </script>
 
-<svelte:head><title>Where you are signed in · Jemble</title></svelte:head>
 <PageHead
-  title="Where you are signed in"
-  words="Each ends a day after you signed in there. End what you do not know, and tell an administrator."
+  title="Your password and sessions"
+  words="A session ends a day after you signed in there. End what you do not know, and tell an administrator."
 >
   {#snippet actions()}
     {#if others.length > 1}
@@ -59,3 +59,4 @@
     </li>
   {/each}
 </ul>
+<ChangePassword onchanged={() => queries.invalidateQueries({ queryKey: ['sessions'] })} />

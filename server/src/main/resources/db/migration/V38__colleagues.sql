@@ -14,3 +14,8 @@ create table password_link (
   made_by bigint references account,
   expires_at timestamptz not null
 );
+
+create or replace view offered.account as
+select id, login, name, email, title, role, person_id, phone, signature,
+       switched_off_at is not null as off
+from public.account;

@@ -12,10 +12,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
@@ -173,8 +175,11 @@ public class ColleaguesTest extends ServerTest {
     String token =
         tokenOf(administrator.post("/api/colleagues/" + id + "/password-link", Map.of()).json());
     String off = "/api/colleagues/" + id + "/off";
+    Stream<String> heard = finnsOwn.stream("/api/live");
+    CompletableFuture<Long> ended = CompletableFuture.supplyAsync(heard::count);
     assertThat(administrator.put(off, Map.of()).status()).isEqualTo(204);
     assertThat(finnsOwn.get("/api/desk").status()).isEqualTo(401);
+    assertThat(ended).as("an open screen hears no more").succeedsWithin(Duration.ofSeconds(20));
     Api.Answer refused = stranger().signIn("finn", "blue stair 8888");
     assertThat(refused.json().get("detail").asString())
         .isEqualTo("Login and password do not belong together.");

@@ -2,6 +2,7 @@ package app.jemble.access;
 
 import app.jemble.core.access.Right;
 import app.jemble.problem.Problem;
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.stereotype.Component;
@@ -31,7 +32,9 @@ class RightsGate implements HandlerInterceptor, WebMvcConfigurer {
   @Override
   public boolean preHandle(
       HttpServletRequest request, HttpServletResponse response, Object handler) {
-    if (handler instanceof HandlerMethod operation) {
+    // What was asked was decided when it came; how a stream ends is no request.
+    if (request.getDispatcherType() != DispatcherType.ASYNC
+        && handler instanceof HandlerMethod operation) {
       Needs needs = operation.getMethodAnnotation(Needs.class);
       if (needs == null) {
         throw Problem.forbidden("This operation names no right that it needs, and is not served.");

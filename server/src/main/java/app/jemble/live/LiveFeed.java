@@ -100,6 +100,7 @@ class LiveFeed {
       if (listeners.isEmpty()) {
         last = null;
       } else {
+        endForThoseWhoLeft();
         LiveMapper.Marks now = mapper.marks();
         List<String> changed = last == null ? List.of() : changed(last, now);
         last = now;
@@ -115,6 +116,21 @@ class LiveFeed {
       long wait = Math.max(EVERY.toMillis(), took * REST);
       thread.schedule(this::look, wait, TimeUnit.MILLISECONDS);
     }
+  }
+
+  /** Whoever was switched off hears no more, whichever process did it. */
+  private void endForThoseWhoLeft() {
+    for (long colleague : mapper.switchedOff(listening())) {
+      screensOf(colleague).forEach(SseEmitter::complete);
+    }
+  }
+
+  private synchronized Long[] listening() {
+    return byColleague.keySet().toArray(Long[]::new);
+  }
+
+  private synchronized List<SseEmitter> screensOf(long colleague) {
+    return List.copyOf(byColleague.getOrDefault(colleague, new ArrayDeque<>()));
   }
 
   private static List<String> changed(LiveMapper.Marks before, LiveMapper.Marks now) {

@@ -1,6 +1,8 @@
 package app.jemble.live;
 
+import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
 /** Marks that differ when something has changed; the same whichever process changed it. */
@@ -32,4 +34,8 @@ interface LiveMapper {
              (select coalesce(max(id), 0) || ' ' || count(done_at) from offered.task) as tasks
       """)
   Marks marks();
+
+  /** Which of these colleagues may sign in no more. */
+  @Select("select id from offered.account where off and id = any(#{colleagues})")
+  List<Long> switchedOff(@Param("colleagues") Long[] colleagues);
 }

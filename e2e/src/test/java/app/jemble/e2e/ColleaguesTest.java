@@ -1,0 +1,120 @@
+package app.jemble.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jemble.Eventually;
+import app.jemble.Mails;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/** A colleague is invited, comes in by the mail, changes their password, and is switched off. */
+public class ColleaguesTest extends BrowserTest {
+
+  private static final String PASSWORD = "green stair 7";
+  private static final Pattern LINK = Pattern.compile("http\\S+/new-password#\\S+");
+
+  @Override
+  protected int people() {
+    return 5;
+  }
+
+  private Locator row(String login) {
+    return page.locator("[data-colleague=" + login + "]");
+  }
+
+  private String mailedLink(int mails) {
+    Eventually.holds(() -> assertThat(office.mailbox("mara")).hasSize(mails));
+    Matcher link = LINK.matcher(Mails.part(office.mailbox("mara").get(mails - 1), "text/plain"));
+    assertThat(link.find()).isTrue();
+    return link.group();
+  }
+
+  private void signInAs(String login, String password) {
+    page.context().clearCookies();
+    page.navigate(home + "/sign-in");
+    page.getByLabel("Login").fill(login);
+    page.getByLabel("Password").fill(password);
+    press("Enter");
+  }
+
+  @Test
+  public void anAdministratorInvites() {
+    signIn("wilma");
+    page.navigate(home + "/settings/colleagues");
+    button("Invite a colleague").click();
+    Locator dialog = page.getByRole(AriaRole.DIALOG);
+    dialog.getByLabel("Name").fill("Mara Penrose");
+    assertThat(dialog.getByLabel("Signs in as")).hasValue("mara");
+    dialog.getByLabel("E-mail").fill("mara@ternquay.example");
+    assertAccessible("inviting a colleague");
+    button("Send the invitation").click();
+    assertThat(page.getByText("is on its way to Mara Penrose")).isVisible();
+    assertThat(row("mara")).containsText("invited, has no password yet");
+    assertAccessible("colleagues");
+  }
+
+  @Test(dependsOnMethods = "anAdministratorInvites")
+  public void theColleagueComesInByTheMail() {
+    page.context().clearCookies();
+    page.navigate(mailedLink(1));
+    assertThat(page.getByText("Mara Penrose, you sign in to")).isVisible();
+    Locator password = page.getByLabel("New password");
+    password.fill("marapenrose1");
+    press("Enter");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("made of your name");
+    assertAccessible("a password is set");
+    password.fill(PASSWORD);
+    press("Enter");
+    page.waitForURL("**/desk");
+    // The link was good once.
+    page.context().clearCookies();
+    page.navigate("about:blank");
+    page.navigate(mailedLink(1));
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("no longer good");
+  }
+
+  @Test(dependsOnMethods = "theColleagueComesInByTheMail")
+  public void theyChangeTheirPasswordThemselves() {
+    signInAs("mara", PASSWORD);
+    page.waitForURL("**/desk");
+    page.navigate(home + "/settings/sessions");
+    page.getByLabel("The one you have now").fill("guessed it");
+    page.getByLabel("New password").fill("blue stair 8888");
+    press("Enter");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("not the password you have now");
+    page.getByLabel("The one you have now").fill(PASSWORD);
+    press("Enter");
+    assertThat(page.getByText("Your password is changed.")).isVisible();
+    assertAccessible("password and sessions");
+    page.navigate(home + "/settings/colleagues");
+    assertThat(row("mara")).containsText("(you)");
+    assertThat(button("Invite a colleague")).hasCount(0);
+  }
+
+  @Test(dependsOnMethods = "theyChangeTheirPasswordThemselves")
+  public void whoIsSwitchedOffIsOutAtOnce() {
+    Page theirs = page.context().browser().newContext().newPage();
+    theirs.navigate(home + "/sign-in");
+    theirs.getByLabel("Login").fill("mara");
+    theirs.getByLabel("Password").fill("blue stair 8888");
+    theirs.keyboard().press("Enter");
+    theirs.waitForURL("**/desk");
+    signInAs("wilma", "lowen-quay");
+    page.waitForURL("**/desk");
+    page.navigate(home + "/settings/colleagues");
+    row("mara").getByText("Change").click();
+    page.getByRole(AriaRole.DIALOG).getByLabel("Reader").check();
+    page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON).getByText("Change").click();
+    assertThat(row("mara")).containsText("Reader");
+    row("mara").getByText("Switch off").click();
+    assertThat(row("mara")).containsText("switched off");
+    theirs.navigate(home + "/people");
+    assertThat(theirs.getByLabel("Login")).isVisible();
+    theirs.context().close();
+  }
+}

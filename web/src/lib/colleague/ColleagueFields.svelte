@@ -1,0 +1,70 @@
+<script lang="ts" module>
+  import type { RoleName } from './colleagues';
+
+  export interface Described {
+    name: string;
+    email: string;
+    title: string;
+    role: RoleName;
+  }
+</script>
+
+<script lang="ts">
+  import { Input } from 'flowbite-svelte';
+  import { roles } from './colleagues';
+
+  interface Props {
+    colleague: Described;
+    /** What is wrong with one of them. */
+    wrong: { field: string; words: string } | null;
+    onname?: (name: string) => void;
+  }
+
+  let { colleague = $bindable(), wrong, onname }: Props = $props();
+</script>
+
+{#snippet why(field: string)}
+  {#if wrong?.field === field}<span class="text-brick" role="alert">{wrong.words}</span>{/if}
+{/snippet}
+
+<label class="flex flex-col gap-1">
+  Name
+  <Input
+    bind:value={colleague.name}
+    required
+    maxlength={120}
+    data-autofocus
+    autocomplete="off"
+    oninput={() => onname?.(colleague.name)}
+  />
+  {@render why('name')}
+</label>
+<label class="flex flex-col gap-1">
+  E-mail
+  <Input type="email" bind:value={colleague.email} required maxlength={254} autocomplete="off" />
+  {@render why('email')}
+</label>
+<label class="flex flex-col gap-1">
+  What they do here
+  <Input
+    bind:value={colleague.title}
+    maxlength={120}
+    autocomplete="off"
+    placeholder="stands beneath their name in letters"
+  />
+</label>
+<fieldset class="flex flex-col gap-1">
+  <legend class="mb-1">Role</legend>
+  {#each roles as role (role.value)}
+    <label class="flex items-baseline gap-2">
+      <input
+        type="radio"
+        class="text-kelp"
+        name="role"
+        value={role.value}
+        bind:group={colleague.role}
+      />
+      <span>{role.name} <span class="text-soft">{role.may}</span></span>
+    </label>
+  {/each}
+</fieldset>

@@ -1,0 +1,53 @@
+<script lang="ts">
+  import type { ColleagueName } from '$lib/api/types';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
+  import { roleName } from './colleagues';
+
+  interface Props {
+    colleague: ColleagueName;
+    /** Whether whoever looks may change it. */
+    mayChange: boolean;
+    isMe: boolean;
+    onchange: () => void;
+    onlink: () => void;
+    onswitch: (off: boolean) => void;
+  }
+
+  let { colleague, mayChange, isMe, onchange, onlink, onswitch }: Props = $props();
+  const standing = $derived(
+    colleague.off ? 'switched off' : colleague.invited ? 'invited, has no password yet' : ''
+  );
+</script>
+
+<li
+  class="flex flex-wrap items-center gap-x-6 gap-y-1 px-4 py-2.5"
+  data-colleague={colleague.login}
+>
+  <div class="min-w-52 flex-1">
+    <p class={`font-semibold ${colleague.off ? 'text-soft' : ''}`}>
+      {colleague.name}{isMe ? ' (you)' : ''}
+      {#if standing}<span class="ms-2 font-normal text-ochre">{standing}</span>{/if}
+    </p>
+    <p class="text-[0.9rem] text-soft">{colleague.title}</p>
+  </div>
+  <p class="min-w-56 flex-1 text-[0.93rem]">
+    {colleague.email}
+    <span class="block text-[0.9rem] text-soft">signs in as {colleague.login}</span>
+  </p>
+  <p class="w-32">{roleName(colleague.role)}</p>
+  {#if mayChange}
+    <div class="flex flex-wrap gap-x-4">
+      <HouseButton weight="quiet" onclick={onchange}>Change</HouseButton>
+      {#if !colleague.off && !isMe}
+        <HouseButton weight="quiet" onclick={onlink}
+          >{colleague.invited ? 'Invite again' : 'New password'}</HouseButton
+        >
+      {/if}
+      {#if !isMe}
+        <HouseButton weight="quiet" onclick={() => onswitch(!colleague.off)}
+          >{colleague.off ? 'Let in again' : 'Switch off'}</HouseButton
+        >
+      {/if}
+    </div>
+  {/if}
+</li>
