@@ -7,6 +7,7 @@ import app.jemble.ServerTest;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -86,6 +87,49 @@ public class GuessingTest extends ServerTest {
     assertThat(colleague.get("/api/lists").status()).isEqualTo(200);
     begunBefore("reed", Duration.ofHours(2));
     assertThat(colleague.get("/api/lists").status()).isEqualTo(401);
+  }
+
+  /** OWASP, "Slow Down Online Guessing Attacks with Device Cookies". */
+  @Test(dependsOnMethods = "guessesAreMadeToWaitLongerAndLonger")
+  public void whoeverSignedInHereBeforeGetsInHoweverManyGuess() {
+    Api owner = stranger();
+    assertThat(owner.signIn("tomas", "lowen-quay").status()).isEqualTo(200);
+    owner.delete("/api/session");
+    SignInGuard guard = application.getBean(SignInGuard.class);
+    int tried = 0;
+    for (int guess = 0; guess < 10_000; guess++) {
+      SignInGuard.Trying trying =
+          new SignInGuard.Trying("tomas", "198.51.100." + guess % 50, Optional.empty());
+      if (guard.wait(trying).isEmpty()) {
+        guard.failed(trying);
+        tried++;
+      }
+      if (guess % 10 == 0) {
+        clock.advance(Duration.ofSeconds(1));
+      }
+    }
+    assertThat(tried).as("of ten thousand guesses in 17 minutes").isBetween(8, 20);
+    assertThat(tryOut(stranger(), "tomas", "lowen-quay").status())
+        .as("a browser nobody knows waits")
+        .isEqualTo(429);
+    owner.begin();
+    assertThat(tryOut(owner, "tomas", "a slip").status()).isEqualTo(422);
+    assertThat(tryOut(owner, "tomas", "lowen-quay").status()).as("its owner's").isEqualTo(200);
+    clock.advance(Duration.ofMinutes(6));
+  }
+
+  /** A browser that is known waits for what is guessed in it. */
+  @Test(dependsOnMethods = "whoeverSignedInHereBeforeGetsInHoweverManyGuess")
+  public void aKnownBrowserIsNoWayToGuess() {
+    Api owner = stranger();
+    assertThat(owner.signIn("reed", "lowen-quay").status()).isEqualTo(200);
+    owner.delete("/api/session");
+    owner.begin();
+    for (int i = 0; i < 5; i++) {
+      assertThat(tryOut(owner, "reed", "guess" + i).status()).isEqualTo(422);
+    }
+    assertThat(tryOut(owner, "reed", "lowen-quay").status()).isEqualTo(429);
+    assertThat(tryOut(stranger(), "reed", "lowen-quay").status()).isEqualTo(200);
   }
 
   private void begunBefore(String login, Duration ago) {

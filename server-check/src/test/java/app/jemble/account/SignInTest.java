@@ -38,12 +38,16 @@ public class SignInTest extends ServerTest {
     Api orla = new Api("http://127.0.0.1:" + port);
     Api.Answer answer = orla.signIn("Orla ", "lowen-quay");
     assertThat(answer.status()).isEqualTo(200);
-    String cookie =
-        answer.raw().headers().allValues("Set-Cookie").stream()
-            .filter(c -> c.startsWith("jemble-"))
-            .findFirst()
-            .orElseThrow();
-    assertThat(cookie).contains("HttpOnly").contains("SameSite=Lax");
+    List<String> cookies = answer.raw().headers().allValues("Set-Cookie");
+    assertThat(cookies).hasSize(2).allMatch(c -> c.startsWith("jemble-") && c.contains("HttpOnly"));
+    assertThat(cookies).anyMatch(c -> c.contains("SameSite=Lax"));
+    // What a browser is known by is shown at the sign-in alone.
+    assertThat(cookies)
+        .anyMatch(
+            c ->
+                c.startsWith("jemble-device-")
+                    && c.contains("Path=/api/session")
+                    && c.contains("SameSite=Strict"));
   }
 
   @Test

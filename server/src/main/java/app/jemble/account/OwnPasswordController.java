@@ -6,6 +6,7 @@ import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -39,12 +40,14 @@ class OwnPasswordController {
       @Parameter(hidden = true) HttpSession session,
       @Parameter(hidden = true) HttpServletRequest request) {
     Account me = accounts.current();
-    guard.mustNotWait("current", me.login(), request.getRemoteAddr());
+    SignInGuard.Trying trying =
+        new SignInGuard.Trying(me.login(), request.getRemoteAddr(), Optional.of("of " + me.id()));
+    guard.mustNotWait("current", trying);
     if (!passwords.isOf(me, given.current())) {
-      guard.failed(me.login(), request.getRemoteAddr());
+      guard.failed(trying);
       throw Problem.wrong("current", "That is not the password you have now.");
     }
-    guard.succeeded(me.login());
+    guard.succeeded(trying);
     passwords.set(me, given.password(), session.getId());
   }
 }

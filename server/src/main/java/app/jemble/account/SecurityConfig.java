@@ -88,12 +88,16 @@ class SecurityConfig {
    */
   @Bean
   DefaultCookieSerializerCustomizer cookies(JembleSettings settings) {
+    boolean secure = isSecure(settings);
+    return cookie -> cookie.setUseSecureCookie(secure);
+  }
+
+  static boolean isSecure(JembleSettings settings) {
     String said = settings.secureCookies() == null ? "" : settings.secureCookies().strip();
     String host = URI.create(settings.publicUrl()).getHost();
     boolean own =
         host == null || host.equals("localhost") || isLoopback(host.replaceAll("[\\[\\]]", ""));
-    boolean secure = said.isEmpty() ? !own : Boolean.parseBoolean(said);
-    return cookie -> cookie.setUseSecureCookie(secure);
+    return said.isEmpty() ? !own : Boolean.parseBoolean(said);
   }
 
   /** Kept in the session, so that two workspaces on one host do not share a cookie. */

@@ -1,6 +1,7 @@
 package app.jemble.account;
 
 import app.jemble.access.Needs;
+import app.jemble.account.SignInGuard.Trying;
 import app.jemble.core.access.Right;
 import app.jemble.core.access.Role;
 import app.jemble.problem.Problem;
@@ -66,6 +67,7 @@ class SessionController {
   private final AuthenticationManager authentication;
   private final SecurityContextRepository contexts;
   private final SignInGuard guard;
+  private final DeviceCookie devices;
   private final SessionEnd ends;
   private final AccountService accounts;
   private final WorkspaceService workspace;
@@ -76,6 +78,7 @@ class SessionController {
       AuthenticationManager authentication,
       SecurityContextRepository contexts,
       SignInGuard guard,
+      DeviceCookie devices,
       SessionEnd ends,
       AccountService accounts,
       WorkspaceService workspace,
@@ -84,6 +87,7 @@ class SessionController {
     this.authentication = authentication;
     this.contexts = contexts;
     this.guard = guard;
+    this.devices = devices;
     this.ends = ends;
     this.accounts = accounts;
     this.workspace = workspace;
@@ -114,9 +118,12 @@ class SessionController {
   @PostMapping
   Colleague signIn(
       @RequestBody SignIn given, HttpServletRequest request, HttpServletResponse response) {
-    guard.mustNotWait("password", given.login(), request.getRemoteAddr());
-    Authentication who = authenticated(given, request.getRemoteAddr());
-    guard.succeeded(given.login());
+    Trying trying =
+        new Trying(given.login(), request.getRemoteAddr(), devices.of(request, given.login()));
+    guard.mustNotWait("password", trying);
+    Authentication who = authenticated(given, trying);
+    guard.succeeded(trying);
+    devices.give(response, given.login());
     // A session of its own, and a token that nobody has seen: what was there before is not trusted.
     HttpSession before = request.getSession(false);
     if (before != null) {
@@ -129,7 +136,7 @@ class SessionController {
     return colleague(accounts.findByLogin(who.getName()));
   }
 
-  private Authentication authenticated(SignIn given, String address) {
+  private Authentication authenticated(SignIn given, Trying trying) {
     try {
       if (given.login() == null || given.password() == null) {
         throw new BadCredentialsException("nothing was given");
@@ -137,7 +144,7 @@ class SessionController {
       return authentication.authenticate(
           UsernamePasswordAuthenticationToken.unauthenticated(given.login(), given.password()));
     } catch (AuthenticationException | IllegalArgumentException refused) {
-      guard.failed(given.login(), address);
+      guard.failed(trying);
       throw Problem.wrong("password", "Login and password do not belong together.");
     }
   }

@@ -40,9 +40,23 @@ class SignInGuard {
     this.clock = clock;
   }
 
+  /**
+   * Who tries.
+   *
+   * @param device a browser in which that login signed in before, if it is known: it waits for its
+   *     own failures alone, so that no stranger keeps a colleague out
+   */
+  record Trying(String login, String address, Optional<String> device) {
+    private List<String> counted() {
+      return device
+          .map(known -> List.of("device " + known))
+          .orElseGet(() -> List.of(byLogin(login), byAddress(address)));
+    }
+  }
+
   /** How long somebody must wait before they may try; nothing when they need not. */
-  Optional<Duration> wait(String login, String address) {
-    Instant until = mapper.waitUntil(List.of(byLogin(login), byAddress(address)));
+  Optional<Duration> wait(Trying who) {
+    Instant until = mapper.waitUntil(who.counted());
     Instant now = clock.instant();
     return until == null || !until.isAfter(now)
         ? Optional.empty()
@@ -54,8 +68,8 @@ class SignInGuard {
    *
    * @param field of what was given, for the problem
    */
-  void mustNotWait(String field, String login, String address) {
-    wait(login, address)
+  void mustNotWait(String field, Trying who) {
+    wait(who)
         .ifPresent(
             wait -> {
               throw Problem.tooOften(
@@ -71,16 +85,21 @@ class SignInGuard {
     return seconds == 1 ? "a second" : seconds + " seconds";
   }
 
-  void failed(String login, String address) {
-    LOG.warn("Somebody at {} gave a wrong password or an unknown login.", address);
+  void failed(Trying who) {
+    LOG.warn("Somebody at {} gave a wrong password or an unknown login.", who.address());
     // Made-up logins would fill the table for ever.
     mapper.forgetBefore(clock.instant().minus(REMEMBERED));
-    note(byLogin(login), FREE_OF_LOGIN);
-    note(byAddress(address), FREE_OF_ADDRESS);
+    if (who.device().isPresent()) {
+      who.counted().forEach(device -> note(device, FREE_OF_LOGIN));
+    } else {
+      note(byLogin(who.login()), FREE_OF_LOGIN);
+      note(byAddress(who.address()), FREE_OF_ADDRESS);
+    }
   }
 
-  void succeeded(String login) {
-    mapper.forget(byLogin(login));
+  /** Their own failures are forgotten; not those of strangers, while they go on guessing. */
+  void succeeded(Trying who) {
+    mapper.forget(who.device().map(known -> "device " + known).orElse(byLogin(who.login())));
   }
 
   private void note(String who, int free) {
@@ -99,8 +118,13 @@ class SignInGuard {
   }
 
   private static String byLogin(String login) {
-    String word = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
+    String word = word(login);
     return "login " + (word.length() > 100 ? word.substring(0, 100) : word);
+  }
+
+  /** A login as it is kept. */
+  static String word(String login) {
+    return login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
   }
 
   private static String byAddress(String address) {
