@@ -36,7 +36,7 @@
   </p>
   <p class="w-32">{roleName(colleague.role)}</p>
   {#if mayChange}
-    <div class="flex flex-wrap gap-x-4">
+    <div class="flex flex-wrap gap-x-4 lg:w-64 lg:justify-end">
       <HouseButton weight="quiet" onclick={onchange}>Change</HouseButton>
       {#if !colleague.off && !isMe}
         <HouseButton weight="quiet" onclick={onlink}
