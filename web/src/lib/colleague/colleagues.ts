@@ -7,7 +7,11 @@ export type RoleName = ColleagueName['role'];
 export const roles: { value: RoleName; name: string; may: string }[] = [
   { value: 'ADMINISTRATOR', name: 'Administrator', may: 'sets up the house and its colleagues' },
   { value: 'COORDINATOR', name: 'Coordinator', may: 'writes to many, keeps templates and series' },
-  { value: 'REPRESENTATIVE', name: 'Representative', may: 'writes to people, keeps quotes and tasks' },
+  {
+    value: 'REPRESENTATIVE',
+    name: 'Representative',
+    may: 'writes to people, keeps quotes and tasks'
+  },
   { value: 'READER', name: 'Reader', may: 'looks, and changes nothing' }
 ];
 
