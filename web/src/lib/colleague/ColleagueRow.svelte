@@ -36,15 +36,15 @@
   </p>
   <p class="w-32">{roleName(colleague.role)}</p>
   {#if mayChange}
-    <div class="flex flex-wrap gap-x-4 lg:w-64 lg:justify-end">
-      <HouseButton weight="quiet" onclick={onchange}>Change</HouseButton>
+    <div class="flex flex-wrap gap-x-4 gap-y-1 lg:w-80 lg:justify-end">
+      <HouseButton weight="quiet" class="min-h-[26px]" onclick={onchange}>Change</HouseButton>
       {#if !colleague.off && !isMe}
-        <HouseButton weight="quiet" onclick={onlink}
+        <HouseButton weight="quiet" class="min-h-[26px]" onclick={onlink}
           >{colleague.invited ? 'Invite again' : 'New password'}</HouseButton
         >
       {/if}
       {#if !isMe}
-        <HouseButton weight="quiet" onclick={() => onswitch(!colleague.off)}
+        <HouseButton weight="quiet" class="min-h-[26px]" onclick={() => onswitch(!colleague.off)}
           >{colleague.off ? 'Let in again' : 'Switch off'}</HouseButton
         >
       {/if}

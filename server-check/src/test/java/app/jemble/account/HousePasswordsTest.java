@@ -28,6 +28,14 @@ public class HousePasswordsTest {
     assertThat(passwords.upgradeEncoding(kept)).isFalse();
   }
 
+  /** A letter with a mark is one sign on one keyboard and two on another. */
+  @Test
+  public void howAKeyboardWritesALetterDoesNotMatter() {
+    String kept = passwords.encode("gr\u00fcne Treppe 7");
+    assertThat(passwords.matches("gru\u0308ne Treppe 7", kept)).isTrue();
+    assertThat(passwords.matches("grune Treppe 7", kept)).isFalse();
+  }
+
   @Test
   public void aLongOneCountsToItsEnd() {
     String kept = passwords.encode("x".repeat(150) + "a");

@@ -1,5 +1,6 @@
 package app.jemble.account;
 
+import java.text.Normalizer;
 import java.util.concurrent.Semaphore;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
@@ -30,7 +31,7 @@ final class HousePasswords implements PasswordEncoder {
   public String encode(CharSequence password) {
     places.acquireUninterruptibly();
     try {
-      return argon.encode(password);
+      return argon.encode(same(password));
     } finally {
       places.release();
     }
@@ -39,14 +40,19 @@ final class HousePasswords implements PasswordEncoder {
   @Override
   public boolean matches(CharSequence password, String kept) {
     if (kept == null || !kept.startsWith(ARGON)) {
-      return kept != null && bcrypt.matches(password, kept);
+      return kept != null && bcrypt.matches(same(password), kept);
     }
     places.acquireUninterruptibly();
     try {
-      return argon.matches(password, kept);
+      return argon.matches(same(password), kept);
     } finally {
       places.release();
     }
+  }
+
+  /** Keyboards write the same letter in different ways (RFC 8265, 4.2: NFC). */
+  private static String same(CharSequence password) {
+    return Normalizer.normalize(password, Normalizer.Form.NFC);
   }
 
   @Override

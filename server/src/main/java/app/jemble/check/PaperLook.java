@@ -24,6 +24,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Semaphore;
 import org.springframework.stereotype.Component;
 
 /**
@@ -34,6 +35,9 @@ import org.springframework.stereotype.Component;
 class PaperLook {
 
   private static final int CHUNK = 40;
+
+  /** However many ask, pages are laid for as many at once as there are processors. */
+  private final Semaphore places = new Semaphore(Runtime.getRuntime().availableProcessors());
 
   private final CheckService checks;
   private final AudienceService audience;
@@ -77,12 +81,15 @@ class PaperLook {
     Workspace house = workspace.current();
     LocalDate today = LocalDate.ofInstant(clock.instant(), house.zoneId());
     PaperCheck paper = new PaperCheck();
+    places.acquireUninterruptibly();
     try (LettersPdf pdf = LettersPdf.forPrinter(fonts, pictures, "", house.locale())) {
       Laying laying = new Laying(letter, today, pdf, paper, progress, of);
       audience.each(mailing, letter::values, laying::add);
       laying.layOut();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
+    } finally {
+      places.release();
     }
     return checks.keep(mailing, checked.withPaper(paper));
   }
