@@ -1,6 +1,7 @@
 package app.jemble.bench;
 
 import app.jemble.Drafts;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -14,6 +15,9 @@ final class PaperBench {
   private static final int DOCUMENTS = 1_000;
   private static final int RUNS = 5;
   private static final long LOOK_MILLIS = 20;
+
+  /** What is live is counted by sweeping, which takes a while. */
+  private static final long BETWEEN_LOOKS_NANOS = 10_000_000_000L;
 
   /** Five of it fill about a page. */
   private static final String LETTER =
@@ -55,9 +59,12 @@ final class PaperBench {
     long mailing = released(app, LABELS, paper);
     Heap heap = Heap.now();
     long begun = System.nanoTime();
-    int pages = printed(app, mailing);
+    List<Double> live = new ArrayList<>();
+    int pages = printed(app, mailing, () -> live.add(heap.keptMegabytes()));
     Figures.print("paper.letters.10000.s", "s", (System.nanoTime() - begun) / 1e9);
     Figures.print("paper.letters.peak_mb", "MB", heap.peakMegabytes());
+    Figures.print("paper.letters.live_mb.early", "MB", live.get(0));
+    Figures.print("paper.letters.live_mb.late", "MB", live.get(live.size() - 1));
     System.out.printf(Locale.ROOT, "paper.letters.pages: %,d%n", pages);
   }
 
@@ -69,7 +76,7 @@ final class PaperBench {
     long mailing = released(app, DOCUMENTS, paper);
     Heap heap = Heap.now();
     long begun = System.nanoTime();
-    int letters = printed(app, mailing);
+    int letters = printed(app, mailing, () -> {});
     if (letters != DOCUMENTS) {
       throw new IllegalStateException(letters + " were printed of " + DOCUMENTS);
     }
@@ -101,13 +108,22 @@ final class PaperBench {
     return id;
   }
 
-  /** Prints all that wait, until they are printed. */
-  private static int printed(RunningApp app, long mailing) {
+  /**
+   * Prints all that wait, until they are printed.
+   *
+   * @param look done now and then on the way
+   */
+  private static int printed(RunningApp app, long mailing, Runnable look) {
     Map<String, Object> how = Map.of("duplex", false, "order", "POSTCODE");
     String letters = "/api/mailings/" + mailing + "/letters";
     String path = "/api/letter-runs/" + app.api.post(letters, how).json().get("id").asLong();
+    long looked = System.nanoTime();
     while (!app.api.get(path).json().get("state").asString().equals("PRINTED")) {
       LockSupport.parkNanos(LOOK_MILLIS * 1_000_000);
+      if (System.nanoTime() - looked > BETWEEN_LOOKS_NANOS) {
+        look.run();
+        looked = System.nanoTime();
+      }
     }
     return app.api.get(path).json().get("pages").asInt();
   }
