@@ -8,6 +8,9 @@ export function sumWords(sum: NonNullable<CheckResult['paper']>): string {
       ? manySheets(sum.sheets)
       : `${manySheets(sum.sheets)}, or ${manySheets(sum.sheetsBothSides)} printed on both sides`;
   if (sum.letters === 1) return `1 letter of ${manyPages(sum.pages)}: ${both}`;
-  const each = sum.pages === sum.letters ? '1 page each' : manyPages(sum.pages);
+  const each =
+    sum.pages === sum.letters
+      ? '1 page each'
+      : `${manyPages(sum.pages)}, the longest of ${sum.longest}`;
   return `${manyLetters(sum.letters)}, ${each}: ${both}`;
 }

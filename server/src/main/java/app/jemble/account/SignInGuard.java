@@ -49,7 +49,7 @@ class SignInGuard {
   record Trying(String login, String address, Optional<String> device) {
     private List<String> counted() {
       return device
-          .map(known -> List.of("device " + known))
+          .map(known -> List.of(byDevice(known)))
           .orElseGet(() -> List.of(byLogin(login), byAddress(address)));
     }
   }
@@ -99,7 +99,7 @@ class SignInGuard {
 
   /** Their own failures are forgotten; not those of strangers, while they go on guessing. */
   void succeeded(Trying who) {
-    mapper.forget(who.device().map(known -> "device " + known).orElse(byLogin(who.login())));
+    mapper.forget(who.device().map(SignInGuard::byDevice).orElse(byLogin(who.login())));
   }
 
   private void note(String who, int free) {
@@ -125,6 +125,10 @@ class SignInGuard {
   /** A login as it is kept. */
   static String word(String login) {
     return login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
+  }
+
+  private static String byDevice(String known) {
+    return "device " + known;
   }
 
   private static String byAddress(String address) {
