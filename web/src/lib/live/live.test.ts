@@ -33,6 +33,7 @@ afterEach(() => vi.unstubAllGlobals());
 describe('what the server says has changed', () => {
   it('names the questions to ask anew, each once', () => {
     expect(keysOf('outbox mailings').filter((k) => k === 'run')).toHaveLength(1);
+    expect(keysOf('outbox')).toContain('letters');
     expect(keysOf('everything')).toContain('responses');
     expect(keysOf('something new')).toEqual([]);
   });

@@ -8,6 +8,7 @@ const ASKED: Record<string, string[]> = {
   outbox: [
     'outbox',
     'outbox-tally',
+    'letters',
     'summary',
     'run',
     'counts',

@@ -124,6 +124,8 @@ public class DocumentsTest extends BrowserTest {
   public void theyArePrintedAndPosted() {
     press("Control+Enter");
     releaseByEnter();
+    // Whoever leaves before the answer is in may have released nothing.
+    assertThat(page.getByRole(AriaRole.REGION, named("Under way"))).isVisible();
     page.navigate(home + "/outbox");
     Locator letters = page.getByRole(AriaRole.REGION, named("Letters of Winter letter"));
     letters.getByRole(AriaRole.BUTTON).getByText("Print 1 letter").click();
