@@ -23,6 +23,7 @@ export type ChangeBody = Schemas['ChangeBody'];
 export type ChangeTold = Schemas['ChangeTold'];
 export type Colleague = Schemas['Colleague'];
 export type ColleagueName = Schemas['ColleagueName'];
+export type Estate = Schemas['Estate'];
 export type MadeLink = Schemas['MadeLink'];
 export type LinkOwner = Schemas['LinkOwner'];
 export type Comparison = Schemas['Comparison'];

@@ -10,10 +10,11 @@
     isMe: boolean;
     onchange: () => void;
     onlink: () => void;
-    onswitch: (off: boolean) => void;
+    onleave: () => void;
+    onletin: () => void;
   }
 
-  let { colleague, mayChange, isMe, onchange, onlink, onswitch }: Props = $props();
+  let { colleague, mayChange, isMe, onchange, onlink, onleave, onletin }: Props = $props();
   const standing = $derived(
     colleague.off ? 'switched off' : colleague.invited ? 'invited, has no password yet' : ''
   );
@@ -44,7 +45,7 @@
         >
       {/if}
       {#if !isMe}
-        <HouseButton weight="quiet" class="min-h-[26px]" onclick={() => onswitch(!colleague.off)}
+        <HouseButton weight="quiet" class="min-h-[26px]" onclick={colleague.off ? onletin : onleave}
           >{colleague.off ? 'Let in again' : 'Switch off'}</HouseButton
         >
       {/if}

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { loginFor, roleName } from './colleagues';
+import { loginFor, ownedWords, roleName } from './colleagues';
 
 test('a login is proposed from the name, and is nobody else’s', () => {
   expect(loginFor('Mara Penrose', [])).toBe('mara');
@@ -13,4 +13,15 @@ test('a login is proposed from the name, and is nobody else’s', () => {
 
 test('roles are said in words', () => {
   expect(roleName('READER')).toBe('Reader');
+});
+
+test('what somebody leaves is said in a row', () => {
+  const owned = [
+    { one: 'person', many: 'people', count: 1312 },
+    { one: 'open task', many: 'open tasks', count: 1 },
+    { one: 'draft', many: 'drafts', count: 3 }
+  ];
+  expect(ownedWords(owned)).toBe('1,312 people, 1 open task and 3 drafts');
+  expect(ownedWords(owned.slice(1, 2))).toBe('1 open task');
+  expect(ownedWords([])).toBe('');
 });

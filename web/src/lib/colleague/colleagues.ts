@@ -1,5 +1,6 @@
-import type { ColleagueName } from '$lib/api/types';
+import type { ColleagueName, Estate } from '$lib/api/types';
 import { fold } from '$lib/format/fold';
+import { count } from '$lib/format/numbers';
 
 export type RoleName = ColleagueName['role'];
 
@@ -32,3 +33,14 @@ export function loginFor(name: string, taken: string[]): string {
   while (!free(`${whole}${n}`)) n++;
   return `${whole}${n}`;
 }
+
+/** What somebody would leave behind, in a row: "12 people, 1 open task and 3 drafts". */
+export function ownedWords(owned: Estate['owned']): string {
+  const words = owned.map((o) => `${count(o.count)} ${o.count === 1 ? o.one : o.many}`);
+  const last = words.pop() ?? '';
+  return words.length ? `${words.join(', ')} and ${last}` : last;
+}
+
+/** Whether somebody can be given what another leaves: they are there, and change things. */
+export const takesOver = (of: ColleagueName) => (other: ColleagueName) =>
+  other.id !== of.id && !other.off && other.role !== 'READER';

@@ -16,7 +16,18 @@ class Session {
     return this.colleague?.zone ?? 'UTC';
   }
 
-  async load() {
+  private asking: Promise<void> | null = null;
+
+  /**
+   * Asks the server. Whoever asks at the same time shares the answer: a stranger who asks twice at
+   * once is given two sessions, and the token of the one is none in the other.
+   */
+  load(): Promise<void> {
+    this.asking ??= this.ask().finally(() => (this.asking = null));
+    return this.asking;
+  }
+
+  private async ask() {
     const session = await answer(api.GET('/api/session'));
     guard.header = session.csrfHeader;
     guard.token = session.csrfToken;
@@ -28,7 +39,7 @@ class Session {
   async signIn(login: string, password: string) {
     await this.load();
     await answer(api.POST('/api/session', { body: { login, password } }));
-    await this.load();
+    await this.ask();
   }
 
   /** Signs the same colleague in again, on the spot; what is on the screen stays. */
@@ -39,7 +50,7 @@ class Session {
       guard.token = csrfToken;
     });
     await answer(api.POST('/api/session', { body: { login, password } }));
-    await this.load();
+    await this.ask();
     signedInAnew();
     this.over = false;
     this.resumed++;

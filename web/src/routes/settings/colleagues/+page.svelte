@@ -4,6 +4,7 @@
   import type { ColleagueName, MadeLink } from '$lib/api/types';
   import ChangeDialog from '$lib/colleague/ChangeDialog.svelte';
   import ColleagueRow from '$lib/colleague/ColleagueRow.svelte';
+  import LeaveDialog from '$lib/colleague/LeaveDialog.svelte';
   import InviteDialog from '$lib/colleague/InviteDialog.svelte';
   import MadeLinkBand from '$lib/colleague/MadeLinkBand.svelte';
   import { session } from '$lib/session/session.svelte';
@@ -18,6 +19,7 @@
   const mayChange = $derived(session.colleague?.role === 'ADMINISTRATOR');
   let inviting = $state(false);
   let changing = $state.raw<ColleagueName | null>(null);
+  let leaving = $state.raw<ColleagueName | null>(null);
   let made = $state.raw<{ name: string; link: MadeLink } | null>(null);
   /** Who is there first, then who has left. */
   const listed = $derived([...(query.data ?? [])].sort((a, b) => Number(a.off) - Number(b.off)));
@@ -41,18 +43,11 @@
       made = { name, link };
     }, '');
 
-  const switchOff = ({ id, name }: ColleagueName, off: boolean) => {
-    const params = { path: { id } };
-    return off
-      ? act(
-          () => answer(api.PUT('/api/colleagues/{id}/off', { params })),
-          `${name} is signed out everywhere and signs in no more.`
-        )
-      : act(
-          () => answer(api.DELETE('/api/colleagues/{id}/off', { params })),
-          `${name} may sign in again.`
-        );
-  };
+  const letIn = ({ id, name }: ColleagueName) =>
+    act(
+      () => answer(api.DELETE('/api/colleagues/{id}/off', { params: { path: { id } } })),
+      `${name} may sign in again.`
+    );
 </script>
 
 <PageHead
@@ -77,7 +72,8 @@
       isMe={colleague.id === session.colleague?.id}
       onchange={() => (changing = colleague)}
       onlink={() => newLink(colleague)}
-      onswitch={(off) => switchOff(colleague, off)}
+      onleave={() => (leaving = colleague)}
+      onletin={() => letIn(colleague)}
     />
   {/each}
 </ul>
@@ -89,5 +85,15 @@
 {#if changing}
   {#key changing.id}
     <ChangeDialog of={changing} onclose={() => (changing = null)} onchanged={refresh} />
+  {/key}
+{/if}
+{#if leaving}
+  {#key leaving.id}
+    <LeaveDialog
+      of={leaving}
+      colleagues={query.data ?? []}
+      onclose={() => (leaving = null)}
+      onleft={refresh}
+    />
   {/key}
 {/if}

@@ -111,10 +111,45 @@ public class ColleaguesTest extends BrowserTest {
     page.getByRole(AriaRole.DIALOG).getByLabel("Reader").check();
     page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON).getByText("Change").click();
     assertThat(row("mara")).containsText("Reader");
+    addMarasWork();
     row("mara").getByText("Switch off").click();
+    Locator leaving = page.getByRole(AriaRole.DIALOG);
+    assertThat(leaving).containsText("Theirs: 1 person and 1 open task.");
+    leaving.getByLabel("Who takes that over").selectOption("Tomas Vance");
+    assertThat(leaving).not().containsText("Reed Larkin");
+    assertAccessible("a colleague leaves");
+    leaving.getByRole(AriaRole.BUTTON).getByText("Switch off").click();
+    assertThat(page.getByText("Tomas Vance takes over.")).isVisible();
     assertThat(row("mara")).containsText("switched off");
     theirs.navigate(home + "/people");
     assertThat(theirs.getByLabel("Login")).isVisible();
     theirs.context().close();
+    assertThat(ownerOf("person", "t.last_name = 'Handed'")).isEqualTo("tomas");
+    assertThat(ownerOf("task", "t.title = 'Ring them'")).isEqualTo("tomas");
+  }
+
+  private void addMarasWork() {
+    long person = addPerson("Una", "Handed", "una@ternquay.example");
+    sql.sql(
+            """
+            update person set owner_id = (select id from account where login = 'mara')
+            where id = ?
+            """)
+        .param(person)
+        .update();
+    sql.sql(
+            """
+            insert into task (person_id, kind, title, owner_id, created_at, created_by)
+            select ?, 'call', 'Ring them', id, now(), id from account where login = 'mara'
+            """)
+        .param(person)
+        .update();
+  }
+
+  private String ownerOf(String table, String which) {
+    return sql.sql(
+            "select login from account a join " + table + " t on t.owner_id = a.id where " + which)
+        .query(String.class)
+        .single();
   }
 }

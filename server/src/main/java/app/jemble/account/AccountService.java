@@ -110,6 +110,12 @@ public class AccountService implements WhoAsks {
     return mapper.findByLogin(login);
   }
 
+  /** Whether somebody signs in so whom one can give something to. */
+  public boolean isThere(String login) {
+    Account account = login == null ? null : mapper.findByLogin(login);
+    return account != null && !account.off();
+  }
+
   /** All colleagues in order of name. */
   public List<Account> all() {
     return mapper.all();

@@ -119,4 +119,30 @@ public class CauseChanges {
   public void remove(long id) {
     mapper.removeWordings(mapper.remove(id).toArray(Long[]::new));
   }
+
+  /** How many released ones of a kind a colleague sends that others may know of. */
+  public long count(Cause.Kind kind, long sender) {
+    return mapper.count(sender, kind, CauseState.RELEASED);
+  }
+
+  /**
+   * Those of a kind that others may know of, drafts and released ones, are another's from now on.
+   */
+  public void handOverAll(Cause.Kind kind, long from, long to) {
+    for (CauseState state : List.of(CauseState.DRAFT, CauseState.RELEASED)) {
+      handOver(kind, state, from, to);
+    }
+  }
+
+  void handOver(Cause.Kind kind, CauseState state, long from, long to) {
+    mapper.giveAll(from, to, kind, state);
+    mapper.replyTo(from, to, kind, state);
+  }
+
+  /** These are another's from now on, with what their rules send. */
+  public void handOver(List<Long> ids, long from, long to) {
+    Long[] these = ids.toArray(Long[]::new);
+    mapper.give(these, to, Cause.Kind.RULE);
+    mapper.replyOf(these, from, to);
+  }
 }

@@ -142,4 +142,58 @@ interface CauseMapper {
 
   @Delete("delete from wording where id = any(#{ids})")
   int removeWordings(@Param("ids") Long[] ids);
+
+  /** How many of a kind and in a state a colleague sends that others may know of. */
+  @Select(
+      """
+      select count(*) from cause
+      where sender_id = #{sender} and not private and kind = #{kind} and state = #{state}
+      """)
+  long count(
+      @Param("sender") long sender,
+      @Param("kind") Cause.Kind kind,
+      @Param("state") CauseState state);
+
+  /** Those that {@link #count} counts are another's from now on. */
+  @Update(
+      """
+      update cause set sender_id = #{to}, version = version + 1
+      where sender_id = #{from} and not private and kind = #{kind} and state = #{state}
+      """)
+  int giveAll(
+      @Param("from") long from,
+      @Param("to") long to,
+      @Param("kind") Cause.Kind kind,
+      @Param("state") CauseState state);
+
+  /** These are another's from now on, with what their rules send. */
+  @Update(
+      """
+      update cause set sender_id = #{to}, version = version + 1
+      where id = any(#{ids}) or (follows_id = any(#{ids}) and kind = #{rule})
+      """)
+  int give(@Param("ids") Long[] ids, @Param("to") long to, @Param("rule") Cause.Kind rule);
+
+  /** Replies to these kinds of causes that would go to one colleague go to another. */
+  @Update(
+      """
+      update wording w set reply_colleague = #{to}
+      from cause c
+      where c.wording_id = w.id and w.reply_colleague = #{from}
+        and c.kind = #{kind} and c.state = #{state}
+      """)
+  int replyTo(
+      @Param("from") long from,
+      @Param("to") long to,
+      @Param("kind") Cause.Kind kind,
+      @Param("state") CauseState state);
+
+  /** Replies to these that would go to one colleague go to another. */
+  @Update(
+      """
+      update wording w set reply_colleague = #{to}
+      from cause c
+      where c.wording_id = w.id and w.reply_colleague = #{from} and c.id = any(#{ids})
+      """)
+  int replyOf(@Param("ids") Long[] ids, @Param("from") long from, @Param("to") long to);
 }

@@ -8,6 +8,7 @@ import app.jemble.core.access.Right;
 import app.jemble.core.access.Role;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -25,10 +26,12 @@ class ColleaguesController {
 
   private final AccountService accounts;
   private final PasswordLinks links;
+  private final Leaving leaving;
 
-  ColleaguesController(AccountService accounts, PasswordLinks links) {
+  ColleaguesController(AccountService accounts, PasswordLinks links, Leaving leaving) {
     this.accounts = accounts;
     this.links = links;
+    this.leaving = leaving;
   }
 
   /** Adds a colleague, and mails them the link by which they set their password. */
@@ -54,12 +57,19 @@ class ColleaguesController {
     return links.make(id);
   }
 
-  /** Lets them sign in no more; they are signed out at once. */
+  /** What they would leave behind. */
+  @Needs(Right.ADMINISTER)
+  @GetMapping("/{id}/belongings")
+  Leaving.Estate belongings(@PathVariable long id) {
+    return leaving.of(id);
+  }
+
+  /** Lets them sign in no more and hands over what is theirs; they are signed out at once. */
   @Needs(Right.ADMINISTER)
   @PutMapping("/{id}/off")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void switchOff(@PathVariable long id) {
-    links.switchOff(id);
+  void switchOff(@PathVariable long id, @RequestBody Leaving.Wish wish) {
+    leaving.switchOff(id, wish);
   }
 
   @Needs(Right.ADMINISTER)

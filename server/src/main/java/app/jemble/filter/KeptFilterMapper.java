@@ -99,4 +99,22 @@ interface KeptFilterMapper {
       @Param("account") long account,
       @Param("subject") String subject,
       @Param("layout") String layout);
+
+  @Select("select count(*) from kept_filter where owner_id = #{owner} and shared")
+  long countShared(long owner);
+
+  /** One whose name the other has already says whose it was, and which. */
+  @Update(
+      """
+      update kept_filter k
+      set owner_id = #{to},
+          name = case when exists (select from kept_filter o
+                                   where o.owner_id = #{to} and o.subject = k.subject
+                                     and o.name = k.name)
+                      then k.name || ' (' || #{fromName} || ', ' || k.id || ')'
+                      else k.name end
+      where owner_id = #{from} and shared
+      """)
+  int giveShared(
+      @Param("from") long from, @Param("fromName") String fromName, @Param("to") long to);
 }

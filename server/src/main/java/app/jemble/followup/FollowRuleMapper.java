@@ -171,4 +171,30 @@ interface FollowRuleMapper {
 
   @Update("update follow_rule set except_parts = #{parts}::jsonb where id = #{id}")
   int except(@Param("id") long id, @Param("parts") String parts);
+
+  String NAMES =
+      """
+      stopped_at is null
+        and mailing_id not in (select id from offered.cause where private)
+        and (act ->> 'owner' = login
+             or (act ->> 'field' = 'owner' and act ->> 'value' = login))
+      """;
+
+  /** Rules that others may know of and that give a colleague tasks or people. */
+  @Select(
+      "select count(*) from follow_rule, (select login from offered.account where id = #{colleague}) a"
+          + " where "
+          + NAMES)
+  long countNaming(long colleague);
+
+  @Update(
+      """
+      update follow_rule
+      set act = act || case when act ->> 'field' = 'owner' then jsonb_build_object('value', #{to}::text)
+                            else jsonb_build_object('owner', #{to}::text) end
+      from (select #{from}::text as login) a
+      where
+      """
+          + NAMES)
+  int nameInstead(@Param("from") String from, @Param("to") String to);
 }

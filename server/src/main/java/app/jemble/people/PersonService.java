@@ -201,7 +201,7 @@ public class PersonService {
   private void owns(Field field, FieldValue value) {
     if (field.name().equals("owner")
         && value instanceof FieldValue.Text login
-        && accounts.findByLogin(login.text()) == null) {
+        && !accounts.isThere(login.text())) {
       throw Problem.wrong("owner", "There is no colleague named “" + login.text() + "”.");
     }
   }

@@ -45,7 +45,7 @@ public class WantedValues {
     FieldValue value = read(field, text);
     if (field.name().equals("owner")
         && value instanceof FieldValue.Text login
-        && accounts.findByLogin(login.text()) == null) {
+        && !accounts.isThere(login.text())) {
       throw Problem.wrong("value", "There is no colleague named “" + login.text() + "”.");
     }
     if (field.name().equals("asked_not") && !value.equals(new FieldValue.Flag(true))) {

@@ -2,6 +2,7 @@ package app.jemble.record;
 
 import app.jemble.core.record.PersonId;
 import java.time.Instant;
+import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -33,4 +34,8 @@ interface PersonRowMapper {
 
   @Update("update person set archived_at = #{at} where id = any(#{people}) and archived_at is null")
   int archive(@Param("people") PersonId[] people, @Param("at") Instant at);
+
+  /** Whom a colleague looks after, archived ones too. */
+  @Select("select id from person where owner_id = #{owner} order by id")
+  List<PersonId> ownedBy(long owner);
 }

@@ -64,7 +64,17 @@ public class ReleaseUndoing {
   @Transactional
   public int withdraw(long id) {
     accounts.currentWriter();
-    Cause mailing = open.lock(id);
+    return withdraw(open.lock(id));
+  }
+
+  /** As {@link #withdraw(long)}, of whom it may be private to; whoever calls asks for the right. */
+  @Transactional
+  public int withdrawAnybodys(long id) {
+    return withdraw(open.lockAnybodys(id));
+  }
+
+  private int withdraw(Cause mailing) {
+    long id = mailing.id();
     if (mailing.state() != CauseState.RELEASED) {
       throw Problem.conflict("Only a released mailing can be withdrawn.");
     }

@@ -166,4 +166,19 @@ interface SeriesMapper {
 
   @Update("update series_step set meant = #{parts}::jsonb where id = #{id}")
   int writeMeant(@Param("id") long id, @Param("parts") String parts);
+
+  /** How many a colleague sends that others may know of and that have not ended. */
+  @Select(
+      """
+      select count(*) from series
+      where sender_id = #{sender} and not private and state <> #{ended}
+      """)
+  long countSentBy(@Param("sender") long sender, @Param("ended") SeriesState ended);
+
+  @Update(
+      """
+      update series set sender_id = #{to}, version = version + 1
+      where sender_id = #{from} and not private and state <> #{ended}
+      """)
+  int sendBy(@Param("from") long from, @Param("to") long to, @Param("ended") SeriesState ended);
 }

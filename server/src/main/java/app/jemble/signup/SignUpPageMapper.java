@@ -125,4 +125,18 @@ interface SignUpPageMapper {
       group by p.id
       """)
   List<SignUpPages.SignUpNumbers> numbers();
+
+  /** Pages whose people become a colleague's, or of which a colleague is told. */
+  @Select("select count(*) from sign_up_page where #{colleague} in (owner_id, tell_id)")
+  long countNaming(long colleague);
+
+  @Update(
+      """
+      update sign_up_page
+      set owner_id = case owner_id when #{from} then #{to} else owner_id end,
+          tell_id = case tell_id when #{from} then #{to} else tell_id end,
+          version = version + 1
+      where #{from} in (owner_id, tell_id)
+      """)
+  int nameInstead(@Param("from") long from, @Param("to") long to);
 }

@@ -1,5 +1,6 @@
 package app.jemble.signup;
 
+import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.record.Field;
@@ -181,7 +182,8 @@ public class SignUpPages {
       WantedValues.tag(wanted.tag());
     }
     for (Long colleague : Arrays.asList(wanted.owner(), wanted.tell())) {
-      if (colleague != null && accounts.find(colleague) == null) {
+      Account named = colleague == null ? null : accounts.find(colleague);
+      if (colleague != null && (named == null || named.off())) {
         throw Problem.wrong("owner", "This colleague is not there any more.");
       }
     }

@@ -101,4 +101,10 @@ interface TaskMapper {
       where id = any(#{tasks})
       """)
   int handOver(@Param("tasks") Long[] tasks, @Param("login") String login);
+
+  @Select("select count(*) from task where owner_id = #{owner} and done_at is null")
+  long countOpen(long owner);
+
+  @Update("update task set owner_id = #{to} where owner_id = #{from} and done_at is null")
+  int giveOpen(@Param("from") long from, @Param("to") long to);
 }

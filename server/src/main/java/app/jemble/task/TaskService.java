@@ -115,7 +115,7 @@ public class TaskService implements Undoing {
   }
 
   private void known(String login) {
-    if (login == null || accounts.findByLogin(login) == null) {
+    if (!accounts.isThere(login)) {
       throw Problem.wrong("owner", "There is no colleague named “" + login + "”.");
     }
   }
