@@ -71,7 +71,7 @@ start_app() {
     JEMBLE_IMAP_EVERY=2s JEMBLE_TEXT_HOST=127.0.0.1 JEMBLE_TEXT_PORT="$7" \
     JEMBLE_TEXT_USER=lowen JEMBLE_TEXT_PASSWORD=quay-txt JEMBLE_TEXT_SENDER=+447700900000 \
     JEMBLE_PUSH_SERVICES="http://127.0.0.1:$8" JEMBLE_PUSH_CONTACT=mailto:post@ternquay.example \
-    JEMBLE_DEMO_APP_LINKS="$run/$3.apps" JEMBLE_DEMO_ENABLED=true JEMBLE_DEMO_PEOPLE="$1" \
+    JEMBLE_KEY_FILE="$run/$3.key" JEMBLE_DEMO_APP_LINKS="$run/$3.apps" JEMBLE_DEMO_ENABLED=true JEMBLE_DEMO_PEOPLE="$1" \
     JEMBLE_DEMO_PASSWORD=lowen-quay JEMBLE_CLOCK_SPEED="$2" \
     JEMBLE_CLOCK_FROM="$(clock_from "$3")" \
     java "-Xmx${JEMBLE_DEMO_MEMORY:-2g}" -XX:+ExitOnOutOfMemoryError "$(class_archive)" \

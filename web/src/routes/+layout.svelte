@@ -10,6 +10,7 @@
   import { keys } from '$lib/keys/keys.svelte';
   import TopBar from '$lib/shell/TopBar.svelte';
   import { session } from '$lib/session/session.svelte';
+  import FactorFirst from '$lib/session/FactorFirst.svelte';
   import SignInAgain from '$lib/session/SignInAgain.svelte';
   import Notices from '$lib/ui/Notices.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
@@ -57,7 +58,11 @@
     if (from && document.activeElement === document.body) void focusHeading();
   });
 
-  $effect(() => (session.colleague && !session.over ? listen(queries) : undefined));
+  $effect(() =>
+    session.colleague && !session.colleague.secondFactorFirst && !session.over
+      ? listen(queries)
+      : undefined
+  );
 
   onMount(() => {
     onSignedOut.call = () => {
@@ -77,6 +82,8 @@
       <Trouble error={trouble} onretry={begin} />
     {:else if signingIn}
       {@render children()}
+    {:else if session.colleague?.secondFactorFirst}
+      <FactorFirst onleave={leave} />
     {:else if session.colleague}
       <div class="flex h-dvh min-h-0 flex-col">
         <TopBar />

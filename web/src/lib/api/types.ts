@@ -22,6 +22,7 @@ export type ShownPart = Schemas['ShownPart'];
 export type ChangeBody = Schemas['ChangeBody'];
 export type ChangeTold = Schemas['ChangeTold'];
 export type Colleague = Schemas['Colleague'];
+export type BegunFactor = Schemas['BegunFactor'];
 export type ColleagueName = Schemas['ColleagueName'];
 export type Estate = Schemas['Estate'];
 export type MadeLink = Schemas['MadeLink'];

@@ -33,7 +33,9 @@
   </div>
   <p class="min-w-56 flex-1 text-[0.93rem]">
     {colleague.email}
-    <span class="block text-[0.9rem] text-soft">signs in as {colleague.login}</span>
+    <span class="block text-[0.9rem] text-soft"
+      >signs in as {colleague.login}{colleague.secondFactor ? ', with a second factor' : ''}</span
+    >
   </p>
   <p class="w-32">{roleName(colleague.role)}</p>
   {#if mayChange}

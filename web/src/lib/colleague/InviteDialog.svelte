@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { answer, api, ApiProblem } from '$lib/api/client';
+  import { answer, api } from '$lib/api/client';
   import type { ColleagueName, MadeLink } from '$lib/api/types';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
-  import { notices } from '$lib/ui/notices.svelte';
+  import { Sending } from '$lib/ui/sending.svelte';
   import { Input } from 'flowbite-svelte';
   import ColleagueFields, { type Described } from './ColleagueFields.svelte';
   import { loginFor } from './colleagues';
@@ -19,8 +19,7 @@
   let colleague = $state({ ...nobody });
   let login = $state('');
   let typed = $state(false);
-  let wrong = $state.raw<{ field: string; words: string } | null>(null);
-  let busy = $state(false);
+  const sending = new Sending();
 
   function propose(name: string) {
     if (!typed) {
@@ -31,30 +30,20 @@
     }
   }
 
-  async function invite(event: SubmitEvent) {
-    event.preventDefault();
-    busy = true;
-    wrong = null;
-    try {
+  const invite = (event: SubmitEvent) =>
+    sending.send(event, async () => {
       const made = await answer(api.POST('/api/colleagues', { body: { ...colleague, login } }));
       open = false;
       onmade(colleague.name.trim(), made);
       colleague = { ...nobody };
       login = '';
       typed = false;
-    } catch (error) {
-      if (error instanceof ApiProblem && error.field) {
-        wrong = { field: error.field, words: error.message };
-      } else notices.fail(error);
-    } finally {
-      busy = false;
-    }
-  }
+    });
 </script>
 
 <Ask bind:open title="Invite a colleague">
   <form id="invite" class="flex flex-col gap-3" onsubmit={invite}>
-    <ColleagueFields bind:colleague {wrong} onname={propose} />
+    <ColleagueFields bind:colleague wrong={sending.wrong} onname={propose} />
     <label class="flex flex-col gap-1">
       Signs in as
       <Input
@@ -64,13 +53,15 @@
         autocomplete="off"
         oninput={() => (typed = login !== '')}
       />
-      {#if wrong?.field === 'login'}<span class="text-brick" role="alert">{wrong.words}</span>{/if}
+      {#if sending.of('login')}
+        <span class="text-brick" role="alert">{sending.of('login')}</span>
+      {/if}
     </label>
     <p class="text-soft">They get a link by mail, good for seven days, and set their password.</p>
   </form>
   {#snippet actions()}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
-    <HouseButton weight="main" type="submit" form="invite" disabled={busy}
+    <HouseButton weight="main" type="submit" form="invite" disabled={sending.busy}
       >Send the invitation</HouseButton
     >
   {/snippet}

@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { ApiProblem } from '$lib/api/client';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
-  import { Input, Label } from 'flowbite-svelte';
+  import { Sending } from '$lib/ui/sending.svelte';
+  import CodeField from './CodeField.svelte';
+  import OwnPassword from './OwnPassword.svelte';
   import { session } from './session.svelte';
 
   interface Props {
@@ -14,22 +15,17 @@
   let { onleave }: Props = $props();
   const queries = useQueryClient();
   let password = $state('');
-  let wrong = $state('');
-  let busy = $state(false);
+  let code = $state('');
+  let asksCode = $state(false);
+  const sending = new Sending();
 
   async function signIn(event: SubmitEvent) {
-    event.preventDefault();
-    busy = true;
-    wrong = '';
-    try {
-      await session.resume(password);
-      password = '';
+    await sending.send(event, async () => {
+      await session.resume(password, code || null);
+      password = code = '';
       await queries.invalidateQueries();
-    } catch (error) {
-      wrong = error instanceof ApiProblem ? error.message : 'Signing in failed.';
-    } finally {
-      busy = false;
-    }
+    });
+    asksCode ||= sending.wrong?.field === 'code';
   }
 </script>
 
@@ -38,23 +34,15 @@
     <p class="mb-3">
       Your session has ended, {session.colleague?.name}. What stands on the screen is still there.
     </p>
-    <Label for="password-again" class="mb-1">Password</Label>
-    <Input
-      id="password-again"
-      type="password"
-      bind:value={password}
-      autocomplete="current-password"
-      required
-      data-autofocus
-      aria-describedby={wrong ? 'wrong-again' : undefined}
-      aria-invalid={wrong ? 'true' : undefined}
-    />
-    {#if wrong}<p id="wrong-again" class="mt-2 text-brick" role="alert">{wrong}</p>{/if}
+    <OwnPassword bind:password label="Password" first wrong={sending.of('password')} />
+    {#if asksCode}
+      <div class="mt-3"><CodeField bind:code wrong={sending.of('code')} /></div>
+    {/if}
   </form>
   {#snippet actions()}
     <HouseButton onclick={onleave}>Somebody else signs in</HouseButton>
-    <HouseButton weight="main" type="submit" form="sign-in-again" disabled={busy}>
-      {busy ? 'One moment…' : 'Sign in'}
+    <HouseButton weight="main" type="submit" form="sign-in-again" disabled={sending.busy}>
+      {sending.busy ? 'One moment…' : 'Sign in'}
     </HouseButton>
   {/snippet}
 </Ask>

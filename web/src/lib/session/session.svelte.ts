@@ -36,20 +36,20 @@ class Session {
     this.known = true;
   }
 
-  async signIn(login: string, password: string) {
+  async signIn(login: string, password: string, code: string | null = null) {
     await this.load();
-    await answer(api.POST('/api/session', { body: { login, password } }));
+    await answer(api.POST('/api/session', { body: { login, password, code } }));
     await this.ask();
   }
 
   /** Signs the same colleague in again, on the spot; what is on the screen stays. */
-  async resume(password: string) {
+  async resume(password: string, code: string | null = null) {
     const login = this.colleague?.login ?? '';
     await answer(api.GET('/api/session')).then(({ csrfHeader, csrfToken }) => {
       guard.header = csrfHeader;
       guard.token = csrfToken;
     });
-    await answer(api.POST('/api/session', { body: { login, password } }));
+    await answer(api.POST('/api/session', { body: { login, password, code } }));
     await this.ask();
     signedInAnew();
     this.over = false;

@@ -36,7 +36,9 @@
       await session.signIn(owner.login, password);
       await goto('/desk');
     } catch (error) {
-      if (error instanceof ApiProblem && error.status === 404) gone = said(error);
+      // Who has a second factor goes on where it is asked for.
+      if (error instanceof ApiProblem && error.field === 'code') await goto('/sign-in');
+      else if (error instanceof ApiProblem && error.status === 404) gone = said(error);
       else wrong = said(error);
     } finally {
       busy = false;

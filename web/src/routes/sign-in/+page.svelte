@@ -1,29 +1,27 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { ApiProblem } from '$lib/api/client';
   import { backPath } from '$lib/session/back';
   import { session } from '$lib/session/session.svelte';
+  import CodeField from '$lib/session/CodeField.svelte';
+  import OwnPassword from '$lib/session/OwnPassword.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
+  import { Sending } from '$lib/ui/sending.svelte';
   import { Input, Label } from 'flowbite-svelte';
 
   let login = $state('');
   let password = $state('');
-  let wrong = $state('');
-  let busy = $state(false);
+  let code = $state('');
+  /** Whether this login has a second factor; the server said so. */
+  let asksCode = $state(false);
+  const sending = new Sending();
 
   async function signIn(event: SubmitEvent) {
-    event.preventDefault();
-    busy = true;
-    wrong = '';
-    try {
-      await session.signIn(login, password);
+    await sending.send(event, async () => {
+      await session.signIn(login, password, code || null);
       await goto(backPath(page.url.searchParams.get('back')));
-    } catch (error) {
-      wrong = error instanceof ApiProblem ? error.message : 'Signing in failed.';
-    } finally {
-      busy = false;
-    }
+    });
+    asksCode ||= sending.wrong?.field === 'code';
   }
 </script>
 
@@ -45,19 +43,12 @@
       <h1 class="mb-5 text-[1.6rem]">Sign in</h1>
       <Label for="login" class="mb-1">Login</Label>
       <Input id="login" bind:value={login} autocomplete="username" required class="mb-4" />
-      <Label for="password" class="mb-1">Password</Label>
-      <Input
-        id="password"
-        type="password"
-        bind:value={password}
-        autocomplete="current-password"
-        required
-        aria-describedby={wrong ? 'wrong' : undefined}
-        aria-invalid={wrong ? 'true' : undefined}
-      />
-      {#if wrong}<p id="wrong" class="mt-2 text-brick" role="alert">{wrong}</p>{/if}
-      <HouseButton weight="main" type="submit" class="mt-5 w-full py-2" disabled={busy}>
-        {busy ? 'One moment…' : 'Sign in'}
+      <OwnPassword bind:password label="Password" wrong={sending.of('password')} />
+      {#if asksCode}
+        <div class="mt-4"><CodeField bind:code wrong={sending.of('code')} /></div>
+      {/if}
+      <HouseButton weight="main" type="submit" class="mt-5 w-full py-2" disabled={sending.busy}>
+        {sending.busy ? 'One moment…' : 'Sign in'}
       </HouseButton>
       <p class="mt-4 text-[0.87rem] text-soft">
         No login, or forgotten the password? An administrator of your house gives you a new one.

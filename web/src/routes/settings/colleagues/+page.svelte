@@ -5,6 +5,7 @@
   import ChangeDialog from '$lib/colleague/ChangeDialog.svelte';
   import ColleagueRow from '$lib/colleague/ColleagueRow.svelte';
   import LeaveDialog from '$lib/colleague/LeaveDialog.svelte';
+  import DemandFactor from '$lib/colleague/DemandFactor.svelte';
   import InviteDialog from '$lib/colleague/InviteDialog.svelte';
   import MadeLinkBand from '$lib/colleague/MadeLinkBand.svelte';
   import { session } from '$lib/session/session.svelte';
@@ -64,6 +65,7 @@
 {#if made}
   <MadeLinkBand name={made.name} link={made.link} onclose={() => (made = null)} />
 {/if}
+{#if mayChange}<DemandFactor colleagues={query.data ?? []} />{/if}
 <ul class="panel divide-y divide-line-soft" aria-label="Colleagues">
   {#each listed as colleague (colleague.id)}
     <ColleagueRow

@@ -3,6 +3,7 @@
   import type { SignedIn } from '$lib/api/types';
   import { dayAndTime } from '$lib/format/dates';
   import ChangePassword from '$lib/session/ChangePassword.svelte';
+  import SecondFactor from '$lib/session/SecondFactor.svelte';
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -60,3 +61,4 @@
   {/each}
 </ul>
 <ChangePassword onchanged={() => queries.invalidateQueries({ queryKey: ['sessions'] })} />
+<SecondFactor />

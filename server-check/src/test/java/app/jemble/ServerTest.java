@@ -2,9 +2,11 @@ package app.jemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jemble.core.access.SealedSecret;
 import app.jemble.standins.PostOffice;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import org.springframework.boot.SpringApplication;
@@ -21,6 +23,8 @@ public abstract class ServerTest {
 
   /** The fewest there are: half of the time of all trials went into passwords. */
   private static final int QUICK_ROUNDS = 4;
+
+  private static final String KEY = Base64.getEncoder().encodeToString(new byte[SealedSecret.KEY]);
 
   protected final TestClock clock = new TestClock();
   protected PostOffice office;
@@ -115,6 +119,7 @@ public abstract class ServerTest {
         "--jemble.imap.password=" + PostOffice.COMMON_PASSWORD,
         "--jemble.imap.every=1s",
         "--jemble.outbox.poll-every=50ms",
+        "--jemble.key=" + KEY,
         "--jemble.demo.enabled=" + (people() > 0),
         "--jemble.demo.people=" + Math.max(1, people()),
         "--jemble.demo.series=" + demoSeries(),

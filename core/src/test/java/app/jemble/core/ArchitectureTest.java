@@ -27,7 +27,7 @@ public class ArchitectureTest {
           .importPackages("app.jemble.core");
 
   @Test
-  public void coreLeansOnTheJdkJsoupAndPhoneNumbersAlone() {
+  public void coreLeansOnTheJdkAndFewPackagesAlone() {
     classes()
         .should()
         .onlyDependOnClassesThat()
@@ -37,7 +37,9 @@ public class ArchitectureTest {
             "javax.crypto..",
             "org.w3c.dom..",
             "org.jsoup..",
-            "com.google.i18n.phonenumbers..")
+            "com.google.i18n.phonenumbers..",
+            "com.eatthepath.otp..",
+            "org.apache.commons.codec.binary..")
         .check(core);
   }
 

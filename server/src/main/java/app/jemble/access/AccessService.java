@@ -23,6 +23,15 @@ public class AccessService {
     must(who.asker(), right);
   }
 
+  /** A problem when the colleague who asks must do something else before anything. */
+  void mustOweNothing() {
+    who.owes()
+        .ifPresent(
+            sentence -> {
+              throw Problem.forbidden(sentence);
+            });
+  }
+
   /** A problem when a colleague has no such right. */
   public static void must(Asker asker, Right right) {
     if (Access.decide(asker, right) instanceof Decision.No no) {

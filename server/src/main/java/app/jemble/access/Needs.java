@@ -11,4 +11,7 @@ import java.lang.annotation.Target;
 @Retention(RetentionPolicy.RUNTIME)
 public @interface Needs {
   Right value();
+
+  /** Whether it is served to whoever owes the house something first, to set up a second factor. */
+  boolean first() default false;
 }

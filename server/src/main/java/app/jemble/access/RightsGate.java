@@ -41,6 +41,9 @@ class RightsGate implements HandlerInterceptor, WebMvcConfigurer {
       }
       if (needs.value() != Right.NONE) {
         access.must(needs.value());
+        if (!needs.first()) {
+          access.mustOweNothing();
+        }
       }
     }
     return true;

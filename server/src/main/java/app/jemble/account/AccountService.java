@@ -13,10 +13,12 @@ import app.jemble.core.message.SafeHtml;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.problem.Problem;
+import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -31,13 +33,22 @@ public class AccountService implements WhoAsks {
   private final AccountMapper mapper;
   private final SessionMapper sessions;
   private final PasswordEncoder passwords;
+  private final WorkspaceService workspace;
+  private final SecondFactors factors;
   private final Clock clock;
 
   AccountService(
-      AccountMapper mapper, SessionMapper sessions, PasswordEncoder passwords, Clock clock) {
+      AccountMapper mapper,
+      SessionMapper sessions,
+      PasswordEncoder passwords,
+      WorkspaceService workspace,
+      SecondFactors factors,
+      Clock clock) {
     this.mapper = mapper;
     this.sessions = sessions;
     this.passwords = passwords;
+    this.workspace = workspace;
+    this.factors = factors;
     this.clock = clock;
   }
 
@@ -66,6 +77,13 @@ public class AccountService implements WhoAsks {
   @Override
   public Asker asker() {
     return current().asker();
+  }
+
+  @Override
+  public Optional<String> owes() {
+    return workspace.isSecondFactorDemanded() && !factors.has(current())
+        ? Optional.of("Your house lets nobody in without a second factor. Set yours up first.")
+        : Optional.empty();
   }
 
   /** What a colleague says of themselves; it stands in what they write. */

@@ -3,7 +3,9 @@ package app.jemble.account;
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
 import app.jemble.core.access.Role;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Set;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -20,6 +22,7 @@ class ColleagueController {
    *
    * @param invited whether they have not set a password yet
    * @param off whether they sign in no more
+   * @param secondFactor whether they have one; null for whoever does not administer
    */
   record ColleagueName(
       long id,
@@ -29,17 +32,22 @@ class ColleagueController {
       String title,
       Role role,
       boolean invited,
-      boolean off) {}
+      boolean off,
+      @Schema(nullable = true) Boolean secondFactor) {}
 
   private final AccountService accounts;
+  private final SecondFactors factors;
 
-  ColleagueController(AccountService accounts) {
+  ColleagueController(AccountService accounts, SecondFactors factors) {
     this.accounts = accounts;
+    this.factors = factors;
   }
 
   @Needs(Right.SEE)
   @GetMapping
   List<ColleagueName> all() {
+    boolean told = accounts.current().may(Right.ADMINISTER);
+    Set<Long> having = told ? factors.having() : Set.of();
     return accounts.all().stream()
         .map(
             a ->
@@ -51,7 +59,8 @@ class ColleagueController {
                     a.title(),
                     a.role(),
                     a.invited(),
-                    a.off()))
+                    a.off(),
+                    told ? having.contains(a.id()) : null))
         .toList();
   }
 

@@ -1,5 +1,6 @@
 package app.jemble.account;
 
+import app.jemble.browser.PageScripts;
 import app.jemble.settings.JembleSettings;
 import java.net.URI;
 import java.util.Locale;

@@ -4,7 +4,6 @@ import app.jemble.access.Needs;
 import app.jemble.account.SignInGuard.Trying;
 import app.jemble.core.access.Right;
 import app.jemble.core.access.Role;
-import app.jemble.problem.Problem;
 import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.Parameter;
@@ -16,11 +15,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.authentication.AuthenticationManager;
-import org.springframework.security.authentication.BadCredentialsException;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
@@ -51,7 +46,11 @@ class SessionController {
       Instant now,
       double clockSpeed) {}
 
-  /** The colleague who is signed in. */
+  /**
+   * The colleague who is signed in.
+   *
+   * @param secondFactorFirst whether nothing is served to them until they have set up theirs
+   */
   record Colleague(
       long id,
       String login,
@@ -59,37 +58,41 @@ class SessionController {
       String email,
       Role role,
       boolean mayWrite,
+      boolean secondFactorFirst,
       String house,
       String zone) {}
 
-  record SignIn(String login, String password) {}
+  /**
+   * @param code of the app, or one on paper, for whoever has a second factor
+   */
+  record SignIn(String login, String password, @Schema(nullable = true) String code) {}
 
-  private final AuthenticationManager authentication;
+  private final SignInCheck check;
   private final SecurityContextRepository contexts;
-  private final SignInGuard guard;
   private final DeviceCookie devices;
   private final SessionEnd ends;
   private final AccountService accounts;
+  private final SecondFactors factors;
   private final WorkspaceService workspace;
   private final JembleSettings settings;
   private final Clock clock;
 
   SessionController(
-      AuthenticationManager authentication,
+      SignInCheck check,
       SecurityContextRepository contexts,
-      SignInGuard guard,
       DeviceCookie devices,
       SessionEnd ends,
       AccountService accounts,
+      SecondFactors factors,
       WorkspaceService workspace,
       JembleSettings settings,
       Clock clock) {
-    this.authentication = authentication;
+    this.check = check;
     this.contexts = contexts;
-    this.guard = guard;
     this.devices = devices;
     this.ends = ends;
     this.accounts = accounts;
+    this.factors = factors;
     this.workspace = workspace;
     this.settings = settings;
     this.clock = clock;
@@ -120,9 +123,7 @@ class SessionController {
       @RequestBody SignIn given, HttpServletRequest request, HttpServletResponse response) {
     Trying trying =
         new Trying(given.login(), request.getRemoteAddr(), devices.of(request, given.login()));
-    guard.mustNotWait("password", trying);
-    Authentication who = authenticated(given, trying);
-    guard.succeeded(trying);
+    Authentication who = check.check(trying, given.password(), given.code());
     devices.give(response, given.login());
     // A session of its own, and a token that nobody has seen: what was there before is not trusted.
     HttpSession before = request.getSession(false);
@@ -134,19 +135,6 @@ class SessionController {
     context.setAuthentication(who);
     contexts.saveContext(context, request, response);
     return colleague(accounts.findByLogin(who.getName()));
-  }
-
-  private Authentication authenticated(SignIn given, Trying trying) {
-    try {
-      if (given.login() == null || given.password() == null) {
-        throw new BadCredentialsException("nothing was given");
-      }
-      return authentication.authenticate(
-          UsernamePasswordAuthenticationToken.unauthenticated(given.login(), given.password()));
-    } catch (AuthenticationException | IllegalArgumentException refused) {
-      guard.failed(trying);
-      throw Problem.wrong("password", "Login and password do not belong together.");
-    }
   }
 
   @Needs(Right.NONE)
@@ -167,6 +155,7 @@ class SessionController {
         account.email(),
         account.role(),
         account.may(Right.WRITE),
+        workspace.isSecondFactorDemanded() && !factors.has(account),
         workspace.current().name(),
         workspace.current().zone());
   }

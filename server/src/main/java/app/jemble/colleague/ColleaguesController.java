@@ -3,6 +3,7 @@ package app.jemble.colleague;
 import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
 import app.jemble.account.AccountService.ColleagueDraft;
+import app.jemble.account.SecondFactors;
 import app.jemble.colleague.PasswordLinks.MadeLink;
 import app.jemble.core.access.Right;
 import app.jemble.core.access.Role;
@@ -27,8 +28,11 @@ class ColleaguesController {
   private final AccountService accounts;
   private final PasswordLinks links;
   private final Leaving leaving;
+  private final SecondFactors factors;
 
-  ColleaguesController(AccountService accounts, PasswordLinks links, Leaving leaving) {
+  ColleaguesController(
+      AccountService accounts, PasswordLinks links, Leaving leaving, SecondFactors factors) {
+    this.factors = factors;
     this.accounts = accounts;
     this.links = links;
     this.leaving = leaving;
@@ -55,6 +59,14 @@ class ColleaguesController {
   @PostMapping("/{id}/password-link")
   MadeLink newLink(@PathVariable long id) {
     return links.make(id);
+  }
+
+  /** For who lost app and codes: the password alone lets them in, wherever they are not now. */
+  @Needs(Right.ADMINISTER)
+  @DeleteMapping("/{id}/second-factor")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void takeOffSecondFactor(@PathVariable long id) {
+    factors.takeOffAnothers(accounts.colleague(id));
   }
 
   /** What they would leave behind. */

@@ -36,7 +36,7 @@ class OwnedPeople implements Belongings {
   @Override
   public void handOver(Account from, Account to) {
     Field owner = workspace.fields().find("owner").orElseThrow();
-    long batch = changes.begin("Gave the people of %s to %s".formatted(from.name(), to.name()));
+    long batch = changes.begin("Gave the people of " + from.name() + " to " + to.name());
     changes.set(batch, owner, new FieldValue.Text(to.login()), mapper.ownedBy(from.id()));
   }
 }

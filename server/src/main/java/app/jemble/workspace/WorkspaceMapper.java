@@ -45,6 +45,12 @@ interface WorkspaceMapper {
       """)
   int change(Workspace workspace);
 
+  @Select("select second_factor_demanded from workspace where id = 1")
+  Boolean isSecondFactorDemanded();
+
+  @Update("update workspace set second_factor_demanded = #{demanded} where id = 1")
+  int demandSecondFactor(boolean demanded);
+
   @Select("select name from plan order by place, name")
   List<String> plans();
 

@@ -54,6 +54,15 @@ public class WorkspaceService {
     return known;
   }
 
+  /** Whether colleagues must have a second factor. */
+  public boolean isSecondFactorDemanded() {
+    return Boolean.TRUE.equals(mapper.isSecondFactorDemanded());
+  }
+
+  public void demandSecondFactor(boolean demanded) {
+    mapper.demandSecondFactor(demanded);
+  }
+
   /** A public token for a new message: says nothing, and cannot be guessed. */
   public String newToken() {
     byte[] octets = new byte[TOKEN_OCTETS];

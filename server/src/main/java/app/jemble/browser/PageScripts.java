@@ -1,4 +1,4 @@
-package app.jemble.account;
+package app.jemble.browser;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -14,14 +14,14 @@ import java.util.regex.Pattern;
 import org.springframework.core.io.ClassPathResource;
 
 /** The inline scripts of the one page, as Content Security Policy names them: by their hashes. */
-final class PageScripts {
+public final class PageScripts {
 
   private static final Pattern INLINE = Pattern.compile("<script>(.*?)</script>", Pattern.DOTALL);
 
   private PageScripts() {}
 
   /** {@code 'sha256-…'} for each inline script (CSP Level 3 section 2.3.1); none without a page. */
-  static String sources() {
+  public static String sources() {
     ClassPathResource page = new ClassPathResource("static/index.html");
     if (!page.exists()) {
       return "";

@@ -1,0 +1,6 @@
+/**
+ * What a browser may run of the screens. Read {@link app.jemble.browser.PageScripts} first.
+ *
+ * <p>Tables: none.
+ */
+package app.jemble.browser;
