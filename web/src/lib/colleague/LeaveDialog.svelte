@@ -72,7 +72,7 @@
     {/if}
     {#if waiting.length}
       <fieldset class="flex flex-col gap-1.5">
-        <legend class="mb-1">Released by them and not at its end</legend>
+        <legend class="mb-1">Released by them, and still at work</legend>
         <ul class="mb-1 ps-4 text-[0.93rem]">
           {#each waiting.slice(0, MOST_NAMED) as mailing (mailing.id)}
             <li>
@@ -95,7 +95,7 @@
         {#if heir}
           <label class="flex items-baseline gap-2">
             <input type="radio" class="text-kelp" value="HAND_OVER" bind:group={fate} />
-            {heir.name} takes them over and is their sender from now on
+            {heir.name} takes them over, as their sender
           </label>
         {/if}
         <label class="flex items-baseline gap-2">

@@ -24,16 +24,18 @@
     });
 </script>
 
-<form class="panel max-w-md px-4 py-3" onsubmit={change} aria-label="Change your password">
+<form class="panel max-w-3xl px-4 py-3" onsubmit={change} aria-label="Change your password">
   <h2 class="mb-3 text-[1rem]">Change your password</h2>
-  <div class="mb-3">
+  <div class="mb-3 max-w-md">
     <OwnPassword
       bind:password={current}
       label="The one you have now"
       wrong={sending.of('current')}
     />
   </div>
-  <NewPassword bind:password wrong={sending.of('password')} />
+  <div class="max-w-md">
+    <NewPassword bind:password wrong={sending.of('password')} />
+  </div>
   <HouseButton weight="main" type="submit" class="mt-4" disabled={sending.busy}
     >Change the password</HouseButton
   >

@@ -41,7 +41,7 @@
     });
 </script>
 
-<section class="panel max-w-2xl px-4 py-3" aria-labelledby="second-factor">
+<section class="panel max-w-3xl px-4 py-3" aria-labelledby="second-factor">
   <h2 id="second-factor" class="mb-2 text-[1rem]">A second factor</h2>
   {#if codes.length}
     <PaperCodes {codes} onclose={() => ((codes = []), void query.refetch())} />

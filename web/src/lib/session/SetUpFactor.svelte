@@ -36,7 +36,7 @@
       <Square text={begun.uri} label="What your app reads" />
       <div class="min-w-52 flex-1">
         <p>Let an app for one-time codes read this, or type into it:</p>
-        <p class="mt-2 font-mono text-[0.93rem] break-all" data-secret>
+        <p class="mt-2 font-mono text-[0.93rem]" data-secret>
           {begun.typed.match(/.{1,4}/g)?.join(' ')}
         </p>
       </div>

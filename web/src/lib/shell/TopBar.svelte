@@ -120,7 +120,7 @@
           <a
             class="mt-2 block border-t border-line-soft pt-2 text-kelp hover:underline"
             href="/settings/signature"
-            onclick={() => (menu = false)}>Your signature</a
+            onclick={() => (menu = false)}>Your name and signature</a
           >
           <a
             class="block pt-1 text-kelp hover:underline"

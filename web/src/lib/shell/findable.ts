@@ -60,7 +60,7 @@ const screens: Findable[] = [
   { name: 'Import people', kind: 'do', path: '/people/import' },
   { name: 'Mail to place', kind: 'screen', path: '/responses/unplaced' },
   { name: 'Letterheads', kind: 'screen', path: '/letterheads' },
-  { name: 'Your signature', kind: 'settings', path: '/settings/signature' },
+  { name: 'Your name and signature', kind: 'settings', path: '/settings/signature' },
   { name: 'Your password and sessions', kind: 'settings', path: '/settings/sessions' },
   { name: 'Colleagues', kind: 'settings', path: '/settings/colleagues' },
   { name: 'Fields of this workspace', kind: 'settings', path: '/settings/fields' },

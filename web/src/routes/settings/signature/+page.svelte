@@ -4,6 +4,7 @@
   import type { Self } from '$lib/api/types';
   import LogoChoice from '$lib/picture/PictureChoice.svelte';
   import LateEditor from '$lib/editor/LateEditor.svelte';
+  import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
@@ -30,19 +31,27 @@
     try {
       const body = { ...$state.snapshot(self), phone: phone.trim() || null };
       queries.setQueryData(['self'], await answer(api.PUT('/api/colleagues/me', { body })));
-      notices.say('Your signature is saved; messages that leave from now on carry it.');
+      await session.load();
+      notices.say('It is saved; messages that leave from now on carry it.');
     } catch (error) {
       notices.fail(error);
     }
   }
 </script>
 
-<PageHead title="Your signature" words="What stands beneath what you write.">
+<PageHead
+  title="Your name and signature"
+  words="Who your readers see, and what stands beneath what you write."
+>
   {#snippet actions()}<HouseButton weight="main" onclick={save}>Save</HouseButton>{/snippet}
 </PageHead>
 {#if self && fields.data}
   <div class="panel flex max-w-3xl flex-col gap-4 p-4">
     <div class="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
+      <div>
+        <Label for="name" class="mb-1 text-soft">Your name</Label>
+        <Input id="name" bind:value={self.name} maxlength={120} autocomplete="name" />
+      </div>
       <div>
         <Label for="title" class="mb-1 text-soft">What you do here</Label>
         <Input id="title" bind:value={self.title} />

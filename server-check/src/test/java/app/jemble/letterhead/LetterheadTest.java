@@ -98,6 +98,7 @@ public class LetterheadTest extends ServerTest {
   @Test
   public void aSignatureHoldsTheSendersOwnValuesAndNobodyElses() {
     Map<String, Object> self = new HashMap<>();
+    self.put("name", " Orla \u202eFinch-Reed ");
     self.put("title", "Membership");
     self.put("phone", " 01632 960 001 ");
     self.put("pictureKey", null);
@@ -106,6 +107,10 @@ public class LetterheadTest extends ServerTest {
     assertThat(kept.get("signature").asString())
         .isEqualTo("<p>{{sender.name}}, {{sender.phone}}</p>");
     assertThat(kept.get("phone").asString()).isEqualTo("01632 960 001");
+    assertThat(kept.get("name").asString()).isEqualTo("Orla Finch-Reed");
+    self.put("name", " ");
+    assertThat(api.put("/api/colleagues/me", self).text()).contains("Say who it is");
+    self.put("name", "Orla Finch");
     self.put("signature", "<p>{{sender.nick}}</p>");
     assertThat(api.put("/api/colleagues/me", self).status()).isEqualTo(422);
   }

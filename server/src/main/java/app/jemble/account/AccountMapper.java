@@ -73,7 +73,7 @@ interface AccountMapper {
   @Update(
       """
       update account
-      set title = #{a.title}, phone = #{a.phone}, picture_key = #{a.pictureKey},
+      set name = #{a.name}, title = #{a.title}, phone = #{a.phone}, picture_key = #{a.pictureKey},
           signature = #{a.signature}
       where id = #{id}
       """)

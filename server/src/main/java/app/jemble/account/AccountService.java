@@ -12,6 +12,7 @@ import app.jemble.core.merge.TemplateParser;
 import app.jemble.core.message.SafeHtml;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.Words;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -88,6 +89,7 @@ public class AccountService implements WhoAsks {
 
   /** What a colleague says of themselves; it stands in what they write. */
   public record Self(
+      String name,
       String title,
       @Schema(nullable = true) String phone,
       @Schema(nullable = true) String pictureKey,
@@ -95,12 +97,13 @@ public class AccountService implements WhoAsks {
 
   Self self() {
     Account me = current();
-    return new Self(me.title(), me.phone(), me.pictureKey(), me.signature());
+    return new Self(me.name(), me.title(), me.phone(), me.pictureKey(), me.signature());
   }
 
   /** Changes what the colleague who asks says of themselves. */
   Self describe(Self self) {
     long me = currentWriter().id();
+    String name = named(self.name());
     if (self.title() == null || self.title().isBlank()) {
       throw Problem.wrong("title", "Say what you do here; it stands beneath your name.");
     }
@@ -113,7 +116,8 @@ public class AccountService implements WhoAsks {
       throw Problem.wrong("signature", errors.get(0).sentence());
     }
     try {
-      mapper.describe(me, new Self(self.title().strip(), phone, self.pictureKey(), signature));
+      mapper.describe(
+          me, new Self(name, self.title().strip(), phone, self.pictureKey(), signature));
     } catch (DataIntegrityViolationException noPicture) {
       throw Problem.wrong("pictureKey", "There is no such picture; choose it again.");
     }
@@ -233,13 +237,18 @@ public class AccountService implements WhoAsks {
     }
   }
 
-  private static ColleagueDraft tidy(ColleagueDraft draft) {
-    String name = draft.name() == null ? "" : draft.name().strip();
-    String email = draft.email() == null ? "" : draft.email().strip();
-    String title = draft.title() == null ? "" : draft.title().strip();
+  private static String named(String given) {
+    String name = given == null ? "" : Words.tidy(given).strip();
     if (name.isEmpty()) {
       throw Problem.wrong("name", "Say who it is; the name stands beneath what they write.");
     }
+    return name;
+  }
+
+  private static ColleagueDraft tidy(ColleagueDraft draft) {
+    String name = named(draft.name());
+    String email = draft.email() == null ? "" : draft.email().strip();
+    String title = draft.title() == null ? "" : draft.title().strip();
     if (!EmailAddress.isValid(email)) {
       throw Problem.wrong("email", "That is no e-mail address.");
     }
