@@ -65,7 +65,7 @@ TEXT
 
 # Starts the application beside the shell; "app" is then its process.
 start_app() {
-  JEMBLE_PORT="$4" JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/$3" \
+  JEMBLE_PORT="$4" JEMBLE_MANAGEMENT_PORT="$4" JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/$3" \
     JEMBLE_DB_USER=jemble JEMBLE_SMTP_PORT="$5" JEMBLE_IMAP_HOST=127.0.0.1 \
     JEMBLE_IMAP_PORT="$6" JEMBLE_IMAP_USER=post JEMBLE_IMAP_PASSWORD=post-office \
     JEMBLE_IMAP_EVERY=2s JEMBLE_TEXT_HOST=127.0.0.1 JEMBLE_TEXT_PORT="$7" \

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.core.access.SealedSecret;
 import app.jemble.standins.PostOffice;
+import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Base64;
@@ -47,6 +49,11 @@ public abstract class ServerTest {
   /** The port the application listens on; 0 takes a free one. */
   protected int wantedPort() {
     return 0;
+  }
+
+  /** The port for whoever watches over the process; -1 for none, 0 for a free one. */
+  protected int managementPort() {
+    return -1;
   }
 
   /** Where readers find marks, links and the leaving page; nowhere, unless a test wants them to. */
@@ -109,6 +116,7 @@ public abstract class ServerTest {
   private List<String> usualSettings() {
     return List.of(
         "--server.port=" + wantedPort(),
+        "--management.server.port=" + managementPort(),
         "--jemble.public-url=" + publicUrl(),
         "--spring.datasource.url=" + database,
         "--spring.datasource.username=jemble",
@@ -139,6 +147,24 @@ public abstract class ServerTest {
   /** The database's JDBC address. */
   protected String database() {
     return database;
+  }
+
+  /** Lets it refuse everybody and end what goes on, or be there again. */
+  protected void letDatabaseBeThere(boolean there) {
+    String name = database.replaceAll(".*/(test_[a-z0-9]+).*", "$1");
+    String cluster = System.getenv("JEMBLE_TEST_DB");
+    try (var connection = DriverManager.getConnection(cluster);
+        var statement = connection.createStatement()) {
+      statement.execute("alter database " + name + " with allow_connections " + there);
+      if (!there) {
+        statement.execute(
+            "select pg_terminate_backend(pid) from pg_stat_activity where datname = '"
+                + name
+                + "'");
+      }
+    } catch (SQLException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
   /** Adds a person who can be written to; answers the id. */

@@ -25,6 +25,7 @@ final class RunningApp implements AutoCloseable {
         new ArrayList<>(
             List.of(
                 "--server.port=0",
+                "--management.server.port=-1",
                 "--jemble.public-url=http://127.0.0.1:1",
                 "--jemble.demo.enabled=true",
                 "--jemble.demo.people=" + people,

@@ -71,6 +71,7 @@ public final class KilledProcesses implements AutoCloseable {
         System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")));
     command.add(JembleApplication.class.getName());
     command.add("--server.port=" + ports[which]);
+    command.add("--management.server.port=-1");
     command.addAll(settings);
     try {
       processes[which] =

@@ -2,11 +2,13 @@ package app.jemble.account;
 
 import app.jemble.browser.PageScripts;
 import app.jemble.settings.JembleSettings;
+import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
 import java.util.Locale;
 import org.springframework.boot.session.autoconfigure.DefaultCookieSerializerCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.env.Environment;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.ProviderManager;
@@ -39,7 +41,10 @@ class SecurityConfig {
 
   @Bean
   SecurityFilterChain security(
-      HttpSecurity http, CsrfTokenRepository tokens, SecurityContextRepository contexts)
+      HttpSecurity http,
+      CsrfTokenRepository tokens,
+      SecurityContextRepository contexts,
+      Environment environment)
       throws Exception {
     return http.authorizeHttpRequests(
             ways ->
@@ -47,12 +52,14 @@ class SecurityConfig {
                     .permitAll()
                     .requestMatchers("/api/**", "/v3/api-docs/**", "/v3/api-docs.yaml")
                     .authenticated()
-                    // For whoever watches over the process, from its own machine.
+                    // For whoever watches over the process: on a port of its own, whose address the
+                    // settings bind; where it is the house's own port, from this machine alone.
                     .requestMatchers("/actuator/**")
                     .access(
                         (who, asked) ->
                             new AuthorizationDecision(
-                                isLoopback(asked.getRequest().getRemoteAddr())))
+                                !isAtHousesPort(asked.getRequest(), environment)
+                                    || isLoopback(asked.getRequest().getRemoteAddr())))
                     .anyRequest()
                     .permitAll())
         .csrf(
@@ -78,6 +85,11 @@ class SecurityConfig {
         .httpBasic(basic -> basic.disable())
         .logout(logout -> logout.disable())
         .build();
+  }
+
+  private static boolean isAtHousesPort(HttpServletRequest request, Environment environment) {
+    return String.valueOf(request.getLocalPort())
+        .equals(environment.getProperty("local.server.port"));
   }
 
   private static boolean isLoopback(String address) {
