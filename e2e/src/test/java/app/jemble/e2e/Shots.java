@@ -110,7 +110,7 @@ public class Shots extends BrowserTest {
     page.navigate(home + "/responses/" + id("Course places, autumn"));
     shoot("responses");
     threeWays();
-    dark();
+    leaving();
     page.navigate(home + "/leave/" + genuineToken());
     shoot("leaving");
     narrow();
@@ -311,10 +311,16 @@ public class Shots extends BrowserTest {
         .single();
   }
 
-  private void dark() {
+  /** A colleague who leaves, in the dark. */
+  private void leaving() {
+    page.context().clearCookies();
+    signIn("wilma");
     page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
-    page.navigate(home + "/desk");
-    shoot("desk-dark");
+    page.navigate(home + "/settings/colleagues");
+    page.locator("[data-colleague=orla]").getByText("Switch off").click();
+    page.getByLabel("Who takes that over").selectOption("Tomas Vance");
+    shoot("colleagues");
+    page.keyboard().press("Escape");
     page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
   }
 

@@ -146,8 +146,11 @@ public class WatchTest extends ServerTest {
         .query(
             (row, n) ->
                 counted.put(
-                    "jemble_messages{channel=\"%s\",state=\"%s\"}"
-                        .formatted(row.getString("channel"), row.getString("state")),
+                    "jemble_messages{channel=\""
+                        + row.getString("channel")
+                        + "\",state=\""
+                        + row.getString("state")
+                        + "\"}",
                     row.getDouble("n")))
         .list();
     return counted;
