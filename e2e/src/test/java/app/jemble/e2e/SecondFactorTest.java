@@ -3,20 +3,17 @@ package app.jemble.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
+import app.jemble.CodeApp;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
-import java.security.InvalidKeyException;
 import java.time.Duration;
 import java.util.List;
-import javax.crypto.spec.SecretKeySpec;
-import org.apache.commons.codec.binary.Base32;
 import org.testng.annotations.Test;
 
 /** An app beside the password, set up by screens alone; and a house that demands it. */
 public class SecondFactorTest extends BrowserTest {
 
-  private byte[] secret;
+  private CodeApp app;
   private List<String> paper;
 
   @Override
@@ -25,12 +22,7 @@ public class SecondFactorTest extends BrowserTest {
   }
 
   private String shown() {
-    try {
-      return new TimeBasedOneTimePasswordGenerator()
-          .generateOneTimePasswordString(new SecretKeySpec(secret, "HmacSHA1"), clock.instant());
-    } catch (InvalidKeyException e) {
-      throw new IllegalStateException(e);
-    }
+    return app.shown(clock.instant());
   }
 
   private Locator factor() {
@@ -40,7 +32,7 @@ public class SecondFactorTest extends BrowserTest {
   private void setUp() {
     factor().getByLabel("Your password").fill("lowen-quay");
     press("Enter");
-    secret = new Base32().decode(factor().locator("[data-secret]").innerText().replace(" ", ""));
+    app = new CodeApp(factor().locator("[data-secret]").innerText());
     assertThat(page.getByRole(AriaRole.IMG, named("What your app reads"))).isVisible();
     factor().getByLabel("Code").fill(shown());
     press("Enter");

@@ -3,10 +3,9 @@ package app.jemble.account;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
+import app.jemble.CodeApp;
 import app.jemble.ServerTest;
-import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
 import java.nio.charset.StandardCharsets;
-import java.security.InvalidKeyException;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -19,7 +18,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
-import javax.crypto.spec.SecretKeySpec;
 import org.apache.commons.codec.binary.Base32;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -34,7 +32,7 @@ public class SecondFactorsTest extends ServerTest {
   private final List<String> paper = new ArrayList<>();
   private Api orla;
   private Api wilma;
-  private byte[] secret;
+  private CodeApp app;
 
   @Override
   protected int people() {
@@ -55,12 +53,7 @@ public class SecondFactorsTest extends ServerTest {
 
   /** What an app that knows the secret shows now. */
   private String shown() {
-    try {
-      return new TimeBasedOneTimePasswordGenerator()
-          .generateOneTimePasswordString(new SecretKeySpec(secret, "HmacSHA1"), clock.instant());
-    } catch (InvalidKeyException e) {
-      throw new IllegalStateException(e);
-    }
+    return app.shown(clock.instant());
   }
 
   private Api.Answer signIn(Api who, String login, String code) {
@@ -78,7 +71,7 @@ public class SecondFactorsTest extends ServerTest {
 
   private void setUp(Api who) {
     JsonNode begun = who.post(OWN, PASSWORD).json();
-    secret = new Base32().decode(begun.get("typed").asString());
+    app = new CodeApp(begun.get("typed").asString());
     Api.Answer confirmed = who.put(OWN, Map.of("code", shown()));
     assertThat(confirmed.status()).as(confirmed.text()).isEqualTo(200);
     paper.clear();
@@ -118,7 +111,7 @@ public class SecondFactorsTest extends ServerTest {
             .single();
     assertThat(all).isNotEmpty();
     assertThat(all)
-        .doesNotContain(HexFormat.of().formatHex(secret))
+        .doesNotContain(HexFormat.of().formatHex(new Base32().decode(app.typed())))
         .doesNotContain(HexFormat.of().formatHex(paper.get(0).getBytes(StandardCharsets.UTF_8)));
   }
 

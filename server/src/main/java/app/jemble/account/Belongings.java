@@ -1,16 +1,20 @@
 package app.jemble.account;
 
-/** What one room keeps for a colleague: counted, and given to another when they leave. */
-public interface Belongings {
+import java.util.function.LongUnaryOperator;
 
-  /** How it is called: of one, and of many. */
-  record Words(String one, String many) {}
+/**
+ * What one room keeps for a colleague, to be counted and given to another when they leave.
+ *
+ * @param one how one of it is called
+ * @param many how several are
+ * @param count how many a colleague has, by id, but those that are private to them
+ * @param handOver gives what is counted to another; whoever calls has asked whether that may be
+ */
+public record Belongings(String one, String many, LongUnaryOperator count, HandOver handOver) {
 
-  Words words();
-
-  /** How many a colleague has, but those that are private to them. */
-  long count(long owner);
-
-  /** Gives what {@link #count} counts to another; whoever calls has asked whether that may be. */
-  void handOver(Account from, Account to);
+  /** From one colleague to another. */
+  @FunctionalInterface
+  public interface HandOver {
+    void give(Account from, Account to);
+  }
 }

@@ -75,7 +75,7 @@ class Leaving {
     long owner = accounts.colleague(id).id();
     return new Estate(
         belongings.stream()
-            .map(b -> new Owned(b.words().one(), b.words().many(), b.count(owner)))
+            .map(kind -> new Owned(kind.one(), kind.many(), kind.count().applyAsLong(owner)))
             .filter(owned -> owned.count() > 0)
             .toList(),
         mapper.waiting(owner));
@@ -89,7 +89,7 @@ class Leaving {
     Fate fate = wish.waiting() == null ? Fate.STAY : wish.waiting();
     List<WaitingMailing> waiting = mapper.waiting(id);
     if (to != null) {
-      belongings.forEach(kind -> kind.handOver(from, to));
+      belongings.forEach(kind -> kind.handOver().give(from, to));
     }
     switch (fate) {
       case STAY -> {}
