@@ -97,6 +97,16 @@ public class ColleaguesTest extends BrowserTest {
   }
 
   @Test(dependsOnMethods = "theyChangeTheirPasswordThemselves")
+  public void signingOutIsAtHandOnEveryScreen() {
+    page.navigate(home + "/people");
+    button("Mara Penrose").click();
+    button("Sign out").click();
+    assertThat(page.getByLabel("Login")).isVisible();
+    page.navigate(home + "/people");
+    assertThat(page.getByLabel("Login")).isVisible();
+  }
+
+  @Test(dependsOnMethods = "signingOutIsAtHandOnEveryScreen")
   public void whoIsSwitchedOffIsOutAtOnce() {
     Page theirs = page.context().browser().newContext().newPage();
     theirs.navigate(home + "/sign-in");

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
 import app.jemble.ServerTest;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import org.testng.annotations.Test;
@@ -48,6 +49,15 @@ public class SignInTest extends ServerTest {
                 c.startsWith("jemble-device-")
                     && c.contains("Path=/api/session")
                     && c.contains("SameSite=Strict"));
+  }
+
+  @Test
+  public void itsNumberHas216Bits() {
+    api.signIn("orla", "lowen-quay");
+    List<String> ids = sql.sql("select session_id from spring_session").query(String.class).list();
+    assertThat(ids).isNotEmpty().doesNotHaveDuplicates();
+    assertThat(ids)
+        .allSatisfy(id -> assertThat(Base64.getUrlDecoder().decode(id)).as(id).hasSize(216 / 8));
   }
 
   @Test

@@ -161,6 +161,13 @@ public class LeavingTest extends ServerTest {
     before.forEach(
         (what, n) -> assertThat(has).as(what).containsEntry(what, n + had.getOrDefault(what, 0L)));
     assertThat(senderOf(draft)).isEqualTo(tomasId);
+    assertThat(
+            count(
+                """
+                series_step t join series s on s.id = t.series_id join cause c on c.id = t.cause_id
+                where c.sender_id <> s.sender_id"""))
+        .as("steps come from whom their series comes from")
+        .isZero();
     assertThat(senderOf(privateDraft)).isEqualTo(orlaId);
     assertThat(senderOf(waitsPrivately)).isEqualTo(orlaId);
     assertThat(

@@ -1,9 +1,9 @@
 package app.jemble.series;
 
 import app.jemble.account.Belongings;
-import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
 import app.jemble.core.series.SeriesState;
+import java.util.List;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -20,8 +20,9 @@ class OwnedSeries {
         "series",
         owner -> mapper.countSentBy(owner, SeriesState.ENDED),
         (from, to) -> {
+          List<Long> steps = mapper.stepsSentBy(from.id(), SeriesState.ENDED);
+          causes.handOver(steps, from.id(), to.id());
           mapper.sendBy(from.id(), to.id(), SeriesState.ENDED);
-          causes.handOverAll(Cause.Kind.STEP, from.id(), to.id());
         });
   }
 }

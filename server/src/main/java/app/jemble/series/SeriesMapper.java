@@ -175,6 +175,16 @@ interface SeriesMapper {
       """)
   long countSentBy(@Param("sender") long sender, @Param("ended") SeriesState ended);
 
+  /** What the steps of those that {@link #countSentBy} counts say. */
+  @Select(
+      """
+      select t.cause_id
+      from series_step t
+      join series s on s.id = t.series_id
+      where s.sender_id = #{sender} and not s.private and s.state <> #{ended}
+      """)
+  List<Long> stepsSentBy(@Param("sender") long sender, @Param("ended") SeriesState ended);
+
   @Update(
       """
       update series set sender_id = #{to}, version = version + 1

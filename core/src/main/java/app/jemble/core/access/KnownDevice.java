@@ -1,16 +1,10 @@
 package app.jemble.core.access;
 
+import app.jemble.core.seal.HouseSeal;
 import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
-import java.security.GeneralSecurityException;
-import java.security.MessageDigest;
 import java.time.Instant;
-import java.util.Arrays;
-import java.util.Base64;
 import java.util.HexFormat;
 import java.util.Optional;
-import javax.crypto.Mac;
-import javax.crypto.spec.SecretKeySpec;
 
 /**
  * What a browser keeps in which a colleague has signed in: it may try again however many others
@@ -22,11 +16,8 @@ public final class KnownDevice {
   /** Octets that tell one browser from another. */
   public static final int NONCE = 16;
 
-  private static final int SEAL = 16;
+  private static final HouseSeal SEAL = new HouseSeal("device ", 16);
   private static final int NAMED = NONCE + Long.BYTES;
-
-  /** So that no other seal of the house is one of these. */
-  private static final byte[] PURPOSE = "device ".getBytes(StandardCharsets.US_ASCII);
 
   private KnownDevice() {}
 
@@ -39,44 +30,14 @@ public final class KnownDevice {
     if (nonce.length != NONCE) {
       throw new IllegalArgumentException("a device has " + NONCE + " octets");
     }
-    byte[] named = ByteBuffer.allocate(NAMED).put(nonce).putLong(until.getEpochSecond()).array();
-    byte[] all = Arrays.copyOf(named, NAMED + SEAL);
-    System.arraycopy(seal(named, login, key), 0, all, NAMED, SEAL);
-    return Base64.getUrlEncoder().withoutPadding().encodeToString(all);
+    return SEAL.on(
+        ByteBuffer.allocate(NAMED).put(nonce).putLong(until.getEpochSecond()).array(), key, login);
   }
 
   /** Which device it is; empty when it is not one of this login's, or too old. */
   public static Optional<String> read(String token, String login, Instant now, byte[] key) {
-    byte[] all;
-    try {
-      all = Base64.getUrlDecoder().decode(token.getBytes(StandardCharsets.UTF_8));
-    } catch (IllegalArgumentException notBase64) {
-      return Optional.empty();
-    }
-    if (all.length != NAMED + SEAL) {
-      return Optional.empty();
-    }
-    byte[] named = Arrays.copyOf(all, NAMED);
-    byte[] expected = seal(named, login, key);
-    if (!MessageDigest.isEqual(expected, Arrays.copyOfRange(all, NAMED, all.length))) {
-      return Optional.empty();
-    }
-    long until = ByteBuffer.wrap(named, NONCE, Long.BYTES).getLong();
-    return now.getEpochSecond() < until
-        ? Optional.of(HexFormat.of().formatHex(named, 0, NONCE))
-        : Optional.empty();
-  }
-
-  private static byte[] seal(byte[] named, String login, byte[] key) {
-    try {
-      Mac mac = Mac.getInstance("HmacSHA256");
-      mac.init(new SecretKeySpec(key, "HmacSHA256"));
-      mac.update(PURPOSE);
-      mac.update(named);
-      mac.update(login.getBytes(StandardCharsets.UTF_8));
-      return Arrays.copyOf(mac.doFinal(), SEAL);
-    } catch (GeneralSecurityException e) {
-      throw new IllegalStateException("every JDK has HmacSHA256", e);
-    }
+    return SEAL.read(token, NAMED, key, login)
+        .filter(named -> now.getEpochSecond() < ByteBuffer.wrap(named).getLong(NONCE))
+        .map(named -> HexFormat.of().formatHex(named, 0, NONCE));
   }
 }
