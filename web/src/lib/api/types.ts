@@ -24,6 +24,7 @@ export type ChangeTold = Schemas['ChangeTold'];
 export type Colleague = Schemas['Colleague'];
 export type BegunFactor = Schemas['BegunFactor'];
 export type ColleagueName = Schemas['ColleagueName'];
+export type HistoryEntry = Schemas['HistoryEntry'];
 export type Estate = Schemas['Estate'];
 export type MadeLink = Schemas['MadeLink'];
 export type LinkOwner = Schemas['LinkOwner'];

@@ -12,6 +12,10 @@ class Session {
   /** Counts up when somebody went on after that, so that what waited is sent. */
   resumed = $state(0);
 
+  get mayAdminister(): boolean {
+    return this.colleague?.role === 'ADMINISTRATOR';
+  }
+
   get zone(): string {
     return this.colleague?.zone ?? 'UTC';
   }

@@ -132,6 +132,13 @@
             href="/settings/colleagues"
             onclick={() => (menu = false)}>Colleagues</a
           >
+          {#if session.mayAdminister}
+            <a
+              class="block pt-1 text-kelp hover:underline"
+              href="/settings/history"
+              onclick={() => (menu = false)}>History</a
+            >
+          {/if}
           <a
             class="block pt-1 text-kelp hover:underline"
             href="/settings/sending"

@@ -62,6 +62,8 @@ describe('finder', () => {
     expect(offered).not.toContain('Import people');
     expect(offered).not.toContain('New template');
     expect(offered).not.toContain('Write to people');
+    expect(offered).not.toContain('History');
+    expect(found('', { ...none, mayAdminister: true }).map((f) => f.name)).toContain('History');
     expect(found('plan full', { ...none, typed, mayWrite: false })[0]?.kind).toBe('search');
   });
   it('knows which records are meant', () => {

@@ -44,12 +44,16 @@ export interface Known {
   typed: { seek: Sought; words: string; unknown: string[] } | null;
   /** Whether who looks may write: others are offered nothing that would be refused. */
   mayWrite: boolean;
+  mayAdminister?: boolean;
 }
 
 const MOST = 30;
 
 /** What only who may write can do. */
 const WRITING = ['/people/import', '/templates/new'];
+
+/** What only an administrator sees. */
+const ADMINISTERING = ['/settings/history'];
 
 const screens: Findable[] = [
   ...tabs.map((t, i) => ({ name: t.name, kind: `screen, ${i + 1}`, path: t.path })),
@@ -68,6 +72,7 @@ const screens: Findable[] = [
   { name: 'Counting responses', kind: 'settings', path: '/settings/counting' },
   { name: 'Texts and phones', kind: 'settings', path: '/settings/texts' },
   { name: 'Do-not-write list', kind: 'settings', path: '/settings/do-not-write' },
+  { name: 'History', kind: 'settings', path: '/settings/history' },
   { name: 'New template', kind: 'do', path: '/templates/new' },
   { name: 'Keys', kind: 'show', path: '?' }
 ];
@@ -75,7 +80,9 @@ const screens: Findable[] = [
 /** Screens first, then records by name; a search that is wholly understood goes before them. */
 export function found(words: string, known: Known): Findable[] {
   const all: Findable[] = [
-    ...screens.filter((s) => known.mayWrite || !WRITING.includes(s.path)),
+    ...screens
+      .filter((s) => known.mayWrite || !WRITING.includes(s.path))
+      .filter((s) => known.mayAdminister || !ADMINISTERING.includes(s.path)),
     ...(known.mayWrite
       ? [{ name: 'Write to people', kind: 'find them first', path: '/people' }]
       : []),

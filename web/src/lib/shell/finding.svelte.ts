@@ -46,7 +46,8 @@ export function useFinding(words: () => string, open: () => boolean) {
       lists: lists.data ?? [],
       kept,
       typed: read,
-      mayWrite: session.colleague?.mayWrite ?? false
+      mayWrite: session.colleague?.mayWrite ?? false,
+      mayAdminister: session.mayAdminister
     })
   );
 

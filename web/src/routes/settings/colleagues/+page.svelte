@@ -17,7 +17,7 @@
 
   const queries = useQueryClient();
   const query = createQuery(() => ({ ...colleaguesQuery(), staleTime: 0 }));
-  const mayChange = $derived(session.colleague?.role === 'ADMINISTRATOR');
+  const mayChange = $derived(session.mayAdminister);
   let inviting = $state(false);
   let changing = $state.raw<ColleagueName | null>(null);
   let leaving = $state.raw<ColleagueName | null>(null);

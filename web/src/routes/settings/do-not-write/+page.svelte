@@ -48,7 +48,7 @@
   const rows = $derived(list.data?.pages.flat() ?? []);
   const counts = $derived(summary.data?.counts ?? []);
   const mayWrite = $derived(session.colleague?.mayWrite ?? false);
-  const mayLift = $derived(session.colleague?.role === 'ADMINISTRATOR');
+  const mayLift = $derived(session.mayAdminister);
 
   const head =
     'sticky top-0 z-10 bg-card px-3 py-1.5 text-left text-[0.8rem] font-semibold text-soft';

@@ -138,6 +138,26 @@ public class ColleaguesTest extends BrowserTest {
     assertThat(ownerOf("task", "t.title = 'Ring them'")).isEqualTo("tomas");
   }
 
+  @Test(dependsOnMethods = "whoIsSwitchedOffIsOutAtOnce")
+  public void whatWasDoneStandsInTheHistory() {
+    page.navigate(home + "/people");
+    button("Wilma Gorse").click();
+    page.getByText("History", new Page.GetByTextOptions().setExact(true)).click();
+    assertThat(page.getByText("Switched a colleague off: Mara Penrose")).isVisible();
+    assertThat(page.getByText("role REPRESENTATIVE, now role READER").first()).isVisible();
+    assertAccessible("history");
+    page.getByLabel("What it is about").selectOption("Signing in");
+    assertThat(page.getByText("Switched a colleague off")).hasCount(0);
+    assertThat(page.getByText("Signed in").first()).isVisible();
+    page.getByLabel("By whom").selectOption("by Mara Penrose");
+    assertThat(page.getByText("Signed out").first()).isVisible();
+    page.getByLabel("Kept for").fill("12");
+    button("Keep so long").click();
+    assertThat(page.getByText("older than 12 months is forgotten")).isVisible();
+    page.setViewportSize(390, 844);
+    assertAccessible("history on a phone");
+  }
+
   private void addMarasWork() {
     long person = addPerson("Una", "Handed", "una@ternquay.example");
     sql.sql(

@@ -3,6 +3,8 @@ package app.jemble.account;
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.FieldType;
+import app.jemble.history.HouseHistory;
+import app.jemble.history.Noted;
 import app.jemble.workspace.AttributeService;
 import app.jemble.workspace.WorkspaceService;
 import java.util.List;
@@ -30,12 +32,17 @@ class AttributeController {
   private final AttributeService attributes;
   private final WorkspaceService workspace;
   private final AccountService accounts;
+  private final HouseHistory history;
 
   AttributeController(
-      AttributeService attributes, WorkspaceService workspace, AccountService accounts) {
+      AttributeService attributes,
+      WorkspaceService workspace,
+      AccountService accounts,
+      HouseHistory history) {
     this.attributes = attributes;
     this.workspace = workspace;
     this.accounts = accounts;
+    this.history = history;
   }
 
   @Needs(Right.SEE)
@@ -54,24 +61,30 @@ class AttributeController {
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted("Added a field")
   @PostMapping
   AttributeAdded add(@RequestBody AttributeDraft draft) {
     administratorsOnly();
+    history.tell(draft.label(), "", draft.toString());
     return new AttributeAdded(
         attributes.add(draft.label(), draft.type(), draft.choices(), draft.required()));
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted("Changed a field")
   @PutMapping("/{name}")
   void change(@PathVariable String name, @RequestBody AttributeDraft draft) {
     administratorsOnly();
+    history.tell(name, "", draft.toString());
     attributes.change(name, draft.label(), draft.choices(), draft.required());
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted("Took a field away")
   @DeleteMapping("/{name}")
   void remove(@PathVariable String name) {
     administratorsOnly();
+    history.tell(name, "", "");
     attributes.remove(name);
   }
 

@@ -1,6 +1,8 @@
 package app.jemble.account;
 
 import app.jemble.core.access.PasswordRule;
+import app.jemble.history.EventKind;
+import app.jemble.history.HouseHistory;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.util.List;
@@ -16,16 +18,19 @@ public class PasswordService {
   private final SessionMapper sessions;
   private final PasswordEncoder passwords;
   private final WorkspaceService workspace;
+  private final HouseHistory history;
 
   PasswordService(
       AccountMapper accounts,
       SessionMapper sessions,
       PasswordEncoder passwords,
-      WorkspaceService workspace) {
+      WorkspaceService workspace,
+      HouseHistory history) {
     this.accounts = accounts;
     this.sessions = sessions;
     this.passwords = passwords;
     this.workspace = workspace;
+    this.history = history;
   }
 
   /** Whether it is a colleague's own; nobody's is empty. */
@@ -50,6 +55,7 @@ public class PasswordService {
             });
     accounts.setPassword(account.id(), passwords.encode(given));
     sessions.endOthers(account.login(), butSession);
+    history.note(EventKind.COLLEAGUES, account.id(), "Set a new password");
   }
 
   private List<String> known(Account account) {

@@ -2,6 +2,8 @@ package app.jemble.account;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.history.EventKind;
+import app.jemble.history.Noted;
 import app.jemble.problem.Problem;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
@@ -53,12 +55,14 @@ class SecondFactorController {
   }
 
   @Needs(value = Right.SEE, first = true)
+  @Noted(value = "Set up a second factor", kind = EventKind.COLLEAGUES)
   @PutMapping
   PaperCodes confirm(@RequestBody FirstCode given, @Parameter(hidden = true) HttpSession session) {
     return new PaperCodes(factors.confirm(accounts.current(), given.code(), session.getId()));
   }
 
   @Needs(Right.SEE)
+  @Noted(value = "Made new codes on paper", kind = EventKind.COLLEAGUES)
   @PostMapping("/codes")
   PaperCodes newCodes(
       @RequestBody OwnProof given, @Parameter(hidden = true) HttpServletRequest request) {
@@ -70,6 +74,7 @@ class SecondFactorController {
   }
 
   @Needs(Right.SEE)
+  @Noted(value = "Took off their second factor", kind = EventKind.COLLEAGUES)
   @PostMapping("/off")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void takeOff(@RequestBody OwnProof given, @Parameter(hidden = true) HttpServletRequest request) {

@@ -140,7 +140,10 @@ class SessionController {
   @Needs(Right.NONE)
   @DeleteMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void signOut(HttpServletRequest request) {
+  void signOut(HttpServletRequest request, @Parameter(hidden = true) Authentication signedIn) {
+    if (signedIn != null) {
+      check.signedOut(signedIn);
+    }
     HttpSession session = request.getSession(false);
     if (session != null) {
       session.invalidate();

@@ -1,6 +1,8 @@
 package app.jemble.account;
 
 import app.jemble.account.SignInGuard.Trying;
+import app.jemble.history.EventKind;
+import app.jemble.history.HouseHistory;
 import app.jemble.problem.Problem;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.BadCredentialsException;
@@ -17,16 +19,19 @@ class SignInCheck {
   private final AccountService accounts;
   private final SecondFactors factors;
   private final SignInGuard guard;
+  private final HouseHistory history;
 
   SignInCheck(
       AuthenticationManager authentication,
       AccountService accounts,
       SecondFactors factors,
-      SignInGuard guard) {
+      SignInGuard guard,
+      HouseHistory history) {
     this.authentication = authentication;
     this.accounts = accounts;
     this.factors = factors;
     this.guard = guard;
+    this.history = history;
   }
 
   /** Who signs in; a problem when it is not them, or when they tried too often. */
@@ -35,7 +40,13 @@ class SignInCheck {
     Authentication who = byPassword(trying, password);
     mustHaveSecondFactor(accounts.findByLogin(who.getName()), code, trying);
     guard.succeeded(trying);
+    Account account = accounts.findByLogin(who.getName());
+    history.note(EventKind.SIGN_IN, account.id(), "Signed in");
     return who;
+  }
+
+  void signedOut(Authentication who) {
+    history.note(EventKind.SIGN_IN, accounts.findByLogin(who.getName()).id(), "Signed out");
   }
 
   private Authentication byPassword(Trying trying, String password) {
@@ -47,6 +58,7 @@ class SignInCheck {
           UsernamePasswordAuthenticationToken.unauthenticated(trying.login(), password));
     } catch (AuthenticationException | IllegalArgumentException refused) {
       guard.failed(trying);
+      history.noteFailure(trying.login(), "Could not sign in: wrong login or password");
       throw Problem.wrong("password", "Login and password do not belong together.");
     }
   }
@@ -61,6 +73,7 @@ class SignInCheck {
     }
     if (!factors.accepts(account, code)) {
       guard.failed(trying);
+      history.noteFailure(trying.login(), "Could not sign in: wrong code");
       throw SecondFactors.wrong();
     }
   }

@@ -1,12 +1,16 @@
 package app.jemble.colleague;
 
 import app.jemble.access.Needs;
+import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.account.AccountService.ColleagueDraft;
 import app.jemble.account.SecondFactors;
 import app.jemble.colleague.PasswordLinks.MadeLink;
 import app.jemble.core.access.Right;
 import app.jemble.core.access.Role;
+import app.jemble.history.EventKind;
+import app.jemble.history.HouseHistory;
+import app.jemble.history.Noted;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,10 +33,16 @@ class ColleaguesController {
   private final PasswordLinks links;
   private final Leaving leaving;
   private final SecondFactors factors;
+  private final HouseHistory history;
 
   ColleaguesController(
-      AccountService accounts, PasswordLinks links, Leaving leaving, SecondFactors factors) {
+      AccountService accounts,
+      PasswordLinks links,
+      Leaving leaving,
+      SecondFactors factors,
+      HouseHistory history) {
     this.factors = factors;
+    this.history = history;
     this.accounts = accounts;
     this.links = links;
     this.leaving = leaving;
@@ -40,33 +50,43 @@ class ColleaguesController {
 
   /** Adds a colleague, and mails them the link by which they set their password. */
   @Needs(Right.ADMINISTER)
+  @Noted(value = "Invited a colleague", kind = EventKind.COLLEAGUES)
   @PostMapping
   MadeLink invite(@RequestBody Invitation of) {
+    history.tell(of.name(), "", of.role() + ", " + of.email());
     return links.make(
         accounts.invite(
             of.login(), new ColleagueDraft(of.name(), of.email(), of.title(), of.role())));
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted(value = "Changed a colleague", kind = EventKind.COLLEAGUES)
   @PutMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void change(@PathVariable long id, @RequestBody ColleagueDraft draft) {
+    Account before = accounts.colleague(id);
+    history.tellChange(before.name(), said(before), draft);
     accounts.change(id, draft);
   }
 
   /** A new link for who was invited, or has forgotten the password. */
   @Needs(Right.ADMINISTER)
+  @Noted(value = "Made a link for a password", kind = EventKind.COLLEAGUES)
   @PostMapping("/{id}/password-link")
   MadeLink newLink(@PathVariable long id) {
+    history.tell(accounts.colleague(id).name(), "", "");
     return links.make(id);
   }
 
   /** For who lost app and codes: the password alone lets them in, wherever they are not now. */
   @Needs(Right.ADMINISTER)
+  @Noted(value = "Took off a second factor", kind = EventKind.COLLEAGUES)
   @DeleteMapping("/{id}/second-factor")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void takeOffSecondFactor(@PathVariable long id) {
-    factors.takeOffAnothers(accounts.colleague(id));
+    Account colleague = accounts.colleague(id);
+    history.tell(colleague.name(), "", "");
+    factors.takeOffAnothers(colleague);
   }
 
   /** What they would leave behind. */
@@ -78,16 +98,27 @@ class ColleaguesController {
 
   /** Lets them sign in no more and hands over what is theirs; they are signed out at once. */
   @Needs(Right.ADMINISTER)
+  @Noted(value = "Switched a colleague off", kind = EventKind.COLLEAGUES)
   @PutMapping("/{id}/off")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void switchOff(@PathVariable long id, @RequestBody Leaving.Wish wish) {
+    history.tell(
+        accounts.colleague(id).name(),
+        "",
+        wish.waiting() == null ? "" : "waiting mailings: " + wish.waiting());
     leaving.switchOff(id, wish);
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted(value = "Let a colleague in again", kind = EventKind.COLLEAGUES)
   @DeleteMapping("/{id}/off")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void switchOn(@PathVariable long id) {
+    history.tell(accounts.colleague(id).name(), "", "");
     accounts.switchOn(id);
+  }
+
+  private static ColleagueDraft said(Account of) {
+    return new ColleagueDraft(of.name(), of.email(), of.title(), of.role());
   }
 }

@@ -8,8 +8,10 @@ import app.jemble.filter.AskedNow;
 import app.jemble.filter.ListRow;
 import app.jemble.filter.ListService;
 import app.jemble.filter.Selection;
+import app.jemble.history.EventKind;
+import app.jemble.history.HouseHistory;
+import app.jemble.history.Noted;
 import app.jemble.problem.Problem;
-import app.jemble.record.ChangeService;
 import ezvcard.VCardVersion;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.BufferedWriter;
@@ -63,16 +65,17 @@ class ExportController {
       boolean descending) {}
 
   private final ListService lists;
-  private final ChangeService changes;
+  private final HouseHistory history;
   private final AskedNow asked;
 
-  ExportController(ListService lists, ChangeService changes, AskedNow asked) {
+  ExportController(ListService lists, HouseHistory history, AskedNow asked) {
     this.lists = lists;
-    this.changes = changes;
+    this.history = history;
     this.asked = asked;
   }
 
   @Needs(Right.EXPORT)
+  @Noted(value = "Downloaded people", kind = EventKind.EXPORT)
   @PostMapping
   ResponseEntity<StreamingResponseBody> export(@RequestBody ExportWish wish) {
     if (wish.form() == null || wish.who() == null || wish.who().filter() == null) {
@@ -86,7 +89,7 @@ class ExportController {
         lists.tally(null, wish.who().filter(), wish.who().which(), asOf).values().stream()
             .mapToLong(Long::longValue)
             .sum();
-    changes.begin("Exported " + people + (people == 1 ? " person" : " people"));
+    history.tell(people + (people == 1 ? " person" : " people"), "", "as " + wish.form());
     return ResponseEntity.ok()
         .header(
             HttpHeaders.CONTENT_DISPOSITION,

@@ -4,6 +4,9 @@ import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.PersonId;
 import app.jemble.exchange.CsvOut;
+import app.jemble.history.EventKind;
+import app.jemble.history.HouseHistory;
+import app.jemble.history.Noted;
 import app.jemble.people.DoNotWriteMapper.Listed;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
@@ -64,10 +67,12 @@ class DoNotWriteController {
 
   private final DoNotWriteMapper mapper;
   private final DoNotWriteService service;
+  private final HouseHistory history;
 
-  DoNotWriteController(DoNotWriteMapper mapper, DoNotWriteService service) {
+  DoNotWriteController(DoNotWriteMapper mapper, DoNotWriteService service, HouseHistory history) {
     this.mapper = mapper;
     this.service = service;
+    this.history = history;
   }
 
   /** The latest first; the next page begins after an address and its instant. */
@@ -116,9 +121,11 @@ class DoNotWriteController {
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted("Took an address off the do-not-write list")
   @PostMapping("/lift")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void lift(@RequestBody ToLift wanted) {
+    history.tell(wanted.address(), "", wanted.note());
     service.lift(wanted.address(), wanted.note());
   }
 
@@ -131,6 +138,7 @@ class DoNotWriteController {
 
   /** The whole list as CSV (RFC 4180), with a head that the import knows. */
   @Needs(Right.EXPORT)
+  @Noted(value = "Downloaded the do-not-write list", kind = EventKind.EXPORT)
   @GetMapping("/export")
   ResponseEntity<StreamingResponseBody> export() {
     StreamingResponseBody rows =

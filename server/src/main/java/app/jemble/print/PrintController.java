@@ -5,6 +5,8 @@ import app.jemble.core.access.Right;
 import app.jemble.core.reach.Reach;
 import app.jemble.core.record.PersonId;
 import app.jemble.filter.Selection;
+import app.jemble.history.EventKind;
+import app.jemble.history.Noted;
 import app.jemble.print.sheet.DesignBody;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
@@ -148,6 +150,7 @@ class PrintController {
   }
 
   @Needs(Right.EXPORT)
+  @Noted(value = "Printed labels", kind = EventKind.EXPORT)
   @PostMapping("/{id}/print")
   RunView print(@PathVariable long id) {
     runs.print(id);
@@ -169,6 +172,7 @@ class PrintController {
    * @param to the last page
    */
   @Needs(Right.EXPORT)
+  @Noted(value = "Downloaded what was printed", kind = EventKind.EXPORT)
   @GetMapping(path = "/{id}/file", produces = MediaType.APPLICATION_PDF_VALUE)
   ResponseEntity<StreamingResponseBody> file(
       @PathVariable long id,

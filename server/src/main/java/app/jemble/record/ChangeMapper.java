@@ -41,10 +41,18 @@ interface ChangeMapper {
 
   @Select(
       value =
-          "insert into change_batch (at, by_id, words) values (#{at}, #{by}, #{words}) returning id",
+          """
+          insert into change_batch (at, by_id, words, address)
+          values (#{at}, #{by}, #{words}, #{address})
+          returning id
+          """,
       affectData = true)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  long begin(@Param("at") Instant at, @Param("by") Long by, @Param("words") String words);
+  long begin(
+      @Param("at") Instant at,
+      @Param("by") Long by,
+      @Param("words") String words,
+      @Param("address") String address);
 
   @Update("update change_batch set words = #{words} where id = #{id}")
   int name(@Param("id") long id, @Param("words") String words);

@@ -10,6 +10,7 @@ import app.jemble.core.reach.Reach;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.PersonId;
+import app.jemble.history.HouseHistory;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
@@ -85,17 +86,18 @@ public class ChangeService {
 
   /** Begins an act of the colleague who is signed in; its words stand in the history. */
   public long begin(String words) {
-    return mapper.begin(clock.instant(), accounts.currentWriter().id(), words);
+    return mapper.begin(
+        clock.instant(), accounts.currentWriter().id(), words, HouseHistory.address());
   }
 
   /** Begins an act of somebody outside the house, such as a reader who leaves. */
   public long beginOutside(String words) {
-    return mapper.begin(clock.instant(), null, words);
+    return mapper.begin(clock.instant(), null, words, HouseHistory.address());
   }
 
   /** Begins an act that is done for a colleague, who is not there. */
   public long beginFor(long account, String words) {
-    return mapper.begin(clock.instant(), account, words);
+    return mapper.begin(clock.instant(), account, words, HouseHistory.address());
   }
 
   /** Says in the end what an act has come to. */

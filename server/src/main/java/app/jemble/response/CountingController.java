@@ -2,6 +2,8 @@ package app.jemble.response;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
+import app.jemble.history.HouseHistory;
+import app.jemble.history.Noted;
 import app.jemble.response.CountingMapper.CountingRules;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -15,9 +17,11 @@ import org.springframework.web.bind.annotation.RestController;
 class CountingController {
 
   private final CountingService counting;
+  private final HouseHistory history;
 
-  CountingController(CountingService counting) {
+  CountingController(CountingService counting, HouseHistory history) {
     this.counting = counting;
+    this.history = history;
   }
 
   @Needs(Right.SEE)
@@ -27,8 +31,12 @@ class CountingController {
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted("Changed what counts as a response")
   @PutMapping
   CountingRules change(@RequestBody CountingRules wanted) {
-    return counting.change(wanted);
+    CountingRules before = counting.counting();
+    CountingRules after = counting.change(wanted);
+    history.tellChange("", before, after);
+    return after;
   }
 }

@@ -5,6 +5,8 @@ import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
 import app.jemble.core.access.Right;
 import app.jemble.exchange.CsvOut;
+import app.jemble.history.EventKind;
+import app.jemble.history.Noted;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
@@ -58,6 +60,7 @@ class ResultController {
 
   /** Every message with what came of it, as CSV (RFC 4180). */
   @Needs(Right.EXPORT)
+  @Noted(value = "Downloaded the responses to a mailing", kind = EventKind.EXPORT)
   @GetMapping("/export")
   ResponseEntity<StreamingResponseBody> export(@PathVariable long mailing) {
     Cause of = mailings.find(mailing);

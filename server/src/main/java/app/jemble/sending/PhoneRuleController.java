@@ -3,6 +3,8 @@ package app.jemble.sending;
 import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
+import app.jemble.history.HouseHistory;
+import app.jemble.history.Noted;
 import app.jemble.workspace.WorkspaceService;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -18,11 +20,17 @@ class PhoneRuleController {
   private final PhoneRuleService rules;
   private final AccountService accounts;
   private final WorkspaceService workspace;
+  private final HouseHistory history;
 
-  PhoneRuleController(PhoneRuleService rules, AccountService accounts, WorkspaceService workspace) {
+  PhoneRuleController(
+      PhoneRuleService rules,
+      AccountService accounts,
+      WorkspaceService workspace,
+      HouseHistory history) {
     this.rules = rules;
     this.accounts = accounts;
     this.workspace = workspace;
+    this.history = history;
   }
 
   @Needs(Right.SEE)
@@ -32,10 +40,14 @@ class PhoneRuleController {
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted("Changed the rules of texts and notices")
   @PutMapping
   PhoneRulesBody change(@RequestBody PhoneRulesBody wanted) {
     accounts.currentWith(Right.ADMINISTER);
+    PhoneRulesBody before = find();
     rules.write(wanted.rules());
-    return find();
+    PhoneRulesBody after = find();
+    history.tellChange("", before, after);
+    return after;
   }
 }

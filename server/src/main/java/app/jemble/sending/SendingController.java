@@ -5,6 +5,8 @@ import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
 import app.jemble.core.access.Role;
 import app.jemble.core.reach.Channel;
+import app.jemble.history.HouseHistory;
+import app.jemble.history.Noted;
 import app.jemble.problem.Problem;
 import app.jemble.sending.SendingMapper.ColleagueCap;
 import app.jemble.sending.SendingMapper.RoleCap;
@@ -59,10 +61,12 @@ class SendingController {
 
   private final SendingService sending;
   private final AccountService accounts;
+  private final HouseHistory history;
 
-  SendingController(SendingService sending, AccountService accounts) {
+  SendingController(SendingService sending, AccountService accounts, HouseHistory history) {
     this.sending = sending;
     this.accounts = accounts;
+    this.history = history;
   }
 
   @Needs(Right.SEE)
@@ -82,9 +86,11 @@ class SendingController {
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted("Changed hours and caps")
   @PutMapping
   Sending change(@RequestBody Sending wanted) {
     administratorsOnly();
+    Sending before = find();
     sending.change(
         new SendingService.House(
             wanted.hours(),
@@ -101,7 +107,9 @@ class SendingController {
         wanted.colleagues().stream()
             .map(c -> new ColleagueCap(c.id(), null, null, c.most()))
             .toList());
-    return find();
+    Sending after = find();
+    history.tellChange("", before, after);
+    return after;
   }
 
   @Needs(Right.SEE)
@@ -111,14 +119,19 @@ class SendingController {
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted("Changed the days off")
   @PutMapping("/days-off")
   List<DayOff> setDaysOff(@RequestBody List<DayOff> days) {
     administratorsOnly();
-    return sending.setDaysOff(days);
+    String before = sending.daysOffNamed().toString();
+    List<DayOff> after = sending.setDaysOff(days);
+    history.tell("", before, after.toString());
+    return after;
   }
 
   /** Adds the whole days of a calendar file (iCalendar, RFC 5545); answers which those are. */
   @Needs(Right.ADMINISTER)
+  @Noted("Brought in days off")
   @PostMapping(path = "/days-off/import", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   List<DayOff> importDaysOff(@RequestBody(required = false) byte[] given) {
     administratorsOnly();

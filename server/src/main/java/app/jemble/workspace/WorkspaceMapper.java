@@ -48,6 +48,12 @@ interface WorkspaceMapper {
   @Select("select second_factor_demanded from workspace where id = 1")
   Boolean isSecondFactorDemanded();
 
+  @Select("select history_months from workspace where id = 1")
+  int historyMonths();
+
+  @Update("update workspace set history_months = #{months} where id = 1")
+  int keepHistory(int months);
+
   @Update("update workspace set second_factor_demanded = #{demanded} where id = 1")
   int demandSecondFactor(boolean demanded);
 

@@ -63,6 +63,16 @@ public class WorkspaceService {
     mapper.demandSecondFactor(demanded);
   }
 
+  /** For how many months the history is kept. */
+  public int historyMonths() {
+    current();
+    return mapper.historyMonths();
+  }
+
+  public void keepHistory(int months) {
+    mapper.keepHistory(months);
+  }
+
   /** A public token for a new message: says nothing, and cannot be guessed. */
   public String newToken() {
     byte[] octets = new byte[TOKEN_OCTETS];

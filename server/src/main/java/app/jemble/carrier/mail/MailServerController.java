@@ -3,6 +3,7 @@ package app.jemble.carrier.mail;
 import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
+import app.jemble.history.Noted;
 import app.jemble.settings.JembleSettings;
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -46,6 +47,7 @@ class MailServerController {
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted("Tried the mail server")
   @PostMapping("/try")
   MailServerTried tryOut() {
     accounts.currentWith(Right.ADMINISTER);

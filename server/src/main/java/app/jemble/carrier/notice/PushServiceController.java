@@ -3,6 +3,7 @@ package app.jemble.carrier.notice;
 import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
+import app.jemble.history.Noted;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -57,6 +58,7 @@ class PushServiceController {
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted("Tried the push services")
   @PostMapping("/try")
   PushServiceTried tryOut() {
     accounts.currentWith(Right.ADMINISTER);

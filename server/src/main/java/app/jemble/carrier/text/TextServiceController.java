@@ -3,6 +3,7 @@ package app.jemble.carrier.text;
 import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
+import app.jemble.history.Noted;
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -62,6 +63,7 @@ class TextServiceController {
   }
 
   @Needs(Right.ADMINISTER)
+  @Noted("Tried the text service")
   @PostMapping("/try")
   TextServiceTried tryOut() {
     accounts.currentWith(Right.ADMINISTER);

@@ -7,6 +7,8 @@ import app.jemble.core.message.MessageId;
 import app.jemble.core.paper.PrintOrder;
 import app.jemble.core.record.PersonId;
 import app.jemble.document.DocumentFile;
+import app.jemble.history.EventKind;
+import app.jemble.history.Noted;
 import app.jemble.print.LetterItems;
 import app.jemble.print.LetterItems.Printed;
 import app.jemble.print.PrintJobs;
@@ -138,6 +140,7 @@ class LetterRunController {
 
   /** Prints all that wait. */
   @Needs(Right.EXPORT)
+  @Noted(value = "Printed letters", kind = EventKind.EXPORT)
   @PostMapping("/mailings/{id}/letters")
   LetterRun print(@PathVariable long id, @RequestBody @Valid LettersPrint how) {
     long run = runs.begin(id, how.duplex(), how.order());
@@ -200,6 +203,7 @@ class LetterRunController {
    * @param to the last
    */
   @Needs(Right.EXPORT)
+  @Noted(value = "Downloaded printed letters", kind = EventKind.EXPORT)
   @GetMapping(
       path = "/letter-runs/{id}/file",
       produces = {MediaType.APPLICATION_PDF_VALUE, DocumentFile.TYPE})
@@ -217,6 +221,7 @@ class LetterRunController {
    * @param names what each is called, with merge fields; left out for their readers' names
    */
   @Needs(Right.EXPORT)
+  @Noted(value = "Downloaded letters, a file for each", kind = EventKind.EXPORT)
   @GetMapping(path = "/letter-runs/{id}/each", produces = "application/zip")
   ResponseEntity<StreamingResponseBody> each(
       @PathVariable long id, @RequestParam(required = false) String names) {
