@@ -65,7 +65,7 @@ TEXT
 
 # Starts the application beside the shell; "app" is then its process.
 start_app() {
-  JEMBLE_PORT="$4" JEMBLE_MANAGEMENT_PORT="$4" JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/$3" \
+  JEMBLE_PORT="$4" JEMBLE_MANAGEMENT_PORT=-1 JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/$3" \
     JEMBLE_DB_USER=jemble JEMBLE_SMTP_PORT="$5" JEMBLE_IMAP_HOST=127.0.0.1 \
     JEMBLE_IMAP_PORT="$6" JEMBLE_IMAP_USER=post JEMBLE_IMAP_PASSWORD=post-office \
     JEMBLE_IMAP_EVERY=2s JEMBLE_TEXT_HOST=127.0.0.1 JEMBLE_TEXT_PORT="$7" \
@@ -100,8 +100,8 @@ class_archive() {
 # A start that died is over at once, not after the time-out.
 demo_answers() {
   kill -0 "$2" 2>/dev/null || { say "The application ended."; exit 1; }
-  (exec 3<>"/dev/tcp/127.0.0.1/$1" && printf 'GET /actuator/health HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&3 \
-    && grep -q '"UP"' <&3) 2>/dev/null
+  (exec 3<>"/dev/tcp/127.0.0.1/$1" && printf 'GET /api/session HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&3 \
+    && grep -q csrfToken <&3) 2>/dev/null
 }
 
 # By process id, and only processes that are ours: a number may have been given away again.

@@ -57,7 +57,7 @@ public class EmptyHouseTest {
     settings.put("JEMBLE_DB_URL", TestDatabase.empty());
     settings.put("JEMBLE_DB_USER", "jemble");
     settings.put("JEMBLE_PORT", Integer.toString(port));
-    settings.put("JEMBLE_MANAGEMENT_PORT", Integer.toString(port));
+    settings.put("JEMBLE_MANAGEMENT_PORT", "-1");
     settings.put("JEMBLE_SMTP_HOST", "127.0.0.1");
     settings.put("JEMBLE_SMTP_PORT", Integer.toString(office.smtpPort()));
     settings.put("JEMBLE_IMAP_HOST", "127.0.0.1");
