@@ -80,10 +80,22 @@
     {/each}
   </select>
   <div class="w-40">
-    <DayField label="From the day" value={from} lean="BACK" onchange={(day) => (from = day)} />
+    <DayField
+      label="From the day"
+      placeholder="from a day"
+      value={from}
+      lean="BACK"
+      onchange={(day) => (from = day)}
+    />
   </div>
   <div class="w-40">
-    <DayField label="To the day" value={until} lean="BACK" onchange={(day) => (until = day)} />
+    <DayField
+      label="To the day"
+      placeholder="to a day"
+      value={until}
+      lean="BACK"
+      onchange={(day) => (until = day)}
+    />
   </div>
 </div>
 {#if list.error}

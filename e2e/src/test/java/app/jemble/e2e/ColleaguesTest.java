@@ -144,7 +144,7 @@ public class ColleaguesTest extends BrowserTest {
     button("Wilma Gorse").click();
     page.getByText("History", new Page.GetByTextOptions().setExact(true)).click();
     assertThat(page.getByText("Switched a colleague off: Mara Penrose")).isVisible();
-    assertThat(page.getByText("role REPRESENTATIVE, now role READER").first()).isVisible();
+    assertThat(page.getByText("role representative, now role reader").last()).isVisible();
     assertAccessible("history");
     page.getByLabel("What it is about").selectOption("Signing in");
     assertThat(page.getByText("Switched a colleague off")).hasCount(0);

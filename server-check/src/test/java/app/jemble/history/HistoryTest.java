@@ -124,8 +124,8 @@ public class HistoryTest extends ServerTest {
     JsonNode changed = latest("COLLEAGUES");
     assertThat(changed.get("who").asString()).isEqualTo("Wilma Gorse");
     assertThat(changed.get("about").asString()).isEqualTo("Reed Larkin");
-    assertThat(changed.get("before").asString()).isEqualTo("role READER");
-    assertThat(changed.get("after").asString()).isEqualTo("role REPRESENTATIVE");
+    assertThat(changed.get("before").asString()).isEqualTo("role reader");
+    assertThat(changed.get("after").asString()).isEqualTo("role representative");
   }
 
   @Test

@@ -53,7 +53,7 @@ class ColleaguesController {
   @Noted(value = "Invited a colleague", kind = EventKind.COLLEAGUES)
   @PostMapping
   MadeLink invite(@RequestBody Invitation of) {
-    history.tell(of.name(), "", of.role() + ", " + of.email());
+    history.tell(of.name(), "", of.email());
     return links.make(
         accounts.invite(
             of.login(), new ColleagueDraft(of.name(), of.email(), of.title(), of.role())));
@@ -102,10 +102,7 @@ class ColleaguesController {
   @PutMapping("/{id}/off")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void switchOff(@PathVariable long id, @RequestBody Leaving.Wish wish) {
-    history.tell(
-        accounts.colleague(id).name(),
-        "",
-        wish.waiting() == null ? "" : "waiting mailings: " + wish.waiting());
+    history.tell(accounts.colleague(id).name(), "", Leaving.said(wish.waiting()));
     leaving.switchOff(id, wish);
   }
 

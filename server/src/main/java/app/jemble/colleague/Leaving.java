@@ -104,6 +104,15 @@ class Leaving {
     }
   }
 
+  /** What becomes of waiting mailings, in words. */
+  static String said(Fate waiting) {
+    return switch (waiting == null ? Fate.STAY : waiting) {
+      case STAY -> "what waits leaves";
+      case HAND_OVER -> "what waits is taken over";
+      case WITHDRAW -> "what waits is withdrawn";
+    };
+  }
+
   private Account heir(Account from, Wish wish) {
     if (wish.to() == null) {
       if (wish.waiting() == Fate.HAND_OVER) {

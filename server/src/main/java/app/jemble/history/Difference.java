@@ -43,6 +43,9 @@ record Difference(String before, String after) {
   }
 
   private static String said(Object value) {
+    if (value instanceof Enum<?> one) {
+      return one.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
     return value == null || value.toString().isEmpty() ? "nothing" : value.toString();
   }
 }
