@@ -34,6 +34,9 @@ class LiveFeed {
   /** A look takes at most this share of the time. */
   private static final int REST = 20;
 
+  /** However slow one look was: a machine that has just woken is not slow for good. */
+  private static final Duration AT_THE_LATEST = Duration.ofSeconds(5);
+
   /** So that a connection that is gone is noticed, and none is taken for dead on the way. */
   private static final Duration HEARTBEAT = Duration.ofSeconds(15);
 
@@ -113,7 +116,7 @@ class LiveFeed {
     }
     long took = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun);
     if (!thread.isShutdown()) {
-      long wait = Math.max(EVERY.toMillis(), took * REST);
+      long wait = Math.min(Math.max(EVERY.toMillis(), took * REST), AT_THE_LATEST.toMillis());
       thread.schedule(this::look, wait, TimeUnit.MILLISECONDS);
     }
   }
