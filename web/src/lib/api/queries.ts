@@ -19,6 +19,13 @@ export const colleaguesQuery = () => ({
   staleTime: SELDOM
 });
 
+/** Which roles there are, and what each may. */
+export const rolesQuery = () => ({
+  queryKey: ['roles'],
+  queryFn: () => answer(api.GET('/api/roles')),
+  staleTime: SELDOM
+});
+
 /** Lists of people. */
 export const listsQuery = () => ({
   queryKey: ['lists'],

@@ -18,7 +18,7 @@
   }
 </script>
 
-{#if session.colleague?.mayWrite}
+{#if session.may('PRINT')}
   <button
     type="button"
     class="mt-1 min-h-6 text-[0.87rem] font-semibold text-kelp hover:underline"

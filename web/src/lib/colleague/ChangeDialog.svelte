@@ -20,14 +20,19 @@
     name: of.name,
     email: of.email,
     title: of.title,
-    role: of.role
+    roleId: of.roleId
   });
   const sending = new Sending();
 
   const change = (event: SubmitEvent) =>
     sending.send(event, async () => {
       const params = { path: { id: of.id } };
-      await answer(api.PUT('/api/colleagues/{id}', { params, body: colleague }));
+      await answer(
+        api.PUT('/api/colleagues/{id}', {
+          params,
+          body: { ...colleague, roleId: colleague.roleId ?? 0 }
+        })
+      );
       notices.say(`What is said of ${colleague.name.trim()} is changed.`);
       onchanged();
       onclose();

@@ -1,17 +1,16 @@
 <script lang="ts" module>
-  import type { RoleName } from './colleagues';
-
   export interface Described {
     name: string;
     email: string;
     title: string;
-    role: RoleName;
+    roleId: number | null;
   }
 </script>
 
 <script lang="ts">
   import { Input } from 'flowbite-svelte';
-  import { roles } from './colleagues';
+  import { rolesQuery } from '$lib/api/queries';
+  import { createQuery } from '@tanstack/svelte-query';
 
   interface Props {
     colleague: Described;
@@ -21,6 +20,7 @@
   }
 
   let { colleague = $bindable(), wrong, onname }: Props = $props();
+  const query = createQuery(rolesQuery);
 </script>
 
 {#snippet why(field: string)}
@@ -55,16 +55,21 @@
 </label>
 <fieldset class="flex flex-col gap-1">
   <legend class="mb-1">Role</legend>
-  {#each roles as role (role.value)}
-    <label class="flex items-baseline gap-2">
+  {#each query.data?.roles ?? [] as role (role.id)}
+    <label class="flex items-center gap-2">
       <input
         type="radio"
         class="text-kelp"
         name="role"
-        value={role.value}
-        bind:group={colleague.role}
+        required
+        value={role.id}
+        bind:group={colleague.roleId}
       />
-      <span>{role.name} <span class="text-soft">{role.may}</span></span>
+      {role.name}
     </label>
   {/each}
+  <a class="font-semibold text-kelp hover:underline" href="/settings/roles" target="_blank"
+    >What each of them may do</a
+  >
+  {@render why('role')}
 </fieldset>

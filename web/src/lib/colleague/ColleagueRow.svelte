@@ -1,7 +1,6 @@
 <script lang="ts">
   import type { ColleagueName } from '$lib/api/types';
   import HouseButton from '$lib/ui/HouseButton.svelte';
-  import { roleName } from './colleagues';
 
   interface Props {
     colleague: ColleagueName;
@@ -37,7 +36,7 @@
       >signs in as {colleague.login}{colleague.secondFactor ? ', with a second factor' : ''}</span
     >
   </p>
-  <p class="w-32">{roleName(colleague.role)}</p>
+  <p class="w-32">{colleague.role}</p>
   {#if mayChange}
     <div class="flex flex-wrap gap-x-4 gap-y-1 lg:w-80 lg:justify-end">
       <HouseButton weight="quiet" class="min-h-[26px]" onclick={onchange}>Change</HouseButton>

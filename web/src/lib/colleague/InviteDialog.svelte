@@ -15,7 +15,7 @@
   }
 
   let { open = $bindable(), colleagues, onmade }: Props = $props();
-  const nobody: Described = { name: '', email: '', title: '', role: 'REPRESENTATIVE' };
+  const nobody: Described = { name: '', email: '', title: '', roleId: null };
   let colleague = $state({ ...nobody });
   let login = $state('');
   let typed = $state(false);
@@ -32,7 +32,11 @@
 
   const invite = (event: SubmitEvent) =>
     sending.send(event, async () => {
-      const made = await answer(api.POST('/api/colleagues', { body: { ...colleague, login } }));
+      const made = await answer(
+        api.POST('/api/colleagues', {
+          body: { ...colleague, roleId: colleague.roleId ?? 0, login }
+        })
+      );
       open = false;
       onmade(colleague.name.trim(), made);
       colleague = { ...nobody };

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { loginFor, ownedWords, roleName } from './colleagues';
+import { loginFor, ownedWords } from './colleagues';
 
 test('a login is proposed from the name, and is nobody else’s', () => {
   expect(loginFor('Mara Penrose', [])).toBe('mara');
@@ -9,10 +9,6 @@ test('a login is proposed from the name, and is nobody else’s', () => {
   expect(loginFor('  ', [])).toBe('');
   expect(loginFor('日本', [])).toBe('');
   expect(loginFor('x'.repeat(60) + ' y', ['x'.repeat(60)]).length).toBeLessThanOrEqual(40);
-});
-
-test('roles are said in words', () => {
-  expect(roleName('READER')).toBe('Reader');
 });
 
 test('what somebody leaves is said in a row', () => {

@@ -2,22 +2,6 @@ import type { ColleagueName, Estate } from '$lib/api/types';
 import { fold } from '$lib/format/fold';
 import { count } from '$lib/format/numbers';
 
-export type RoleName = ColleagueName['role'];
-
-/** What each role may do, in a few words. */
-export const roles: { value: RoleName; name: string; may: string }[] = [
-  { value: 'ADMINISTRATOR', name: 'Administrator', may: 'sets up the house and its colleagues' },
-  { value: 'COORDINATOR', name: 'Coordinator', may: 'writes to many, keeps templates and series' },
-  {
-    value: 'REPRESENTATIVE',
-    name: 'Representative',
-    may: 'writes to people, keeps quotes and tasks'
-  },
-  { value: 'READER', name: 'Reader', may: 'looks, and changes nothing' }
-];
-
-export const roleName = (role: RoleName) => roles.find((r) => r.value === role)?.name ?? role;
-
 /** A login that fits a name and that nobody has: "mara", else "mara.penrose", "mara.penrose2" … */
 export function loginFor(name: string, taken: string[]): string {
   const words = fold(name)
@@ -43,4 +27,4 @@ export function ownedWords(owned: Estate['owned']): string {
 
 /** Whether somebody can be given what another leaves: they are there, and change things. */
 export const takesOver = (of: ColleagueName) => (other: ColleagueName) =>
-  other.id !== of.id && !other.off && other.role !== 'READER';
+  other.id !== of.id && !other.off && other.works;

@@ -24,7 +24,7 @@
   const way = $derived(theirs?.channel ?? ours?.channel ?? 'EMAIL');
   const waits = $derived(ours !== null && ours.state !== 'sent');
   const seconds = $derived(waits ? held.secondsUntil(step.at) : 0);
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('WRITE_TO_ONE'));
 </script>
 
 <article class={`border-b border-line-soft px-4 py-3 ${theirs ? 'bg-kelp-pale' : ''}`}>

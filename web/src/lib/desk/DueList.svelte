@@ -64,7 +64,7 @@
           </span>
         {/if}
       </span>
-      {#if session.colleague?.mayWrite}
+      {#if session.may('WORK')}
         <button
           type="button"
           class="min-h-[24px] font-semibold text-kelp hover:underline"

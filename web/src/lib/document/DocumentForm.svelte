@@ -26,7 +26,7 @@
   let busy = $state(false);
   let chooser = $state<HTMLInputElement>();
 
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('TEMPLATES'));
   const params = $derived({ path: { id: document.id } });
   const file = $derived(`/api/documents/${document.id}/file`);
   const remarks = createQuery(() => ({

@@ -29,7 +29,7 @@
   const messageId = $derived(
     candidates.find((c) => c.messageId === picked)?.messageId ?? candidates[0]?.messageId
   );
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('WORK'));
 
   const kinds: { kind: PlaceKind; words: string }[] = [
     { kind: 'REPLIED', words: 'Their reply' },

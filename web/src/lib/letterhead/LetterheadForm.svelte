@@ -34,7 +34,7 @@
   let shown = $state('');
   let personId = $state<number | null>(null);
 
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('TEMPLATES'));
   const text = $derived((templates.data ?? []).find((t) => String(t.id) === shown) ?? sample);
   const preview = createPreview(() => ({
     subject: text.subject,

@@ -32,7 +32,7 @@
         mailingId={writing.mailing.id}
         body={writing.body}
         since={writing.isDraft ? writing.revision + looked : 0}
-        editable={session.colleague?.mayWrite ?? false}
+        editable={session.may('WRITE_TO_ONE')}
         released={!writing.isDraft}
       />
     </div>

@@ -44,7 +44,7 @@
     onsavetemplate,
     ondiscard
   }: Props = $props();
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('WRITE_TO_ONE'));
 </script>
 
 <h1 class="sr-only">{writing.name}</h1>

@@ -37,7 +37,7 @@
   const writing = new Writing(mailing);
   const own = new OwnWriting(writing);
   const acts = new MailingActs(writing, queries);
-  const editable = $derived(writing.isDraft && !!session.colleague?.mayWrite);
+  const editable = $derived(writing.isDraft && session.may('WRITE_TO_ONE'));
   let open = $state<'release' | 'audience' | 'options' | null>(null);
   let side = $state<Side>('message');
 

@@ -15,7 +15,7 @@
   const days = createQuery(daysQuery);
   const parts = $derived(inParts(days.data?.turns ?? [], days.data?.today ?? ''));
   const waiting = $derived(awaiting(days.data?.turns ?? []));
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('SERIES'));
   let seen = $state<OccasionTurn | null>(null);
 
   const PATHS = {

@@ -17,7 +17,7 @@
   let order = $state<'POSTCODE' | 'NAME'>('POSTCODE');
   let busy = $state(false);
 
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('PRINT'));
   const params = $derived({ path: { id: letters.mailingId } });
   /** Those that somebody still has to do something about, the oldest first. */
   const open = $derived(

@@ -21,7 +21,7 @@
     'sticky top-0 z-10 bg-card px-3 py-1.5 text-left text-[0.8rem] font-semibold text-soft whitespace-nowrap';
   const cell =
     'overflow-hidden border-t border-line-soft px-3 text-ellipsis whitespace-nowrap max-md:px-1.5';
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('OUTBOX'));
 
   function tried(tries: number): string {
     return tries > 1 ? `tried ${tries} times: ` : '';

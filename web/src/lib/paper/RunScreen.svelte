@@ -28,7 +28,7 @@
   const run = useRun(() => id);
   const data = $derived(run.query.data);
   const page = $derived(run.pages.data);
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('PRINT'));
   const editable = $derived(mayWrite && data?.state === 'DRAFT');
   let chosen = $state<{ personId: number | null } | null>(null);
   /** Why those who are listed get no label. */

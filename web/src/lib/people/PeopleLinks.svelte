@@ -11,7 +11,6 @@
   let { onnew }: Props = $props();
 
   const search = searches.people;
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
   let open = $state(false);
 
   const entry = 'block w-full rounded px-2 py-1 text-left hover:bg-kelp-pale';
@@ -26,7 +25,7 @@
 {#each [['/quotes', 'Quotes'], ['/events', 'Events'], ['/lists', 'Lists']] as [path, name] (path)}
   <a class="min-h-6 font-semibold text-kelp hover:underline max-lg:hidden" href={path}>{name}</a>
 {/each}
-{#if mayWrite}
+{#if session.may('IMPORT')}
   <a class="min-h-6 font-semibold text-kelp hover:underline" href="/people/import">Import</a>
 {/if}
 <Popup bind:open label="More about people" right>
@@ -35,7 +34,7 @@
       >More ▾</button
     >
   {/snippet}
-  {#if mayWrite}
+  {#if session.may('CHANGE_PEOPLE')}
     <button type="button" class={entry} onclick={() => ((open = false), onnew())}>New person</button
     >
   {/if}

@@ -26,7 +26,7 @@
     refetchInterval: UNTOLD
   }));
   const person = $derived(query.data);
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('WRITE_TO_ONE'));
   const mail = $derived(person?.reach.find((r) => r.channel === 'EMAIL'));
 
   const words = (name: string) => {
@@ -53,7 +53,7 @@
       {:else if mail?.reach === 'READY' && mayWrite}
         <HouseButton weight="main" onclick={() => onwrite(person.id)}>Write</HouseButton>
       {:else if !mayWrite}
-        <p class="text-[0.93rem] text-soft">Readers do not write. Ask an administrator.</p>
+        <p class="text-[0.93rem] text-soft">Your role writes to nobody.</p>
       {:else}
         <p class="text-[0.93rem] text-brick">Cannot be e-mailed: {mail?.reachWords}.</p>
       {/if}

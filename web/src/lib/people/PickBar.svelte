@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { GivenRight } from '$lib/api/types';
   import type { FilterField, Layout, SelectionBody } from '$lib/api/types';
   import { count } from '$lib/format/numbers';
   import { session } from '$lib/session/session.svelte';
@@ -55,7 +56,7 @@
   }: Props = $props();
 
   const queries = useQueryClient();
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const changes = $derived(session.may('CHANGE_PEOPLE'));
   let dialog = $state<'tag' | 'set' | 'list' | 'task' | 'series' | 'export' | null>(null);
 
   const plain = 'min-h-8 rounded-lg px-2.5 py-1 font-medium hover:bg-white/10';
@@ -65,6 +66,23 @@
     get: () => dialog === name,
     set: (open: boolean) => (dialog = open ? name : null)
   });
+  const acts = $derived(
+    [
+      { name: 'Tag', right: 'CHANGE_PEOPLE', act: () => (dialog = 'tag') },
+      { name: 'Set a field', right: 'CHANGE_PEOPLE', act: () => (dialog = 'set') },
+      { name: 'List', right: 'WORK', act: () => (dialog = 'list') },
+      { name: 'Task', right: 'WORK', act: () => (dialog = 'task') },
+      { name: 'Series', right: 'SERIES', act: () => (dialog = 'series') },
+      { name: 'Letter', right: 'WRITE_TO_ONE', act: onletter },
+      { name: 'Labels', right: 'PRINT', act: onlabels },
+      { name: 'Export', right: 'EXPORT', act: () => (dialog = 'export') },
+      {
+        name: 'Archive',
+        right: 'CHANGE_PEOPLE',
+        act: () => void act(queries, who, { kind: 'ARCHIVE' }).then((ok) => ok && onletgo())
+      }
+    ].filter((one) => session.may(one.right as GivenRight))
+  );
   const tag = opens('tag');
   const set = opens('set');
   const list = opens('list');
@@ -107,46 +125,35 @@
     {/if}
     <button type="button" class="hover:underline" onclick={onletgo}>clear</button>
     <span class="ms-auto"></span>
-    {#if mayWrite}
-      {#if archived}
+    {#if archived}
+      {#if changes}
         <button
           type="button"
           class={plain}
           onclick={() => void act(queries, who, { kind: 'RESTORE' })}>Take back</button
         >
-      {:else}
-        <button type="button" class={plain} onclick={() => (dialog = 'tag')}>Tag</button>
-        <button type="button" class={plain} onclick={() => (dialog = 'set')}>Set a field</button>
-        <button type="button" class={plain} onclick={() => (dialog = 'list')}>List</button>
-        <button type="button" class={plain} onclick={() => (dialog = 'task')}>Task</button>
-        <button type="button" class={plain} onclick={() => (dialog = 'series')}>Series</button>
-        <button type="button" class={plain} onclick={onletter}>Letter</button>
-        <button type="button" class={plain} onclick={onlabels}>Labels</button>
-        <button type="button" class={plain} onclick={() => (dialog = 'export')}>Export</button>
-        <button
-          type="button"
-          class={plain}
-          onclick={() => void act(queries, who, { kind: 'ARCHIVE' }).then((ok) => ok && onletgo())}
-          >Archive</button
-        >
-        {#if canBeMailed !== 0}
-          <button
-            type="button"
-            class="rounded-lg bg-[#55682a] px-3.5 py-1.5 font-semibold text-white hover:bg-[#66792f]"
-            onclick={onwrite}
-            >Write to {canBeMailed !== undefined && canBeMailed < picked
-              ? count(canBeMailed)
-              : 'them'}
-            <kbd class="ms-1 rounded border border-current px-1 text-[0.7rem]" aria-hidden="true"
-              >w</kbd
-            ></button
-          >
-        {:else}
-          <span>None of them can be e-mailed.</span>
-        {/if}
       {/if}
     {:else}
-      <span>Readers do not write to people; ask an administrator.</span>
+      {#each acts as { name, act: begin } (name)}
+        <button type="button" class={plain} onclick={begin}>{name}</button>
+      {/each}
+      {#if !session.may('WRITE_TO_ONE')}
+        <span>Your role writes to nobody.</span>
+      {:else if canBeMailed !== 0}
+        <button
+          type="button"
+          class="rounded-lg bg-[#55682a] px-3.5 py-1.5 font-semibold text-white hover:bg-[#66792f]"
+          onclick={onwrite}
+          >Write to {canBeMailed !== undefined && canBeMailed < picked
+            ? count(canBeMailed)
+            : 'them'}
+          <kbd class="ms-1 rounded border border-current px-1 text-[0.7rem]" aria-hidden="true"
+            >w</kbd
+          ></button
+        >
+      {:else}
+        <span>None of them can be e-mailed.</span>
+      {/if}
     {/if}
   {/if}
 </div>

@@ -38,7 +38,7 @@
     onpeople
   }: Props = $props();
 
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('WRITE_TO_ONE'));
   let moving = $state(false);
   const plain = 'min-h-8 rounded-lg px-2.5 py-1 font-medium hover:bg-white/10';
   const none = { match: 'ALL' as const, conditions: [], related: [], groups: [] };
@@ -82,7 +82,7 @@
     <button type="button" class="hover:underline" onclick={onletgo}>clear</button>
   {/if}
   <span class="ms-auto"></span>
-  {#if many === 'tasks' && picked > 0 && mayWrite}
+  {#if many === 'tasks' && picked > 0 && session.may('WORK')}
     <button type="button" class={plain} onclick={() => setDone(which, true)}>Mark done</button>
     <button type="button" class={plain} onclick={() => (moving = true)}>Move or hand over</button>
   {/if}

@@ -85,7 +85,7 @@
 
   /** About the picked, or about all that match when none is picked. */
   function write() {
-    if (!(session.colleague?.mayWrite ?? false) || matching === 0) return;
+    if (!session.may('WRITE_TO_ONE') || matching === 0) return;
     if (picked === 0) search.selection = takeAll();
     writing = true;
   }

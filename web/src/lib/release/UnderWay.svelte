@@ -34,7 +34,7 @@
   const toDepart = $derived(of(TO_DEPART));
   const sent = $derived(summary.data?.sent ?? 0);
   const total = $derived(summary.data?.messages ?? 0);
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('WRITE_TO_ONE'));
   const released = $derived(mailing.state === 'RELEASED');
   const writing = $derived(mailing.writing);
   const days = $derived(runBars(run.data?.hours ?? []));

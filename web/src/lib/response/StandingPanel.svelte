@@ -60,7 +60,7 @@
       <button type="button" class="font-semibold text-kelp hover:underline" onclick={onall}
         >Show all again</button
       >
-    {:else if size && session.colleague?.mayWrite}
+    {:else if size && session.may('WRITE_TO_ONE')}
       <StandingActs mailingId={summary.id} {part} {size} />
     {:else}
       {part.words}

@@ -50,7 +50,7 @@
 
 <PageHead title={series.name} words={stand}>
   {#snippet actions()}
-    {#if session.colleague?.mayWrite}
+    {#if session.may('SERIES')}
       {#if series.state === 'ACTIVE' || series.state === 'PAUSED'}
         <HouseButton weight="grave" onclick={() => (ending = true)}>End it</HouseButton>
       {/if}

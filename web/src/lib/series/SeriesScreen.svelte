@@ -41,7 +41,7 @@
   let person = $state<number | null>(null);
   let which = $state.raw<WhichPeople>({});
 
-  const mayChange = $derived((session.colleague?.mayWrite ?? false) && series.state !== 'ENDED');
+  const mayChange = $derived(session.may('SERIES') && series.state !== 'ENDED');
   const most = $derived(Math.max(0, ...series.steps.map((s) => s.sent)));
   const SIDES: { key: Side; name: string }[] = [
     { key: 'one', name: 'As one gets it' },

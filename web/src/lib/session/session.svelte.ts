@@ -1,5 +1,5 @@
 import { answer, api, guard, signedInAnew } from '$lib/api/client';
-import type { Colleague } from '$lib/api/types';
+import type { Colleague, GivenRight } from '$lib/api/types';
 import { follow } from '$lib/format/now';
 
 /** Who is signed in. */
@@ -12,8 +12,9 @@ class Session {
   /** Counts up when somebody went on after that, so that what waited is sent. */
   resumed = $state(0);
 
-  get mayAdminister(): boolean {
-    return this.colleague?.role === 'ADMINISTRATOR';
+  /** Whether the colleague's role gives them a right. */
+  may(right: GivenRight): boolean {
+    return this.colleague?.rights.includes(right) ?? false;
   }
 
   get zone(): string {

@@ -8,12 +8,6 @@
 
   let { sending = $bindable(), mayChange }: Props = $props();
 
-  const roles = [
-    { role: 'ADMINISTRATOR', words: 'An administrator' },
-    { role: 'COORDINATOR', words: 'A coordinator' },
-    { role: 'REPRESENTATIVE', words: 'A representative' }
-  ] as const;
-
   /** An empty field is no limit; what is no number leaves it as it was. */
   function read(value: string, before: number | null): number | null {
     if (value.trim() === '') return null;
@@ -30,11 +24,6 @@
   function setWay(way: Sending['ways'][number]['way'], value: string) {
     const most = read(value, sending.ways.find((w) => w.way === way)?.most ?? null);
     sending.ways = [...sending.ways.filter((w) => w.way !== way), { way, most }];
-  }
-
-  function setRole(role: Sending['roles'][number]['role'], value: string) {
-    const most = read(value, sending.roles.find((r) => r.role === role)?.most ?? null);
-    sending.roles = [...sending.roles.filter((r) => r.role !== role), { role, most }];
   }
 </script>
 
@@ -68,24 +57,18 @@
       'no limit'
     )}
   {/each}
-  <h3 class="mt-2 text-[0.95rem] font-bold">By role</h3>
-  {#each roles as { role, words } (role)}
-    {@render cap(
-      words,
-      sending.roles.find((r) => r.role === role)?.most ?? null,
-      (v) => setRole(role, v),
-      'no limit'
-    )}
-  {/each}
   <h3 class="mt-2 text-[0.95rem] font-bold">By colleague</h3>
-  {#each sending.colleagues.filter((c) => c.role !== 'READER') as colleague (colleague.id)}
+  {#each sending.colleagues as colleague (colleague.id)}
     {@render cap(
       colleague.name,
       colleague.most,
       (v) => (colleague.most = read(v, colleague.most)),
-      'as the role'
+      colleague.ofRole === null ? 'no limit' : `${colleague.ofRole}, as the role`
     )}
   {/each}
+  <a class="self-start font-semibold text-kelp hover:underline" href="/settings/roles"
+    >What each role may send</a
+  >
   <h3 class="mt-2 text-[0.95rem] font-bold">Each mailing</h3>
   {@render cap(
     'People one mailing may go to',

@@ -100,7 +100,7 @@
         <div class="panel absolute top-11 right-0 z-40 w-56 p-3 text-ink shadow-lg">
           <p class="font-semibold">{session.colleague?.house}</p>
           <p class="mb-2 text-[0.87rem] text-soft">
-            {session.colleague?.role.toLowerCase()} · {session.colleague?.email}
+            {session.colleague?.role} · {session.colleague?.email}
           </p>
           <fieldset class="border-t border-line-soft pt-2">
             <legend class="sr-only">Look</legend>
@@ -132,7 +132,7 @@
             href="/settings/colleagues"
             onclick={() => (menu = false)}>Colleagues</a
           >
-          {#if session.mayAdminister}
+          {#if session.may('COLLEAGUES')}
             <a
               class="block pt-1 text-kelp hover:underline"
               href="/settings/history"

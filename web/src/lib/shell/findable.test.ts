@@ -8,7 +8,7 @@ const none: Known = {
   lists: [],
   kept: [],
   typed: null,
-  mayWrite: true
+  rights: ['WRITE_TO_ONE', 'IMPORT', 'TEMPLATES']
 };
 const filter = {
   match: 'ALL' as const,
@@ -58,13 +58,13 @@ describe('finder', () => {
     expect(found('hours', none)[0]?.path).toBe('/settings/sending');
   });
   it('offers readers nothing that would be refused', () => {
-    const offered = found('', { ...none, mayWrite: false }).map((f) => f.name);
+    const offered = found('', { ...none, rights: [] }).map((f) => f.name);
     expect(offered).not.toContain('Import people');
     expect(offered).not.toContain('New template');
     expect(offered).not.toContain('Write to people');
     expect(offered).not.toContain('History');
-    expect(found('', { ...none, mayAdminister: true }).map((f) => f.name)).toContain('History');
-    expect(found('plan full', { ...none, typed, mayWrite: false })[0]?.kind).toBe('search');
+    expect(found('', { ...none, rights: ['COLLEAGUES'] }).map((f) => f.name)).toContain('History');
+    expect(found('plan full', { ...none, typed, rights: [] })[0]?.kind).toBe('search');
   });
   it('knows which records are meant', () => {
     expect(subjectOf(' Quotes open ').subject).toBe('quotes');

@@ -1,4 +1,4 @@
-import type { Filter } from '$lib/api/types';
+import type { Filter, GivenRight } from '$lib/api/types';
 import type { Subject } from '$lib/filter/typed.svelte';
 import { hasWords } from '$lib/format/fold';
 import { tabs } from '$lib/keys/shortcuts';
@@ -42,18 +42,18 @@ export interface Known {
   lists: Named[];
   kept: Sought[];
   typed: { seek: Sought; words: string; unknown: string[] } | null;
-  /** Whether who looks may write: others are offered nothing that would be refused. */
-  mayWrite: boolean;
-  mayAdminister?: boolean;
+  /** What who looks may do: nothing is offered that would be refused. */
+  rights: GivenRight[];
 }
 
 const MOST = 30;
 
-/** What only who may write can do. */
-const WRITING = ['/people/import', '/templates/new'];
-
-/** What only an administrator sees. */
-const ADMINISTERING = ['/settings/history'];
+/** What only those see who have a right. */
+const ONLY: Record<string, GivenRight> = {
+  '/people/import': 'IMPORT',
+  '/templates/new': 'TEMPLATES',
+  '/settings/history': 'COLLEAGUES'
+};
 
 const screens: Findable[] = [
   ...tabs.map((t, i) => ({ name: t.name, kind: `screen, ${i + 1}`, path: t.path })),
@@ -67,6 +67,7 @@ const screens: Findable[] = [
   { name: 'Your name and signature', kind: 'settings', path: '/settings/signature' },
   { name: 'Your password and sessions', kind: 'settings', path: '/settings/sessions' },
   { name: 'Colleagues', kind: 'settings', path: '/settings/colleagues' },
+  { name: 'Roles and what each may do', kind: 'settings', path: '/settings/roles' },
   { name: 'Fields of this workspace', kind: 'settings', path: '/settings/fields' },
   { name: 'Hours and caps', kind: 'settings', path: '/settings/sending' },
   { name: 'Counting responses', kind: 'settings', path: '/settings/counting' },
@@ -80,10 +81,8 @@ const screens: Findable[] = [
 /** Screens first, then records by name; a search that is wholly understood goes before them. */
 export function found(words: string, known: Known): Findable[] {
   const all: Findable[] = [
-    ...screens
-      .filter((s) => known.mayWrite || !WRITING.includes(s.path))
-      .filter((s) => known.mayAdminister || !ADMINISTERING.includes(s.path)),
-    ...(known.mayWrite
+    ...screens.filter((s) => !ONLY[s.path] || known.rights.includes(ONLY[s.path]!)),
+    ...(known.rights.includes('WRITE_TO_ONE')
       ? [{ name: 'Write to people', kind: 'find them first', path: '/people' }]
       : []),
     ...known.kept.map((k) => ({
@@ -117,7 +116,7 @@ export function found(words: string, known: Known): Findable[] {
     path: `/people/${p.id}`
   }));
   const named = [...all.filter((f) => hasWords(f.name, words)), ...people];
-  const typed = searchOf(known.typed, known.mayWrite);
+  const typed = searchOf(known.typed, known.rights.includes('WRITE_TO_ONE'));
   if (!typed) return named.slice(0, MOST);
   return known.typed?.unknown.length ? [...named, typed].slice(0, MOST) : [typed, ...named];
 }

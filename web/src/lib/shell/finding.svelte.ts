@@ -46,8 +46,7 @@ export function useFinding(words: () => string, open: () => boolean) {
       lists: lists.data ?? [],
       kept,
       typed: read,
-      mayWrite: session.colleague?.mayWrite ?? false,
-      mayAdminister: session.mayAdminister
+      rights: session.colleague?.rights ?? []
     })
   );
 

@@ -39,7 +39,7 @@
   let part = $state<'page' | 'people'>(address.url.searchParams.has('people') ? 'people' : 'page');
   let wrong = $state('');
   let busy = $state(false);
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('SIGN_UPS'));
 
   async function save() {
     busy = true;

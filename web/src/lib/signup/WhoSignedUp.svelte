@@ -76,7 +76,7 @@
             <span class="break-words">{differs.kept}</span>
           </p>
         {/each}
-        {#if one.differs.length > 0 && session.colleague?.mayWrite}
+        {#if one.differs.length > 0 && session.may('SIGN_UPS')}
           <div class="mt-1.5 flex flex-wrap gap-2">
             <HouseButton
               onclick={() =>

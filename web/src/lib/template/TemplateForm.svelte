@@ -41,7 +41,7 @@
   let personId = $state<number | null>(null);
   let bodyEditor = $state<LateEditor>();
 
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('TEMPLATES'));
   const labels = $derived([...new Set((others.data ?? []).map((t) => t.label).filter(Boolean))]);
   const preview = createPreview(() => ({
     subject: draft.subject,

@@ -9,7 +9,7 @@
   import { createQuery } from '@tanstack/svelte-query';
 
   const query = createQuery(letterheadsQuery);
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('TEMPLATES'));
 </script>
 
 <PageHead title="Letterheads" words="What stands around a message: colours, logo, and words.">

@@ -15,7 +15,7 @@
 
   const queries = useQueryClient();
   const lists = createQuery(listsQuery);
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('WORK'));
   let name = $state('');
   let renaming = $state<{ id: number; name: string } | null>(null);
 

@@ -34,7 +34,7 @@
     <HouseButton onclick={() => goto('/mailings/series')}>Series</HouseButton>
     <HouseButton onclick={() => goto('/mailings/days')}>Days to remember</HouseButton>
     <HouseButton onclick={() => goto('/people')} shortcut="2">Find people to write to</HouseButton>
-    {#if session.colleague?.mayWrite}
+    {#if session.may('WRITE_TO_ONE')}
       <HouseButton weight="main" onclick={() => (beginning = true)}>New mailing</HouseButton>
     {/if}
   {/snippet}

@@ -40,7 +40,7 @@
   /** Where there is no room beside the list: whether a person is looked at above it. */
   let looking = $state(false);
   let listed = $state<HTMLElement>();
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('WRITE_TO_ONE'));
 
   function takeOrLetGo() {
     search.selection = people.picked > 0 && search.selection.all ? nobody : takeHere();

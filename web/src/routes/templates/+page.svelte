@@ -11,7 +11,7 @@
   import { createQuery } from '@tanstack/svelte-query';
 
   const query = createQuery(templatesQuery);
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('TEMPLATES'));
   let words = $state('');
   const groups = $derived(byLabel(query.data ?? [], words));
 </script>

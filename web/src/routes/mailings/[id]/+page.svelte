@@ -38,7 +38,7 @@
 {:else if query.data?.state === 'DISCARDED'}
   <div class="panel p-6">
     <p class="mb-3">“{query.data.name}” has been discarded.</p>
-    {#if session.colleague?.mayWrite}<HouseButton weight="main" onclick={restore}
+    {#if session.may('WRITE_TO_ONE')}<HouseButton weight="main" onclick={restore}
         >Take it back</HouseButton
       >{/if}
   </div>

@@ -22,7 +22,7 @@
     queryKey: ['day-fields'],
     queryFn: () => answer(api.GET('/api/occasions/day-fields'))
   }));
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
+  const mayWrite = $derived(session.may('SERIES'));
   let open = $state(false);
   let changed = $state<OccasionView | null>(null);
 

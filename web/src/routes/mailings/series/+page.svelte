@@ -17,7 +17,7 @@
 <PageHead title="Series" words="Messages in steps, each person on their own days.">
   {#snippet actions()}
     <HouseButton onclick={() => goto('/mailings')}>Mailings</HouseButton>
-    {#if session.colleague?.mayWrite}
+    {#if session.may('SERIES')}
       <HouseButton weight="main" onclick={() => (naming = true)}>New series</HouseButton>
     {/if}
   {/snippet}

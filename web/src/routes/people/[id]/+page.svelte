@@ -44,7 +44,7 @@
     refetchInterval: UNTOLD
   }));
   const person = $derived(query.data);
-  const mayChange = $derived((session.colleague?.mayWrite ?? false) && !person?.archivedAt);
+  const mayChange = $derived(session.may('CHANGE_PEOPLE') && !person?.archivedAt);
   const ready = $derived(person?.reach.some((r) => r.channel === 'EMAIL' && r.reach === 'READY'));
   const none = { match: 'ALL' as const, conditions: [], related: [], groups: [] };
   const who = $derived(toBody(onlyThese([id]), none));
@@ -80,7 +80,7 @@
         Now part of <a class="font-semibold underline" href={`/people/${person.mergedInto.id}`}
           >{person.mergedInto.name}</a
         >.
-      {:else if session.colleague?.mayWrite}
+      {:else if session.may('CHANGE_PEOPLE')}
         <HouseButton
           weight="quiet"
           onclick={() => void act(queries, { ...who, archived: true }, { kind: 'RESTORE' })}

@@ -13,7 +13,7 @@
 
 <PageHead title="Sign-up pages" words="Where people ask for themselves to be written to.">
   {#snippet actions()}
-    {#if session.colleague?.mayWrite}
+    {#if session.may('SIGN_UPS')}
       <HouseButton weight="main" onclick={() => goto('/people/sign-ups/new')}
         >New sign-up page</HouseButton
       >

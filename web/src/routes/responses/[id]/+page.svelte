@@ -31,7 +31,7 @@
   const by = $derived(byOf(page.url.searchParams.get('by')));
   const sought = $derived(soughtIn(page.url.searchParams));
   const size = $derived(part && summary ? sizeOf(part, summary) : 0);
-  const offer = $derived(part && session.colleague?.mayWrite ? writeWords(part, size) : null);
+  const offer = $derived(part && session.may('WRITE_TO_ONE') ? writeWords(part, size) : null);
   let busy = $state(false);
 
   function between(): string {

@@ -17,7 +17,7 @@
 
   const queries = useQueryClient();
   const query = createQuery(() => ({ ...colleaguesQuery(), staleTime: 0 }));
-  const mayChange = $derived(session.mayAdminister);
+  const mayChange = $derived(session.may('COLLEAGUES'));
   let inviting = $state(false);
   let changing = $state.raw<ColleagueName | null>(null);
   let leaving = $state.raw<ColleagueName | null>(null);

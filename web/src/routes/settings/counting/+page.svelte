@@ -14,7 +14,7 @@
     queryFn: () => answer(api.GET('/api/counting')),
     refetchOnWindowFocus: false
   }));
-  const mayChange = $derived(session.colleague?.role === 'ADMINISTRATOR');
+  const mayChange = $derived(session.may('SETTINGS'));
   let seconds = $state(5);
   let burst = $state(5);
   let agents = $state('');

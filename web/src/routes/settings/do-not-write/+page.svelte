@@ -47,8 +47,8 @@
   }));
   const rows = $derived(list.data?.pages.flat() ?? []);
   const counts = $derived(summary.data?.counts ?? []);
-  const mayWrite = $derived(session.colleague?.mayWrite ?? false);
-  const mayLift = $derived(session.mayAdminister);
+  const mayWrite = $derived(session.may('CHANGE_PEOPLE'));
+  const mayLift = $derived(session.may('SETTINGS'));
 
   const head =
     'sticky top-0 z-10 bg-card px-3 py-1.5 text-left text-[0.8rem] font-semibold text-soft';

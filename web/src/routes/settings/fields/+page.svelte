@@ -14,7 +14,7 @@
     queryKey: ['attributes'],
     queryFn: () => answer(api.GET('/api/attributes'))
   }));
-  const mayChange = $derived(session.colleague?.role === 'ADMINISTRATOR');
+  const mayChange = $derived(session.may('SETTINGS'));
   const types = [
     { value: 'TEXT', name: 'text' },
     { value: 'NUMBER', name: 'number' },

@@ -15,7 +15,7 @@
 
   const queries = useQueryClient();
   const query = createQuery(() => ({ ...sendingQuery(), refetchOnWindowFocus: false }));
-  const mayChange = $derived(session.colleague?.role === 'ADMINISTRATOR');
+  const mayChange = $derived(session.may('SETTINGS'));
   let wanted = $state<Sending | null>(null);
   $effect(() => {
     if (query.data && !wanted) wanted = structuredClone(query.data);

@@ -18,7 +18,7 @@
     queryFn: () => answer(api.GET('/api/phone-rules')),
     refetchOnWindowFocus: false
   }));
-  const mayChange = $derived(session.colleague?.role === 'ADMINISTRATOR');
+  const mayChange = $derived(session.may('SETTINGS'));
   let wanted = $state<PhoneRules | null>(null);
   let words = $state('');
 

@@ -245,4 +245,9 @@ public abstract class ServerTest {
       this(List.of(), picks, List.of(), null, null);
     }
   }
+
+  /** The id of a role, by its name. */
+  protected long roleId(String name) {
+    return sql.sql("select id from role where name = ?").param(name).query(Long.class).single();
+  }
 }

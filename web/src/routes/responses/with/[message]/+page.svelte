@@ -83,7 +83,7 @@
           <LetterStep {step} onread={read} ontakeback={takeBack} onlook={(id) => (looked = id)} />
         {/each}
       </div>
-      {#if last && session.colleague?.mayWrite}
+      {#if last && session.may('WRITE_TO_ONE')}
         <AnswerBox
           to={last}
           goesTo={conversation.answersTo}

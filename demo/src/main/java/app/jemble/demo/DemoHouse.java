@@ -5,6 +5,7 @@ import app.jemble.core.access.Role;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
+import app.jemble.role.Roles;
 import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
 import java.util.List;
@@ -17,11 +18,13 @@ import org.springframework.stereotype.Component;
 class DemoHouse {
 
   private final AccountService accounts;
+  private final Roles roles;
   private final WorkspaceService workspace;
   private final JdbcClient sql;
 
-  DemoHouse(AccountService accounts, WorkspaceService workspace, JdbcClient sql) {
+  DemoHouse(AccountService accounts, Roles roles, WorkspaceService workspace, JdbcClient sql) {
     this.accounts = accounts;
+    this.roles = roles;
     this.workspace = workspace;
     this.sql = sql;
   }
@@ -86,22 +89,27 @@ class DemoHouse {
         "Orla Finch",
         "orla@ternquay.example",
         "Membership administrator",
-        Role.COORDINATOR);
+        role("Coordinator"));
     accounts.add(
         "tomas",
         password,
         "Tomas Vance",
         "tomas@ternquay.example",
         "Sales representative",
-        Role.REPRESENTATIVE);
+        role("Representative"));
     accounts.add(
         "wilma",
         password,
         "Wilma Gorse",
         "wilma@ternquay.example",
         "Yard manager",
-        Role.ADMINISTRATOR);
+        role("Administrator"));
     accounts.add(
-        "reed", password, "Reed Larkin", "reed@ternquay.example", "Treasurer", Role.READER);
+        "reed", password, "Reed Larkin", "reed@ternquay.example", "Treasurer", role("Reader"));
+  }
+
+  /** One of the roles that every new house has. */
+  private Role role(String name) {
+    return roles.all().stream().filter(r -> r.name().equals(name)).findFirst().orElseThrow();
   }
 }

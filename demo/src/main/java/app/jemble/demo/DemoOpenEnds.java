@@ -152,7 +152,7 @@ class DemoOpenEnds {
             """)
         .params(List.of(today().getYear(), today().getYear()))
         .update();
-    sql.sql("insert into role_cap (role, most) values ('representative', 400)").update();
+    sql.sql("update role set most_a_day = 400 where name = 'Representative'").update();
   }
 
   /** Yesterday's mail server fell silent twice, and would not take one address. */

@@ -28,7 +28,7 @@ public class ActsTest extends BrowserTest {
   public void begin() {
     sql.sql("update workspace set hold_seconds = 600").update();
     sql.sql("update sending_rules set hours = null, daily_cap = null").update();
-    sql.sql("delete from role_cap").update();
+    sql.sql("update role set most_a_day = null").update();
     sql.sql("delete from colleague_cap").update();
     signIn("orla");
   }

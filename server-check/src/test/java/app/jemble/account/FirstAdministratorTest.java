@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
 import app.jemble.ServerTest;
+import app.jemble.role.Roles;
 import org.springframework.boot.DefaultApplicationArguments;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -14,7 +15,12 @@ public class FirstAdministratorTest extends ServerTest {
   private static final String EMAIL = "root@ternquay.example";
 
   private void start(String login, String password, String email) {
-    new FirstAdministrator(application.getBean(AccountService.class), login, password, email)
+    new FirstAdministrator(
+            application.getBean(AccountService.class),
+            application.getBean(Roles.class),
+            login,
+            password,
+            email)
         .run(new DefaultApplicationArguments());
   }
 

@@ -27,13 +27,14 @@ public class ColleaguesTest extends ServerTest {
 
   private static final String PASSWORD = "green stair 7";
 
-  private final Map<String, Object> finn =
-      Map.of(
-          "login", "Finn",
-          "name", "Finn Penrose",
-          "email", "finn@ternquay.example",
-          "title", "Sales representative",
-          "role", "REPRESENTATIVE");
+  private Map<String, Object> finn() {
+    return Map.of(
+        "login", "Finn",
+        "name", "Finn Penrose",
+        "email", "finn@ternquay.example",
+        "title", "Sales representative",
+        "roleId", roleId("Representative"));
+  }
 
   private Api administrator;
   private Api finnsOwn;
@@ -87,7 +88,7 @@ public class ColleaguesTest extends ServerTest {
 
   @Test
   public void whoIsInvitedGetsALinkByMail() {
-    Api.Answer made = administrator.post("/api/colleagues", finn);
+    Api.Answer made = administrator.post("/api/colleagues", finn());
     assertThat(made.status()).as(made.text()).isEqualTo(200);
     assertThat(made.json().get("mailed").asBoolean()).isTrue();
     String link = made.json().get("link").asString();
@@ -126,10 +127,10 @@ public class ColleaguesTest extends ServerTest {
 
   @Test(dependsOnMethods = "whoIsInvitedGetsALinkByMail")
   public void aLoginIsOnePersons() {
-    assertThat(administrator.post("/api/colleagues", finn).text()).contains("already");
+    assertThat(administrator.post("/api/colleagues", finn()).text()).contains("already");
     for (Map.Entry<String, String> wrong :
         Map.of("login", "two words", "name", " ", "email", "nowhere").entrySet()) {
-      Map<String, Object> draft = new HashMap<>(finn);
+      Map<String, Object> draft = new HashMap<>(finn());
       draft.put("login", "mara");
       draft.put(wrong.getKey(), wrong.getValue());
       Api.Answer refused = administrator.post("/api/colleagues", draft);
@@ -162,8 +163,8 @@ public class ColleaguesTest extends ServerTest {
             "finn@ternquay.example",
             "title",
             "",
-            "role",
-            "READER");
+            "roleId",
+            roleId("Reader"));
     assertThat(administrator.put("/api/colleagues/" + id, reader).status()).isEqualTo(204);
     Api.Answer refused =
         finnsOwn.post("/api/mailings", Map.of("picks", List.of(1), "leftOut", List.of()));
@@ -194,12 +195,20 @@ public class ColleaguesTest extends ServerTest {
   public void theLastAdministratorStays() {
     long wilma = listed("wilma").get("id").asLong();
     Map<String, Object> reader =
-        Map.of("name", "Wilma", "email", "w@ternquay.example", "title", "", "role", "READER");
+        Map.of(
+            "name",
+            "Wilma",
+            "email",
+            "w@ternquay.example",
+            "title",
+            "",
+            "roleId",
+            roleId("Reader"));
     assertThat(administrator.put("/api/colleagues/" + wilma, reader).text())
-        .contains("last administrator");
+        .contains("Nobody else who can sign in looks after colleagues");
     assertThat(administrator.put("/api/colleagues/" + wilma + "/off", Map.of()).status())
         .isEqualTo(409);
-    assertThat(listed("wilma").get("role").asString()).isEqualTo("ADMINISTRATOR");
+    assertThat(listed("wilma").get("role").asString()).isEqualTo("Administrator");
   }
 
   @Test(dependsOnMethods = "whoIsSwitchedOffIsSignedOutAtOnce")

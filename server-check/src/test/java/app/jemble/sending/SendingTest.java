@@ -49,7 +49,6 @@ public class SendingTest extends ServerTest {
     Map<String, Object> wanted = now();
     wanted.put("dailyCap", 900);
     wanted.put("hours", List.of(Map.of("day", "MONDAY", "from", 540, "to", 720)));
-    wanted.put("roles", List.of(Map.of("role", "REPRESENTATIVE", "most", 250)));
     wanted.put("ways", List.of(Map.of("way", "TEXT", "most", 40)));
     assertThat(api.put("/api/sending", wanted).status()).as("not an administrator").isEqualTo(403);
     assertThat(wilma.put("/api/sending", wanted).status()).isEqualTo(200);
@@ -58,7 +57,6 @@ public class SendingTest extends ServerTest {
     assertThat(seen.get("ways").get(0).get("way").asString()).isEqualTo("TEXT");
     assertThat(seen.get("ways").get(0).get("most").asInt()).isEqualTo(40);
     assertThat(seen.get("hours").get(0).get("to").asInt()).isEqualTo(720);
-    assertThat(seen.get("roles").size()).isEqualTo(1);
     wanted.put("hours", null);
     wanted.put("dailyCap", null);
     wanted.put("ways", List.of());

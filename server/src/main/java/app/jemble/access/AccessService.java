@@ -6,6 +6,9 @@ import app.jemble.core.access.Asker;
 import app.jemble.core.access.Decision;
 import app.jemble.core.access.Right;
 import app.jemble.problem.Problem;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
 /** Asks core whether the colleague who is signed in may, and refuses where not. */
@@ -20,7 +23,19 @@ public class AccessService {
 
   /** A problem when the colleague who asks has no such right. */
   public void must(Right right) {
-    must(who.asker(), right);
+    must(right, About.HOUSE);
+  }
+
+  /** A problem when the colleague who asks has no such right, or it does not go so far. */
+  public void must(Right right, About about) {
+    must(who.asker(), right, about, who::whomToAsk);
+  }
+
+  /** What somebody is told of a decision against them; empty for one that is none. */
+  public Optional<String> refusal(Decision decision) {
+    return decision instanceof Decision.No no
+        ? Optional.of(no.sentence(who.whomToAsk()))
+        : Optional.empty();
   }
 
   /** A problem when the colleague who asks must do something else before anything. */
@@ -32,10 +47,10 @@ public class AccessService {
             });
   }
 
-  /** A problem when a colleague has no such right. */
-  public static void must(Asker asker, Right right) {
-    if (Access.decide(asker, right) instanceof Decision.No no) {
-      throw Problem.forbidden(no.sentence());
+  /** A problem when a colleague has no such right, which names whom to ask. */
+  public static void must(Asker asker, Right right, About about, Supplier<List<String>> whomToAsk) {
+    if (Access.decide(asker, right, about) instanceof Decision.No no) {
+      throw Problem.forbidden(no.sentence(whomToAsk.get()));
     }
   }
 

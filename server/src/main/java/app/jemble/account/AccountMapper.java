@@ -1,5 +1,7 @@
 package app.jemble.account;
 
+import app.jemble.core.record.PersonId;
+import app.jemble.role.RoleRow;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
@@ -11,35 +13,84 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface AccountMapper {
 
-  @Select(
-      """
-      select id, login, name, email, title, upper(role) as role, person_id, phone, picture_key,
-             signature, switched_off_at is not null as off,
-             password_hash is null as invited
-      from account
-      where login = lower(btrim(#{login}))
-      """)
-  Account findByLogin(String login);
+  /** A colleague and their role as they are kept. */
+  record AccountRow(
+      long id,
+      String login,
+      String name,
+      String email,
+      String title,
+      PersonId personId,
+      String phone,
+      String pictureKey,
+      String signature,
+      boolean off,
+      boolean invited,
+      long roleId,
+      String roleName,
+      String rights,
+      Integer mostAtOnce,
+      Integer nodAbove,
+      Integer mostADay,
+      Integer mostRows) {
+
+    Account account() {
+      RoleRow role =
+          new RoleRow(roleId, roleName, rights, mostAtOnce, nodAbove, mostADay, mostRows);
+      return new Account(
+          id,
+          login,
+          name,
+          email,
+          title,
+          role.role(),
+          personId,
+          phone,
+          pictureKey,
+          signature,
+          off,
+          invited);
+    }
+  }
 
   @Select(
       """
-      select id, login, name, email, title, upper(role) as role, person_id, phone, picture_key,
-             signature, switched_off_at is not null as off,
-             password_hash is null as invited
-      from account
-      where id = #{id}
+      select a.id, a.login, a.name, a.email, a.title, a.person_id, a.phone, a.picture_key,
+             a.signature, a.switched_off_at is not null as off,
+             a.password_hash is null as invited,
+             r.id as role_id, r.name as role_name, array_to_string(r.rights, ' ') as rights,
+             r.most_at_once, r.nod_above, r.most_a_day, r.most_rows
+      from account a
+      join offered.role r on r.id = a.role_id
+      where a.login = lower(btrim(#{login}))
       """)
-  Account find(long id);
+  AccountRow findByLogin(String login);
 
   @Select(
       """
-      select id, login, name, email, title, upper(role) as role, person_id, phone, picture_key,
-             signature, switched_off_at is not null as off,
-             password_hash is null as invited
-      from account
-      order by name
+      select a.id, a.login, a.name, a.email, a.title, a.person_id, a.phone, a.picture_key,
+             a.signature, a.switched_off_at is not null as off,
+             a.password_hash is null as invited,
+             r.id as role_id, r.name as role_name, array_to_string(r.rights, ' ') as rights,
+             r.most_at_once, r.nod_above, r.most_a_day, r.most_rows
+      from account a
+      join offered.role r on r.id = a.role_id
+      where a.id = #{id}
       """)
-  List<Account> all();
+  AccountRow find(long id);
+
+  @Select(
+      """
+      select a.id, a.login, a.name, a.email, a.title, a.person_id, a.phone, a.picture_key,
+             a.signature, a.switched_off_at is not null as off,
+             a.password_hash is null as invited,
+             r.id as role_id, r.name as role_name, array_to_string(r.rights, ' ') as rights,
+             r.most_at_once, r.nod_above, r.most_a_day, r.most_rows
+      from account a
+      join offered.role r on r.id = a.role_id
+      order by a.name
+      """)
+  List<AccountRow> all();
 
   @Select("select password_hash from account where login = lower(btrim(#{login}))")
   String passwordHash(String login);
@@ -50,7 +101,7 @@ interface AccountMapper {
   @Update(
       """
       update account
-      set name = #{c.name}, email = #{c.email}, title = #{c.title}, role = lower(#{c.role})
+      set name = #{c.name}, email = #{c.email}, title = #{c.title}, role_id = #{c.roleId}
       where id = #{id}
       """)
   int change(@Param("id") long id, @Param("c") AccountService.ColleagueDraft colleague);
@@ -58,17 +109,20 @@ interface AccountMapper {
   @Update("update account set switched_off_at = #{at} where id = #{id}")
   int switchOff(@Param("id") long id, @Param("at") Instant at);
 
-  /** Locks all who may administer, so that the last of them cannot be taken away twice at once. */
+  /** Locks all who look after colleagues, so that the last two cannot be taken away at once. */
   @Select(
       affectData = true,
       value =
           """
-          select id from account
-          where role = 'administrator' and switched_off_at is null and password_hash is not null
-          order by id for update
+          select a.id
+          from account a
+          join offered.role r on r.id = a.role_id
+          where #{right} = any(r.rights)
+            and a.switched_off_at is null and a.password_hash is not null
+          order by a.id for update
           """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
-  List<Long> lockAdministrators();
+  List<Long> lockWhoHas(@Param("right") String right);
 
   @Update(
       """
@@ -87,8 +141,8 @@ interface AccountMapper {
       affectData = true,
       value =
           """
-          insert into account (login, password_hash, name, email, title, role)
-          values (#{login}, #{hash}, #{name}, #{email}, #{title}, #{role})
+          insert into account (login, password_hash, name, email, title, role_id)
+          values (#{login}, #{hash}, #{name}, #{email}, #{title}, #{roleId})
           on conflict (login) do nothing
           returning id
           """)
@@ -99,5 +153,5 @@ interface AccountMapper {
       @Param("name") String name,
       @Param("email") String email,
       @Param("title") String title,
-      @Param("role") String role);
+      @Param("roleId") long roleId);
 }

@@ -2,6 +2,7 @@ package app.jemble.account;
 
 import app.jemble.access.AccessService;
 import app.jemble.access.WhoAsks;
+import app.jemble.core.access.About;
 import app.jemble.core.access.Access;
 import app.jemble.core.access.Asker;
 import app.jemble.core.access.LoginRule;
@@ -14,6 +15,7 @@ import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.Words;
 import app.jemble.problem.Problem;
+import app.jemble.role.Roles;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
@@ -36,6 +38,7 @@ public class AccountService implements WhoAsks {
   private final PasswordEncoder passwords;
   private final WorkspaceService workspace;
   private final SecondFactors factors;
+  private final Roles roles;
   private final Clock clock;
 
   AccountService(
@@ -44,35 +47,42 @@ public class AccountService implements WhoAsks {
       PasswordEncoder passwords,
       WorkspaceService workspace,
       SecondFactors factors,
+      Roles roles,
       Clock clock) {
     this.mapper = mapper;
     this.sessions = sessions;
     this.passwords = passwords;
     this.workspace = workspace;
     this.factors = factors;
+    this.roles = roles;
     this.clock = clock;
   }
 
   /** The colleague who is signed in. */
   public Account current() {
     Authentication signedIn = SecurityContextHolder.getContext().getAuthentication();
-    Account account = signedIn == null ? null : mapper.findByLogin(signedIn.getName());
+    Account account = signedIn == null ? null : findByLogin(signedIn.getName());
     if (account == null || account.off()) {
       throw Problem.forbidden("Please sign in first.");
     }
     return account;
   }
 
-  /** The colleague who is signed in, who must be allowed to change things. */
+  /** The colleague who is signed in, who must take part in the work. */
   public Account currentWriter() {
-    return currentWith(Right.WRITE);
+    return currentWith(Right.WORK);
   }
 
   /** The colleague who is signed in, who must have a right. */
   public Account currentWith(Right right) {
     Account account = current();
-    AccessService.must(account.asker(), right);
+    AccessService.must(account.asker(), right, About.HOUSE, this::whomToAsk);
     return account;
+  }
+
+  @Override
+  public List<String> whomToAsk() {
+    return roles.who(Right.COLLEAGUES);
   }
 
   @Override
@@ -125,22 +135,26 @@ public class AccountService implements WhoAsks {
   }
 
   public Account find(long id) {
-    return mapper.find(id);
+    return account(mapper.find(id));
   }
 
   public Account findByLogin(String login) {
-    return mapper.findByLogin(login);
+    return account(mapper.findByLogin(login));
+  }
+
+  private static Account account(AccountMapper.AccountRow row) {
+    return row == null ? null : row.account();
   }
 
   /** Whether somebody signs in so whom one can give something to. */
   public boolean isThere(String login) {
-    Account account = login == null ? null : mapper.findByLogin(login);
+    Account account = login == null ? null : findByLogin(login);
     return account != null && !account.off();
   }
 
   /** All colleagues in order of name. */
   public List<Account> all() {
-    return mapper.all();
+    return mapper.all().stream().map(AccountMapper.AccountRow::account).toList();
   }
 
   public boolean hasAny() {
@@ -150,17 +164,11 @@ public class AccountService implements WhoAsks {
   /** Adds a colleague who has a password. */
   public void add(
       String login, String password, String name, String email, String title, Role role) {
-    mapper.add(
-        login,
-        passwords.encode(password),
-        name,
-        email,
-        title,
-        role.name().toLowerCase(Locale.ROOT));
+    mapper.add(login, passwords.encode(password), name, email, title, role.id());
   }
 
   /** What an administrator says of a colleague. */
-  public record ColleagueDraft(String name, String email, String title, Role role) {}
+  public record ColleagueDraft(String name, String email, String title, long roleId) {}
 
   /**
    * Adds a colleague who has no password yet.
@@ -169,7 +177,7 @@ public class AccountService implements WhoAsks {
    */
   @Transactional
   public long invite(String login, ColleagueDraft draft) {
-    currentWith(Right.ADMINISTER);
+    currentWith(Right.COLLEAGUES);
     String word = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
     LoginRule.refusal(word)
         .ifPresent(
@@ -177,14 +185,7 @@ public class AccountService implements WhoAsks {
               throw Problem.wrong("login", reason);
             });
     ColleagueDraft tidy = tidy(draft);
-    Long id =
-        mapper.add(
-            word,
-            null,
-            tidy.name(),
-            tidy.email(),
-            tidy.title(),
-            tidy.role().name().toLowerCase(Locale.ROOT));
+    Long id = mapper.add(word, null, tidy.name(), tidy.email(), tidy.title(), tidy.roleId());
     if (id == null) {
       throw Problem.wrong("login", "Somebody signs in as “" + word + "” already.");
     }
@@ -196,7 +197,7 @@ public class AccountService implements WhoAsks {
   public void change(long id, ColleagueDraft draft) {
     Account colleague = colleague(id);
     ColleagueDraft tidy = tidy(draft);
-    if (!Access.decide(new Asker(id, tidy.role()), Right.ADMINISTER).isYes()) {
+    if (!Access.decide(new Asker(id, role(tidy.roleId())), Right.COLLEAGUES).isYes()) {
       mustNotBeLast(colleague);
     }
     mapper.change(id, tidy);
@@ -222,8 +223,8 @@ public class AccountService implements WhoAsks {
 
   /** A colleague whom the administrator who asks may change. */
   public Account colleague(long id) {
-    currentWith(Right.ADMINISTER);
-    Account colleague = mapper.find(id);
+    currentWith(Right.COLLEAGUES);
+    Account colleague = find(id);
     if (colleague == null) {
       throw Problem.notFound("There is no such colleague.");
     }
@@ -231,9 +232,9 @@ public class AccountService implements WhoAsks {
   }
 
   private void mustNotBeLast(Account colleague) {
-    if (mapper.lockAdministrators().equals(List.of(colleague.id()))) {
+    if (mapper.lockWhoHas(Right.COLLEAGUES.name()).equals(List.of(colleague.id()))) {
       throw Problem.conflict(
-          "That is the last administrator who can sign in. Make another one first.");
+          "Nobody else who can sign in looks after colleagues. Let another do so first.");
     }
   }
 
@@ -245,16 +246,20 @@ public class AccountService implements WhoAsks {
     return name;
   }
 
-  private static ColleagueDraft tidy(ColleagueDraft draft) {
+  private Role role(long id) {
+    return roles
+        .find(id)
+        .orElseThrow(() -> Problem.wrong("role", "There is no such role; choose one."));
+  }
+
+  private ColleagueDraft tidy(ColleagueDraft draft) {
     String name = named(draft.name());
     String email = draft.email() == null ? "" : draft.email().strip();
     String title = draft.title() == null ? "" : draft.title().strip();
     if (!EmailAddress.isValid(email)) {
       throw Problem.wrong("email", "That is no e-mail address.");
     }
-    if (draft.role() == null) {
-      throw Problem.wrong("role", "Choose a role.");
-    }
-    return new ColleagueDraft(name, email, title, draft.role());
+    role(draft.roleId());
+    return new ColleagueDraft(name, email, title, draft.roleId());
   }
 }

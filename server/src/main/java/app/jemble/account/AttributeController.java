@@ -60,7 +60,7 @@ class AttributeController {
         .toList();
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Added a field")
   @PostMapping
   AttributeAdded add(@RequestBody AttributeDraft draft) {
@@ -70,7 +70,7 @@ class AttributeController {
         attributes.add(draft.label(), draft.type(), draft.choices(), draft.required()));
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Changed a field")
   @PutMapping("/{name}")
   void change(@PathVariable String name, @RequestBody AttributeDraft draft) {
@@ -79,7 +79,7 @@ class AttributeController {
     attributes.change(name, draft.label(), draft.choices(), draft.required());
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Took a field away")
   @DeleteMapping("/{name}")
   void remove(@PathVariable String name) {
@@ -89,6 +89,6 @@ class AttributeController {
   }
 
   private void administratorsOnly() {
-    accounts.currentWith(Right.ADMINISTER);
+    accounts.currentWith(Right.SETTINGS);
   }
 }

@@ -2,7 +2,6 @@ package app.jemble.account;
 
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
-import app.jemble.core.access.Role;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Set;
@@ -20,6 +19,7 @@ class ColleagueController {
   /**
    * A colleague.
    *
+   * @param works whether tasks and people can be theirs
    * @param invited whether they have not set a password yet
    * @param off whether they sign in no more
    * @param secondFactor whether they have one; null for whoever does not administer
@@ -30,7 +30,9 @@ class ColleagueController {
       String name,
       String email,
       String title,
-      Role role,
+      long roleId,
+      String role,
+      boolean works,
       boolean invited,
       boolean off,
       @Schema(nullable = true) Boolean secondFactor) {}
@@ -46,7 +48,7 @@ class ColleagueController {
   @Needs(Right.SEE)
   @GetMapping
   List<ColleagueName> all() {
-    boolean told = accounts.current().may(Right.ADMINISTER);
+    boolean told = accounts.current().may(Right.COLLEAGUES);
     Set<Long> having = told ? factors.having() : Set.of();
     return accounts.all().stream()
         .map(
@@ -57,7 +59,9 @@ class ColleagueController {
                     a.name(),
                     a.email(),
                     a.title(),
-                    a.role(),
+                    a.role().id(),
+                    a.role().name(),
+                    a.may(Right.WORK),
                     a.invited(),
                     a.off(),
                     told ? having.contains(a.id()) : null))
@@ -71,7 +75,7 @@ class ColleagueController {
     return accounts.self();
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @PutMapping("/me")
   AccountService.Self describe(@RequestBody AccountService.Self self) {
     return accounts.describe(self);

@@ -2,8 +2,8 @@ package app.jemble.account;
 
 import app.jemble.core.access.LoginRule;
 import app.jemble.core.access.PasswordRule;
-import app.jemble.core.access.Role;
 import app.jemble.core.record.EmailAddress;
+import app.jemble.role.Roles;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -26,16 +26,19 @@ class FirstAdministrator implements ApplicationRunner {
   private static final Logger LOG = LoggerFactory.getLogger(FirstAdministrator.class);
 
   private final AccountService accounts;
+  private final Roles roles;
   private final String login;
   private final String password;
   private final String email;
 
   FirstAdministrator(
       AccountService accounts,
+      Roles roles,
       @Value("${JEMBLE_ADMIN_LOGIN:}") String login,
       @Value("${JEMBLE_ADMIN_PASSWORD:}") String password,
       @Value("${JEMBLE_ADMIN_EMAIL:}") String email) {
     this.accounts = accounts;
+    this.roles = roles;
     this.login = login;
     this.password = password;
     this.email = email;
@@ -58,7 +61,7 @@ class FirstAdministrator implements ApplicationRunner {
         name,
         email.strip(),
         "Administrator",
-        Role.ADMINISTRATOR);
+        roles.first());
   }
 
   /** What has to be set otherwise; empty when all is well. */

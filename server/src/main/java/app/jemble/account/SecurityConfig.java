@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
 import java.security.SecureRandom;
 import java.util.Base64;
+import java.util.List;
 import java.util.Locale;
 import org.springframework.boot.session.autoconfigure.DefaultCookieSerializerCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -149,12 +150,12 @@ class SecurityConfig {
   @Bean
   UserDetailsService users(AccountMapper accounts) {
     return login -> {
-      Account account = accounts.findByLogin(login);
+      AccountMapper.AccountRow account = accounts.findByLogin(login);
       String hash = account == null ? null : accounts.passwordHash(login);
       if (account == null || account.off() || hash == null) {
         throw new UsernameNotFoundException(login);
       }
-      return User.withUsername(account.login()).password(hash).roles(account.role().name()).build();
+      return User.withUsername(account.login()).password(hash).authorities(List.of()).build();
     };
   }
 

@@ -3,7 +3,6 @@ package app.jemble.account;
 import app.jemble.access.Needs;
 import app.jemble.account.SignInGuard.Trying;
 import app.jemble.core.access.Right;
-import app.jemble.core.access.Role;
 import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.Parameter;
@@ -13,6 +12,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
@@ -49,6 +49,7 @@ class SessionController {
   /**
    * The colleague who is signed in.
    *
+   * @param rights what their role gives them
    * @param secondFactorFirst whether nothing is served to them until they have set up theirs
    */
   record Colleague(
@@ -56,8 +57,8 @@ class SessionController {
       String login,
       String name,
       String email,
-      Role role,
-      boolean mayWrite,
+      String role,
+      List<Right> rights,
       boolean secondFactorFirst,
       String house,
       String zone) {}
@@ -156,8 +157,8 @@ class SessionController {
         account.login(),
         account.name(),
         account.email(),
-        account.role(),
-        account.may(Right.WRITE),
+        account.role().name(),
+        account.role().rights().stream().sorted().toList(),
         workspace.isSecondFactorDemanded() && !factors.has(account),
         workspace.current().name(),
         workspace.current().zone());

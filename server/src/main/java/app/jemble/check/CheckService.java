@@ -1,10 +1,7 @@
 package app.jemble.check;
 
-import app.jemble.account.Account;
-import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceService;
 import app.jemble.cause.Cause;
-import app.jemble.core.access.Right;
 import app.jemble.core.check.Finding;
 import app.jemble.core.check.ReleaseCheck;
 import app.jemble.core.pace.Plan;
@@ -52,7 +49,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
 
   private final AudienceService audience;
   private final WorkspaceService workspace;
-  private final AccountService accounts;
+  private final SenderLooks senders;
   private final OutboxService outbox;
   private final LetterService letters;
   private final MailingFiles files;
@@ -70,7 +67,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
   CheckService(
       AudienceService audience,
       WorkspaceService workspace,
-      AccountService accounts,
+      SenderLooks senders,
       OutboxService outbox,
       LetterService letters,
       MailingFiles files,
@@ -79,7 +76,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
       Clock clock) {
     this.audience = audience;
     this.workspace = workspace;
-    this.accounts = accounts;
+    this.senders = senders;
     this.outbox = outbox;
     this.letters = letters;
     this.files = files;
@@ -200,10 +197,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
     check.lookAtFiles(
         files.all(mailing.id()).stream().mapToLong(MailingFiles.MailingFile::size).sum(),
         MailingFiles.MOST_OCTETS);
-    Account sender = accounts.find(mailing.senderId());
-    if (!sender.may(Right.WRITE)) {
-      check.senderMayNot(sender.name() + " may not send; an administrator can change that.");
-    }
+    check.askOfSender(senders.look(mailing));
     return check;
   }
 

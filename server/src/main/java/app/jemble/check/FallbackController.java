@@ -21,7 +21,7 @@ class FallbackController {
     this.mending = mending;
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping
   Mending.Texts fallback(@RequestBody FallbackWish wish) {
     return mending.withFallback(

@@ -51,7 +51,7 @@ class MendController {
   }
 
   /** Leaves the people of a finding out of the mailing. */
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/leave-out")
   LeftOut leaveOut(@PathVariable long id, @RequestBody AboutPeople which) {
     List<PersonId> people = checks.peopleOf(causes.find(id), which.code(), which.about());
@@ -69,7 +69,7 @@ class MendController {
   }
 
   /** Gives people other first names, as one act that is taken back whole. */
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/names")
   Mended rename(@PathVariable long id, @RequestBody List<NewName> names) {
     causes.find(id);

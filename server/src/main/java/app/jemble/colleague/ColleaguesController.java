@@ -7,7 +7,6 @@ import app.jemble.account.AccountService.ColleagueDraft;
 import app.jemble.account.SecondFactors;
 import app.jemble.colleague.PasswordLinks.MadeLink;
 import app.jemble.core.access.Right;
-import app.jemble.core.access.Role;
 import app.jemble.history.EventKind;
 import app.jemble.history.HouseHistory;
 import app.jemble.history.Noted;
@@ -27,7 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/colleagues")
 class ColleaguesController {
 
-  record Invitation(String login, String name, String email, String title, Role role) {}
+  record Invitation(String login, String name, String email, String title, long roleId) {}
 
   private final AccountService accounts;
   private final PasswordLinks links;
@@ -49,28 +48,28 @@ class ColleaguesController {
   }
 
   /** Adds a colleague, and mails them the link by which they set their password. */
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @Noted(value = "Invited a colleague", kind = EventKind.COLLEAGUES)
   @PostMapping
   MadeLink invite(@RequestBody Invitation of) {
     history.tell(of.name(), "", of.email());
     return links.make(
         accounts.invite(
-            of.login(), new ColleagueDraft(of.name(), of.email(), of.title(), of.role())));
+            of.login(), new ColleagueDraft(of.name(), of.email(), of.title(), of.roleId())));
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @Noted(value = "Changed a colleague", kind = EventKind.COLLEAGUES)
   @PutMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void change(@PathVariable long id, @RequestBody ColleagueDraft draft) {
     Account before = accounts.colleague(id);
-    history.tellChange(before.name(), said(before), draft);
     accounts.change(id, draft);
+    history.tellChange(before.name(), said(before), said(accounts.colleague(id)));
   }
 
   /** A new link for who was invited, or has forgotten the password. */
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @Noted(value = "Made a link for a password", kind = EventKind.COLLEAGUES)
   @PostMapping("/{id}/password-link")
   MadeLink newLink(@PathVariable long id) {
@@ -79,7 +78,7 @@ class ColleaguesController {
   }
 
   /** For who lost app and codes: the password alone lets them in, wherever they are not now. */
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @Noted(value = "Took off a second factor", kind = EventKind.COLLEAGUES)
   @DeleteMapping("/{id}/second-factor")
   @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -90,14 +89,14 @@ class ColleaguesController {
   }
 
   /** What they would leave behind. */
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @GetMapping("/{id}/belongings")
   Leaving.Estate belongings(@PathVariable long id) {
     return leaving.of(id);
   }
 
   /** Lets them sign in no more and hands over what is theirs; they are signed out at once. */
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @Noted(value = "Switched a colleague off", kind = EventKind.COLLEAGUES)
   @PutMapping("/{id}/off")
   @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -106,7 +105,7 @@ class ColleaguesController {
     leaving.switchOff(id, wish);
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @Noted(value = "Let a colleague in again", kind = EventKind.COLLEAGUES)
   @DeleteMapping("/{id}/off")
   @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -115,7 +114,10 @@ class ColleaguesController {
     accounts.switchOn(id);
   }
 
-  private static ColleagueDraft said(Account of) {
-    return new ColleagueDraft(of.name(), of.email(), of.title(), of.role());
+  /** A colleague as the history tells of them. */
+  private record Said(String name, String email, String title, String role) {}
+
+  private static Said said(Account of) {
+    return new Said(of.name(), of.email(), of.title(), of.role().name());
   }
 }

@@ -124,7 +124,7 @@ class Leaving {
     if (to == null || to.off() || to.id() == from.id()) {
       throw Problem.wrong("to", "Choose a colleague who is there.");
     }
-    if (!to.may(Right.WRITE)) {
+    if (!to.may(Right.WORK)) {
       throw Problem.wrong(
           "to", to.name() + " only reads, and could do nothing with it. Choose somebody else.");
     }

@@ -50,7 +50,7 @@ class SignInRulesController {
   }
 
   /** Whoever demands it of others has one: no administrator locks the house by accident. */
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @Noted(value = "Changed what whoever signs in needs", kind = EventKind.COLLEAGUES)
   @PutMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)

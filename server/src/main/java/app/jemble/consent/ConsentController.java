@@ -82,7 +82,7 @@ class ConsentController {
   }
 
   /** Notes that somebody is not to be written to on a way, and how they said so. */
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @PutMapping("/{channel}")
   @Transactional
   public List<WayConsent> close(
@@ -102,7 +102,7 @@ class ConsentController {
   }
 
   /** Takes back what a colleague noted; who said so themselves comes back by themselves. */
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @DeleteMapping("/{channel}")
   @Transactional
   public List<WayConsent> open(@PathVariable PersonId id, @PathVariable Channel channel) {

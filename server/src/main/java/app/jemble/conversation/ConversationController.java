@@ -45,13 +45,13 @@ class ConversationController {
   }
 
   /** Answers a mail by hand, in its thread. */
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/mail/{mailId}/answer")
   AnswerService.HeldAnswer answer(@PathVariable long mailId, @RequestBody AnswerText answer) {
     return conversations.answer(mailId, answer.text());
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/answers/{mailingId}/take-back")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void takeBack(@PathVariable long mailingId) {
@@ -59,7 +59,7 @@ class ConversationController {
   }
 
   /** Says that a mail is a reply, was written by software, or answers something else. */
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @PutMapping("/mail/{mailId}/as")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void readAs(@PathVariable long mailId, @RequestBody As as) {

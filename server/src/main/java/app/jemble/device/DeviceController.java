@@ -58,7 +58,7 @@ class DeviceController {
   }
 
   /** The link lets whoever has it register in the person's name: it is for those who may write. */
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @GetMapping
   AppOfPerson find(@PathVariable PersonId id) {
     accounts.currentWriter();
@@ -72,7 +72,7 @@ class DeviceController {
   }
 
   /** Gives the person another link; the one before leads nowhere from now on. */
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @PostMapping("/link")
   @Transactional
   public AppOfPerson renew(@PathVariable PersonId id) {
@@ -84,7 +84,7 @@ class DeviceController {
   }
 
   /** Takes the app off a device: nothing goes there until it registers anew. */
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @DeleteMapping("/{device}")
   void takeAway(@PathVariable PersonId id, @PathVariable long device) {
     String by = accounts.currentWriter().name();

@@ -128,7 +128,7 @@ class DocumentController {
   }
 
   /** The file is the body of the request. */
-  @Needs(Right.WRITE)
+  @Needs(Right.TEMPLATES)
   @PostMapping(consumes = "application/octet-stream")
   DocumentView create(@RequestParam String name, HttpServletRequest request) throws IOException {
     return view(documents.create(name, octets(request)));
@@ -139,7 +139,7 @@ class DocumentController {
     return request.getInputStream().readNBytes(DocumentFile.LARGEST + 1);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.TEMPLATES)
   @PutMapping("/{id}")
   DocumentView save(@PathVariable long id, @RequestBody DocumentDraft draft) {
     return view(documents.save(id, draft));
@@ -150,7 +150,7 @@ class DocumentController {
    *
    * @param version over which it was written
    */
-  @Needs(Right.WRITE)
+  @Needs(Right.TEMPLATES)
   @PostMapping(path = "/{id}/versions", consumes = "application/octet-stream")
   DocumentView replace(
       @PathVariable long id,
@@ -210,7 +210,7 @@ class DocumentController {
     return documents.usedBy(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.TEMPLATES)
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable long id) {

@@ -124,7 +124,7 @@ class DraftController {
     this.asked = asked;
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping
   Begun begin(@RequestBody Begin begin) {
     BeginRecords about = begin.records();
@@ -160,7 +160,7 @@ class DraftController {
     return whole(causes.find(id));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PutMapping("/{id}")
   WholeMailing change(@PathVariable long id, @RequestBody ChangeBody b) {
     MailWording wording =
@@ -192,14 +192,14 @@ class DraftController {
                 b.plan())));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void discard(@PathVariable long id) {
     drafts.discard(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/{id}/restore")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void restore(@PathVariable long id) {

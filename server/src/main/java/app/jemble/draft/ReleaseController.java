@@ -48,7 +48,7 @@ class ReleaseController {
     this.tasks = tasks;
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/release")
   WholeMailing release(@PathVariable long id, @RequestBody Version version) {
     releases.release(id, version.version());
@@ -56,20 +56,20 @@ class ReleaseController {
     return whole(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/take-back")
   WholeMailing takeBack(@PathVariable long id) {
     undoing.takeBack(id);
     return whole(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/withdraw")
   Withdrawn withdraw(@PathVariable long id) {
     return new Withdrawn(undoing.withdraw(id));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/tasks-done")
   TasksDone tasksDone(@PathVariable long id) {
     return new TasksDone(tasks.done(id));

@@ -1,6 +1,8 @@
 package app.jemble.exchange;
 
+import app.jemble.access.AccessService;
 import app.jemble.access.Needs;
+import app.jemble.core.access.About;
 import app.jemble.core.access.Right;
 import app.jemble.core.filter.AsOf;
 import app.jemble.core.record.Field;
@@ -67,11 +69,13 @@ class ExportController {
   private final ListService lists;
   private final HouseHistory history;
   private final AskedNow asked;
+  private final AccessService access;
 
-  ExportController(ListService lists, HouseHistory history, AskedNow asked) {
+  ExportController(ListService lists, HouseHistory history, AskedNow asked, AccessService access) {
     this.lists = lists;
     this.history = history;
     this.asked = asked;
+    this.access = access;
   }
 
   @Needs(Right.EXPORT)
@@ -89,6 +93,7 @@ class ExportController {
         lists.tally(null, wish.who().filter(), wish.who().which(), asOf).values().stream()
             .mapToLong(Long::longValue)
             .sum();
+    access.must(Right.EXPORT, new About.People(Math.toIntExact(people)));
     history.tell(people + (people == 1 ? " person" : " people"), "", "as " + wish.form());
     return ResponseEntity.ok()
         .header(

@@ -118,7 +118,7 @@ class ImportController {
    *
    * @param encoding in which it is written; left out, the file itself says it
    */
-  @Needs(Right.WRITE)
+  @Needs(Right.IMPORT)
   @PostMapping(consumes = "application/octet-stream")
   ImportBegun begin(
       @RequestParam String name,
@@ -142,7 +142,7 @@ class ImportController {
   }
 
   /** Where it stands; {@code outcome} narrows the preview to rows of one outcome. */
-  @Needs(Right.WRITE)
+  @Needs(Right.IMPORT)
   @GetMapping("/{id}")
   ImportState state(@PathVariable long id, @RequestParam(required = false) String outcome) {
     ImportRun run = imports.find(id);
@@ -225,20 +225,20 @@ class ImportController {
   }
 
   /** Begins the dry run with these choices. */
-  @Needs(Right.WRITE)
+  @Needs(Right.IMPORT)
   @PutMapping("/{id}")
   void check(@PathVariable long id, @RequestBody ImportChoices choices) {
     imports.check(id, choices);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.IMPORT)
   @PostMapping("/{id}/run")
   void run(@PathVariable long id) {
     imports.run(id);
   }
 
   /** The rows that cannot be taken, with their numbers and reasons, as CSV. */
-  @Needs(Right.WRITE)
+  @Needs(Right.IMPORT)
   @GetMapping(path = "/{id}/bad.csv", produces = "text/csv")
   ResponseEntity<StreamingResponseBody> bad(@PathVariable long id) {
     ImportRun run = imports.find(id);

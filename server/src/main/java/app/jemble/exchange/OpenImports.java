@@ -19,7 +19,7 @@ class OpenImports {
 
   /** One's own import; a problem when there is none. */
   ImportRun find(long id) {
-    access.must(Right.WRITE);
+    access.must(Right.IMPORT);
     ImportRun run = mapper.find(id);
     if (run == null || !access.isOpen(run.byId(), true)) {
       throw Problem.notFound("There is no such import any more.");

@@ -109,7 +109,7 @@ class KeptFilters implements RenamedList.Follower {
             name(draft.name()),
             filter(draft),
             json.writeValueAsString(draft.layout() == null ? Map.of() : sound(draft.layout())),
-            draft.shared() && me.may(Right.WRITE)),
+            draft.shared() && me.may(Right.WORK)),
         me.id(),
         clock.instant());
   }
@@ -118,7 +118,7 @@ class KeptFilters implements RenamedList.Follower {
   void rename(long id, String name, boolean shared) {
     Account me = accounts.current();
     try {
-      if (mapper.rename(id, name(name), shared && me.may(Right.WRITE), me.id()) == 0) {
+      if (mapper.rename(id, name(name), shared && me.may(Right.WORK), me.id()) == 0) {
         throw notMine(id);
       }
     } catch (DuplicateKeyException taken) {

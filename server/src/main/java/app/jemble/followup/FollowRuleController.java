@@ -199,7 +199,7 @@ class FollowRuleController {
    * @param newest the highest id among those that were seen (0: there were none); rules that were
    *     added since stay, behind these
    */
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PutMapping
   List<RuleView> save(
       @PathVariable long mailing,
@@ -226,13 +226,13 @@ class FollowRuleController {
     return all(mailing);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/{rule}/stop")
   RuleStopped stop(@PathVariable long mailing, @PathVariable long rule) {
     return new RuleStopped(rules.stop(mailing, rule));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/{rule}/go-on")
   void goOn(@PathVariable long mailing, @PathVariable long rule) {
     rules.goOn(mailing, rule);

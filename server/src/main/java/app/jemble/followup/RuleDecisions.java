@@ -83,7 +83,7 @@ class RuleDecisions {
     List<Candidate> locked = lot.stream().filter(c -> mine.contains(c.message())).toList();
     Cause mailing = mailings.anybodys(rule.mailingId());
     Account sender = accounts.find(mailing.senderId());
-    if (locked.isEmpty() || !sender.may(Right.WRITE)) {
+    if (locked.isEmpty() || !sender.may(Right.WRITE_TO_ONE)) {
       return List.of();
     }
     Map<MessageId, Judgement> judged = judge.judge(rule, sender, locked);

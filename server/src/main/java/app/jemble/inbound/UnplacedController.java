@@ -68,7 +68,7 @@ class UnplacedController {
   }
 
   /** The mail as it came, for a mail program. */
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @GetMapping("/{id}/octets")
   ResponseEntity<byte[]> octets(@PathVariable long id) {
     return ResponseEntity.ok()
@@ -79,7 +79,7 @@ class UnplacedController {
         .body(unplaced.octets(id));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @PostMapping("/{id}/place")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void place(@PathVariable long id, @RequestBody Place place) {
@@ -87,7 +87,7 @@ class UnplacedController {
   }
 
   /** It answers nothing of ours. */
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @PostMapping("/{id}/aside")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void putAside(@PathVariable long id) {

@@ -38,19 +38,19 @@ class LetterheadController {
     return letterheads.find(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.TEMPLATES)
   @PostMapping
   SavedLetterhead create(@RequestBody LetterheadDraft draft) {
     return letterheads.create(draft);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.TEMPLATES)
   @PutMapping("/{id}")
   SavedLetterhead save(@PathVariable long id, @RequestBody LetterheadDraft draft) {
     return letterheads.save(id, draft);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.TEMPLATES)
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable long id) {

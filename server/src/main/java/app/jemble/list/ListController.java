@@ -33,19 +33,19 @@ class ListController {
     return lists.all();
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @PostMapping
   ListMade create(@RequestBody ListName list) {
     return new ListMade(lists.create(list.name()));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @PutMapping("/{id}")
   void rename(@PathVariable long id, @RequestBody ListName list) {
     lists.rename(id, list.name());
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @DeleteMapping("/{id}")
   void delete(@PathVariable long id) {
     lists.delete(id);

@@ -28,7 +28,7 @@ class FileController {
   }
 
   /** The file is the body of the request. */
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping(consumes = "application/octet-stream")
   List<MailingFiles.MailingFile> add(
       @PathVariable long id,
@@ -40,14 +40,14 @@ class FileController {
     return files.all(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/recipients")
   List<MailingFiles.MailingFile> addRecipients(@PathVariable long id) {
     files.addRecipients(id);
     return files.all(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PutMapping("/{fileId}")
   List<MailingFiles.MailingFile> rename(
       @PathVariable long id, @PathVariable long fileId, @RequestBody FileName name) {
@@ -55,7 +55,7 @@ class FileController {
     return files.all(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @DeleteMapping("/{fileId}")
   List<MailingFiles.MailingFile> remove(@PathVariable long id, @PathVariable long fileId) {
     files.remove(id, fileId);

@@ -83,7 +83,7 @@ class ProofController {
     return PaperProofs.picture(sheets(id, personId, record), page);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/copy")
   CopySent copy(@PathVariable long id, @RequestBody CopyTo copy) {
     return new CopySent(

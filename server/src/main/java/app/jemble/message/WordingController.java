@@ -86,7 +86,7 @@ class WordingController {
     return ownWordings.all(id).stream().map(w -> ownWords(w, shared)).toList();
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PutMapping("/own-words/{personId}")
   WordsSaved put(@PathVariable long id, @PathVariable PersonId personId, @RequestBody Words words) {
     Written written = new Written(words.subject(), words.body());
@@ -95,7 +95,7 @@ class WordingController {
   }
 
   /** Goes back to the shared words for one person. */
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @DeleteMapping("/own-words/{personId}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void drop(@PathVariable long id, @PathVariable PersonId personId) {
@@ -103,7 +103,7 @@ class WordingController {
   }
 
   /** Goes back to the shared words for everyone. */
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @DeleteMapping("/own-words")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void dropAll(@PathVariable long id) {
@@ -111,7 +111,7 @@ class WordingController {
   }
 
   /** Keeps the mailing's words as a template, the one they began from or a new one. */
-  @Needs(Right.WRITE)
+  @Needs(Right.TEMPLATES)
   @PostMapping("/template")
   Template saveTemplate(@PathVariable long id, @RequestBody SaveTemplate save) {
     Cause mailing = mailings.find(id);

@@ -139,27 +139,27 @@ class OccasionController {
     return check.days().stream().map(f -> new DayFieldName(f.name(), f.label())).toList();
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping
   OccasionView create(@RequestBody OccasionBody wanted) {
     return view(occasions.create(wanted));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PutMapping("/{id}")
   OccasionView save(@PathVariable long id, @RequestBody OccasionBody wanted) {
     return seenAhead(occasions.save(id, wanted));
   }
 
   /** Begins, or goes on. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/{id}/activate")
   OccasionView activate(@PathVariable long id) {
     return seenAhead(occasions.activate(id));
   }
 
   /** Nothing leaves until it goes on. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/{id}/pause")
   OccasionView pause(@PathVariable long id) {
     return view(occasions.pause(id));
@@ -205,28 +205,28 @@ class OccasionController {
   }
 
   /** Lets them leave when their hour has come. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/turns/nod")
   TurnsChanged nod(@RequestBody Turns turns) {
     return new TurnsChanged(remembering.decide(Decision.NOD, turns.ids()));
   }
 
   /** Takes a nod back. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/turns/not-yet")
   TurnsChanged notYet(@RequestBody Turns turns) {
     return new TurnsChanged(remembering.decide(Decision.NOT_YET, turns.ids()));
   }
 
   /** Says now what was missed. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/turns/late")
   TurnsChanged late(@RequestBody Turns turns) {
     return new TurnsChanged(remembering.sendLate(turns.ids()));
   }
 
   /** They are not said this time. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/turns/let-go")
   TurnsChanged letGo(@RequestBody Turns turns) {
     return new TurnsChanged(remembering.decide(Decision.LET_GO, turns.ids()));

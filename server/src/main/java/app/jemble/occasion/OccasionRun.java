@@ -163,7 +163,7 @@ public class OccasionRun {
   }
 
   private boolean leaves(StandingMailing of) {
-    return of.state() == StandingMailing.State.ACTIVE && house.sender(of).may(Right.WRITE);
+    return of.state() == StandingMailing.State.ACTIVE && house.sender(of).may(Right.SERIES);
   }
 
   /** Nobody nods at a task. */

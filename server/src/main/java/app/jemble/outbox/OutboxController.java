@@ -110,7 +110,7 @@ class OutboxController {
         PAGE);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.OUTBOX)
   @PostMapping("/outbox/{id}/withdraw")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void withdraw(@PathVariable MessageId id) {
@@ -118,7 +118,7 @@ class OutboxController {
     must(mapper.move(id, MessageMove.WITHDRAW, "withdrawn by " + who.name()));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.OUTBOX)
   @PostMapping("/outbox/{id}/try-again")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void tryAgain(@PathVariable MessageId id) {
@@ -126,7 +126,7 @@ class OutboxController {
     must(mapper.tryAgain(id, MessageMove.TRY_AGAIN, clock.instant()));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.OUTBOX)
   @PostMapping("/outbox/{id}/settle")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void settle(@PathVariable MessageId id, @RequestBody Settlement settlement) {

@@ -113,14 +113,14 @@ class DoNotWriteController {
     return new DoNotWriteSummary(mapper.counts(), mapper.lifted(LIFTED));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @PostMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void add(@RequestBody ToAdd wanted) {
     service.add(wanted.address(), wanted.reason(), wanted.note());
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Took an address off the do-not-write list")
   @PostMapping("/lift")
   @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -130,7 +130,7 @@ class DoNotWriteController {
   }
 
   /** Adds the addresses of a CSV file, or of plain lines. */
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @PostMapping(path = "/import", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   DoNotWriteService.BroughtIn bringIn(@RequestBody byte[] file) {
     return service.bringIn(file);

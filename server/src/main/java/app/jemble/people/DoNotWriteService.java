@@ -132,7 +132,7 @@ class DoNotWriteService {
   /** Takes an address off the list, for a reason that is kept. */
   @Transactional
   void lift(String address, String note) {
-    Account who = accounts.currentWith(Right.ADMINISTER);
+    Account who = accounts.currentWith(Right.SETTINGS);
     String key = key(address).orElseGet(() -> EmailAddress.key(address));
     String reason = mapper.lockedReason(key);
     if (reason == null) {

@@ -36,13 +36,13 @@ class OfficeController {
     return offices.names();
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @PostMapping("/people/{person}/offices")
   OfficeBegun begin(@PathVariable PersonId person, @RequestBody OfficeService.Draft office) {
     return new OfficeBegun(offices.begin(person, office));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @PutMapping("/people/{person}/offices/{id}")
   void end(@PathVariable PersonId person, @PathVariable long id, @RequestBody OfficeEnd end) {
     offices.end(person, id, end.until());

@@ -101,13 +101,13 @@ class PersonController {
     return told(changes.history(id, 0));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @PostMapping
   PersonAdded add(@RequestBody NewPerson person) {
     return new PersonAdded(people.add(given(person.values())));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @PutMapping("/{id}")
   PersonSaved change(@PathVariable PersonId id, @RequestBody PersonChange change) {
     PersonService.Saved saved = people.change(id, change.version(), given(change.values()));
@@ -116,21 +116,21 @@ class PersonController {
   }
 
   /** Gives somebody a picture, or with null takes it off. */
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @PutMapping("/{id}/picture")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void picture(@PathVariable PersonId id, @RequestBody PersonPicture picture) {
     people.picture(id, picture.key());
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @PostMapping("/{id}/merge")
   MergeService.Merged merge(@PathVariable PersonId id, @RequestBody MergeService.Merge merge) {
     return merging.merge(id, merge);
   }
 
   /** Does something with many people at once. */
-  @Needs(Right.WRITE)
+  @Needs(Right.CHANGE_PEOPLE)
   @PostMapping("/bulk")
   BulkService.ActDone act(@RequestBody BulkService.Act act) {
     return acts.act(act);

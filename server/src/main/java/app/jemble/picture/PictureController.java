@@ -27,7 +27,7 @@ class PictureController {
   }
 
   /** The picture is the body of the request. */
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @PostMapping(path = "/api/pictures", consumes = "application/octet-stream")
   Picture add(@RequestParam String name, HttpServletRequest request) throws IOException {
     return pictures.add(name, request.getInputStream());

@@ -97,20 +97,20 @@ class RunSheetController {
     return new Run(outbox.hours(id, workspace.current().zoneId()), outbox.lastDue(id));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/pause")
   RestDone pause(@PathVariable long id) {
     return new RestDone(rest.pause(id));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PostMapping("/resume")
   RestDone resume(@PathVariable long id) {
     return new RestDone(rest.resume(id));
   }
 
   /** Lets what has not left leave by another plan. */
-  @Needs(Right.WRITE)
+  @Needs(Right.WRITE_TO_ONE)
   @PutMapping("/rest")
   RestDone change(@PathVariable long id, @RequestBody SendPlan plan) {
     return new RestDone(rest.change(id, plan));

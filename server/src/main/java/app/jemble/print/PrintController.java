@@ -88,14 +88,14 @@ class PrintController {
     return mapper.all();
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PostMapping
   PrintRunBegun begin(@RequestBody @Valid NewPrintRun body) {
     return new PrintRunBegun(beginnings.create(body.who(), body.name(), body.design()));
   }
 
   /** For those whom a mailing does not reach. */
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PostMapping("/of-mailing/{mailingId}")
   PrintRunBegun beginOfMailing(@PathVariable long mailingId, @RequestParam Reach reason) {
     return new PrintRunBegun(beginnings.createFor(mailingId, reason));
@@ -107,21 +107,21 @@ class PrintController {
     return views.view(runs.find(id));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PutMapping("/{id}")
   RunView write(@PathVariable long id, @RequestBody @Valid PrintRunBody body) {
     runs.write(id, body);
     return printRun(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void discard(@PathVariable long id) {
     runs.discard(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PostMapping("/{id}/restore")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void restore(@PathVariable long id) {
@@ -142,14 +142,14 @@ class PrintController {
     return views.without(runs.find(id), reason);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PutMapping("/{id}/labels/{personId}")
   RunView own(@PathVariable long id, @PathVariable PersonId personId, @RequestBody OwnLabel label) {
     runs.own(id, personId, label.words());
     return printRun(id);
   }
 
-  @Needs(Right.EXPORT)
+  @Needs(Right.PRINT)
   @Noted(value = "Printed labels", kind = EventKind.EXPORT)
   @PostMapping("/{id}/print")
   RunView print(@PathVariable long id) {
@@ -158,7 +158,7 @@ class PrintController {
     return printRun(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PostMapping("/{id}/cancel")
   RunView cancel(@PathVariable long id) {
     runs.cancel(id);
@@ -171,7 +171,7 @@ class PrintController {
    * @param from the first page, from 1; left out for all
    * @param to the last page
    */
-  @Needs(Right.EXPORT)
+  @Needs(Right.PRINT)
   @Noted(value = "Downloaded what was printed", kind = EventKind.EXPORT)
   @GetMapping(path = "/{id}/file", produces = MediaType.APPLICATION_PDF_VALUE)
   ResponseEntity<StreamingResponseBody> file(
@@ -192,14 +192,14 @@ class PrintController {
         .body(labels.testPage(runs.find(id)));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PutMapping("/{id}/posted")
   RunView posted(@PathVariable long id, @RequestBody OnDay on) {
     runs.post(id, on.day());
     return printRun(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PutMapping("/{id}/returned/{personId}")
   RunView returned(@PathVariable long id, @PathVariable PersonId personId, @RequestBody OnDay on) {
     runs.returned(id, personId, on.day());

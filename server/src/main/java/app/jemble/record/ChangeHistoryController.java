@@ -18,7 +18,7 @@ class ChangeHistoryController {
     this.changes = changes;
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @PostMapping("/{id}/undo")
   ChangeService.Undone undo(@PathVariable long id) {
     return changes.undo(id);

@@ -266,7 +266,7 @@ public class ChangeService {
 
   /** What a person chose themself nobody takes back. */
   private static boolean mayUndo(Account me, Long doneBy) {
-    return Access.decide(me.asker(), Right.WRITE, new About.Done(doneBy)).isYes();
+    return Access.decide(me.asker(), Right.WORK, new About.Done(doneBy)).isYes();
   }
 
   private void setBack(long batch, String field) {

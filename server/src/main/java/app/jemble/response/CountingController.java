@@ -30,7 +30,7 @@ class CountingController {
     return counting.counting();
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Changed what counts as a response")
   @PutMapping
   CountingRules change(@RequestBody CountingRules wanted) {

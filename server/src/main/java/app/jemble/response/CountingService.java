@@ -62,7 +62,7 @@ public class CountingService {
 
   /** Holds for what is fetched from now on; what was counted stays as it was. */
   CountingRules change(CountingRules wanted) {
-    accounts.currentWith(Right.ADMINISTER);
+    accounts.currentWith(Right.SETTINGS);
     if (wanted.withinSeconds() < 0 || wanted.withinSeconds() > LONGEST_WITHIN) {
       throw Problem.wrong("withinSeconds", "Choose 0 to 600 seconds.");
     }

@@ -39,11 +39,11 @@ class PhoneRuleController {
     return PhoneRulesBody.of(rules.current(), workspace.current().currency());
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Changed the rules of texts and notices")
   @PutMapping
   PhoneRulesBody change(@RequestBody PhoneRulesBody wanted) {
-    accounts.currentWith(Right.ADMINISTER);
+    accounts.currentWith(Right.SETTINGS);
     PhoneRulesBody before = find();
     rules.write(wanted.rules());
     PhoneRulesBody after = find();

@@ -3,18 +3,15 @@ package app.jemble.sending;
 import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
-import app.jemble.core.access.Role;
 import app.jemble.core.reach.Channel;
 import app.jemble.history.HouseHistory;
 import app.jemble.history.Noted;
 import app.jemble.problem.Problem;
 import app.jemble.sending.SendingMapper.ColleagueCap;
-import app.jemble.sending.SendingMapper.RoleCap;
 import app.jemble.sending.SendingMapper.WayCap;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Locale;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -38,7 +35,6 @@ class SendingController {
    * @param ways what may leave by each way a day; a way that is not named has no limit
    * @param mostPerMailing to how many people one mailing may be released; null for no limit
    * @param spacingDays how many days people should be left alone between two mailings
-   * @param roles messages a day of a colleague, by role
    * @param colleagues what some may instead of what their role may
    */
   record Sending(
@@ -47,17 +43,21 @@ class SendingController {
       List<WayLimit> ways,
       @Schema(nullable = true) Integer mostPerMailing,
       int spacingDays,
-      List<RoleLimit> roles,
       List<ColleagueLimit> colleagues) {}
 
   /** Messages a day by one way; null for no limit. */
   record WayLimit(Channel way, @Schema(nullable = true) Integer most) {}
 
-  /** Messages a day of a colleague of a role; null for no limit. */
-  record RoleLimit(Role role, @Schema(nullable = true) Integer most) {}
-
-  /** Messages a day of one colleague; null for what the role may. */
-  record ColleagueLimit(long id, String name, Role role, @Schema(nullable = true) Integer most) {}
+  /**
+   * Messages a day of one colleague; null for what the role may.
+   *
+   * @param ofRole what that is; null for no limit
+   */
+  record ColleagueLimit(
+      long id,
+      String name,
+      @Schema(nullable = true) Integer ofRole,
+      @Schema(nullable = true) Integer most) {}
 
   private final SendingService sending;
   private final AccountService accounts;
@@ -79,13 +79,12 @@ class SendingController {
         house.wayCaps().stream().map(c -> new WayLimit(c.channel(), c.most())).toList(),
         house.mostPerMailing(),
         house.spacingDays(),
-        sending.roleCaps().stream().map(r -> new RoleLimit(role(r.role()), r.most())).toList(),
         sending.colleagueCaps().stream()
-            .map(c -> new ColleagueLimit(c.id(), c.name(), role(c.role()), c.most()))
+            .map(c -> new ColleagueLimit(c.id(), c.name(), c.ofRole(), c.most()))
             .toList());
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Changed hours and caps")
   @PutMapping
   Sending change(@RequestBody Sending wanted) {
@@ -101,9 +100,6 @@ class SendingController {
                 .toList(),
             wanted.mostPerMailing(),
             wanted.spacingDays()),
-        wanted.roles().stream()
-            .map(r -> new RoleCap(r.role().name().toLowerCase(Locale.ROOT), r.most()))
-            .toList(),
         wanted.colleagues().stream()
             .map(c -> new ColleagueCap(c.id(), null, null, c.most()))
             .toList());
@@ -118,7 +114,7 @@ class SendingController {
     return sending.daysOffNamed();
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Changed the days off")
   @PutMapping("/days-off")
   List<DayOff> setDaysOff(@RequestBody List<DayOff> days) {
@@ -130,7 +126,7 @@ class SendingController {
   }
 
   /** Adds the whole days of a calendar file (iCalendar, RFC 5545); answers which those are. */
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Brought in days off")
   @PostMapping(path = "/days-off/import", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   List<DayOff> importDaysOff(@RequestBody(required = false) byte[] given) {
@@ -142,11 +138,7 @@ class SendingController {
     return sending.importDaysOff(new String(file, StandardCharsets.UTF_8));
   }
 
-  private static Role role(String stored) {
-    return Role.valueOf(stored.toUpperCase(Locale.ROOT));
-  }
-
   private void administratorsOnly() {
-    accounts.currentWith(Right.ADMINISTER);
+    accounts.currentWith(Right.SETTINGS);
   }
 }

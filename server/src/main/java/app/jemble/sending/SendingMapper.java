@@ -18,10 +18,12 @@ interface SendingMapper {
   /** What may leave by one way a day. */
   record WayCap(Channel channel, int most) {}
 
-  /** What somebody may send a day; null for no limit. */
-  record RoleCap(String role, Integer most) {}
-
-  record ColleagueCap(long id, String name, String role, Integer most) {}
+  /**
+   * What a colleague may send a day; null for no limit.
+   *
+   * @param ofRole what the role may
+   */
+  record ColleagueCap(long id, String name, Integer ofRole, Integer most) {}
 
   @Select(
       """
@@ -61,20 +63,13 @@ interface SendingMapper {
       """)
   int addDayOff(DayOff day);
 
-  @Select("select role, most from role_cap order by role")
-  List<RoleCap> roleCaps();
-
-  @Delete("delete from role_cap")
-  int forgetRoleCaps();
-
-  @Insert("insert into role_cap (role, most) values (#{role}, #{most})")
-  int addRoleCap(RoleCap cap);
-
   @Select(
       """
-      select a.id, a.name, a.role, c.most
+      select a.id, a.name, r.most_a_day as of_role, c.most
       from offered.account a
+      join offered.role r on r.id = a.role_id
       left join colleague_cap c on c.account_id = a.id
+      where not a.off and 'WRITE_TO_ONE' = any(r.rights)
       order by a.name
       """)
   List<ColleagueCap> colleagueCaps();
@@ -93,21 +88,21 @@ interface SendingMapper {
   /** Colleagues with a cap, their own or else their role's. */
   @Select(
       """
-      select a.id, a.name, a.role, coalesce(c.most, r.most) as most
+      select a.id, a.name, r.most_a_day as of_role, coalesce(c.most, r.most_a_day) as most
       from offered.account a
       left join colleague_cap c on c.account_id = a.id
-      left join role_cap r on r.role = a.role
-      where coalesce(c.most, r.most) is not null
+      join offered.role r on r.id = a.role_id
+      where coalesce(c.most, r.most_a_day) is not null
       """)
   List<ColleagueCap> capsOfAll();
 
   /** A colleague's own cap, else the role's; null for none. */
   @Select(
       """
-      select coalesce(c.most, r.most)
+      select coalesce(c.most, r.most_a_day)
       from offered.account a
       left join colleague_cap c on c.account_id = a.id
-      left join role_cap r on r.role = a.role
+      join offered.role r on r.id = a.role_id
       where a.id = #{account}
       """)
   Integer capOf(long account);

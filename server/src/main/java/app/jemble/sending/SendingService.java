@@ -7,7 +7,6 @@ import app.jemble.core.reach.Channel;
 import app.jemble.problem.Problem;
 import app.jemble.sending.SendingMapper.ColleagueCap;
 import app.jemble.sending.SendingMapper.HouseRow;
-import app.jemble.sending.SendingMapper.RoleCap;
 import app.jemble.sending.SendingMapper.WayCap;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
@@ -136,10 +135,6 @@ public class SendingService {
         hours, row.dailyCap(), mapper.wayCaps(), row.mostPerMailing(), row.spacingDays());
   }
 
-  List<RoleCap> roleCaps() {
-    return mapper.roleCaps();
-  }
-
   List<ColleagueCap> colleagueCaps() {
     return mapper.colleagueCaps();
   }
@@ -149,7 +144,7 @@ public class SendingService {
   }
 
   @Transactional
-  void change(House house, List<RoleCap> roles, List<ColleagueCap> colleagues) {
+  void change(House house, List<ColleagueCap> colleagues) {
     workspace.current();
     if (house.hours() != null) {
       HoursSpan.hours(house.hours());
@@ -168,7 +163,6 @@ public class SendingService {
     Stream.of(
             Stream.of(house.dailyCap()),
             house.wayCaps().stream().map(WayCap::most),
-            roles.stream().map(RoleCap::most),
             colleagues.stream().map(ColleagueCap::most))
         .flatMap(caps -> caps)
         .filter(cap -> cap != null && (cap < 0 || cap > MOST))
@@ -185,8 +179,6 @@ public class SendingService {
         new HouseRow(hours, house.dailyCap(), house.mostPerMailing(), house.spacingDays()));
     mapper.forgetWayCaps();
     house.wayCaps().forEach(mapper::addWayCap);
-    mapper.forgetRoleCaps();
-    roles.stream().filter(r -> r.most() != null).forEach(mapper::addRoleCap);
     for (ColleagueCap colleague : colleagues) {
       if (colleague.most() == null) {
         mapper.uncapColleague(colleague.id());

@@ -40,13 +40,13 @@ class TaskController {
     this.asked = asked;
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @PostMapping("/done")
   Changed done(@RequestBody Done act) {
     return new Changed(tasks.setDone(ids(act.which()), act.done()));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @PostMapping("/move")
   Changed move(@RequestBody Moved act) {
     List<Long> ids = ids(act.which());
@@ -54,7 +54,7 @@ class TaskController {
     return new Changed(ids);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.WORK)
   @PostMapping("/hand-over")
   Changed handOver(@RequestBody HandedOver act) {
     List<Long> ids = ids(act.which());

@@ -53,19 +53,19 @@ class TemplateController {
     return templates.find(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.TEMPLATES)
   @PostMapping("/templates")
   Template create(@RequestBody TemplateDraft draft) {
     return templates.create(draft);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.TEMPLATES)
   @PutMapping("/templates/{id}")
   Template save(@PathVariable long id, @RequestBody TemplateDraft draft) {
     return templates.save(id, draft);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.TEMPLATES)
   @DeleteMapping("/templates/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable long id) {

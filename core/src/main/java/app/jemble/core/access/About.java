@@ -14,11 +14,15 @@ public sealed interface About {
   record Owned(long ownerId, boolean isPrivate) implements About {}
 
   /**
-   * Something that was done, to be taken back: by whoever did it, or an administrator.
+   * Something that was done, to be taken back: by whoever did it, or whoever looks after
+   * colleagues.
    *
    * @param byId null for what software did, which nobody takes back
    */
   record Done(Long byId) implements About {}
+
+  /** So many people, in one mailing or one file. */
+  record People(int count) implements About {}
 
   About HOUSE = new House();
 }

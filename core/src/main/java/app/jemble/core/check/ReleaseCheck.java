@@ -81,6 +81,7 @@ public final class ReleaseCheck {
   private final List<Finding> blockers = new ArrayList<>();
   private final List<Finding> ofTexts = new ArrayList<>();
   private final int spacingDays;
+  private SenderLook sender = new SenderLook(null, people -> SenderLook.Answer.MAY);
   private Integer most;
   private int people;
 
@@ -204,9 +205,9 @@ public final class ReleaseCheck {
     }
   }
 
-  /** The sender may not send this; the sentence says why and whom to ask. */
-  public void senderMayNot(String sentence) {
-    block(Code.SENDER_NOT_ALLOWED, "sender", sentence);
+  /** Asks for the sender too. */
+  public void askOfSender(SenderLook look) {
+    sender = look;
   }
 
   /** Looks at what is said by text, the same for all. */
@@ -286,6 +287,7 @@ public final class ReleaseCheck {
   public void add(Message message) {
     people++;
     PersonId person = message.personId();
+    sender.add(person);
     for (String field : message.missing()) {
       missing.computeIfAbsent(field, f -> new ArrayList<>()).add(person);
     }
@@ -325,6 +327,7 @@ public final class ReleaseCheck {
       all.add(new Finding(Severity.BLOCKER, Code.TOO_MANY, "", tooMany(), List.of()));
     }
     all.addAll(blockers);
+    sender.refusal().ifPresent(all::add);
     if (!astray.isEmpty()) {
       all.add(
           new Finding(
@@ -352,6 +355,7 @@ public final class ReleaseCheck {
                         who)));
     byCode.forEach((code, who) -> all.add(notice(code, about(code), words(code, who), who)));
     all.addAll(ofTexts);
+    sender.nod().ifPresent(all::add);
     return all;
   }
 

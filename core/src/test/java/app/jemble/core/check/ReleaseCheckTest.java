@@ -204,11 +204,37 @@ public class ReleaseCheckTest {
     assertThat(finding.people()).containsExactlyInAnyOrder(person(90), person(91));
   }
 
+  /** Leaving out those a finding names leaves as many as the sender may write to. */
+  @Test
+  public void aFindingNamesWhoIsBeyondWhatTheSenderMay() {
+    ReleaseCheck check = new ReleaseCheck(0);
+    check.askOfSender(
+        new SenderLook(
+            2,
+            people ->
+                people > 2
+                    ? new SenderLook.Answer("You may write to 2.", null)
+                    : new SenderLook.Answer(null, "Orla nods.")));
+    for (int i = 1; i <= 2; i++) {
+      check.add(message(i, "Bea", "p" + i + "@harbour.example", "s", Set.of(), Set.of()));
+    }
+    assertThat(check.findings()).extracting(Finding::code).containsExactly(Code.NEEDS_NOD);
+    assertThat(check.findings().get(0).severity()).isEqualTo(Finding.Severity.NOTICE);
+    for (int i = 3; i <= 5; i++) {
+      check.add(message(i, "Bea", "p" + i + "@harbour.example", "s", Set.of(), Set.of()));
+    }
+    Finding finding = check.findings().get(0);
+    assertThat(finding.code()).isEqualTo(Code.SENDER_NOT_ALLOWED);
+    assertThat(finding.severity()).isEqualTo(Finding.Severity.BLOCKER);
+    assertThat(finding.people()).containsExactly(person(3), person(4), person(5));
+  }
+
   @Test
   public void whatIsKnownFromElsewhereIsSaid() {
     ReleaseCheck check = new ReleaseCheck(3);
     check.lookAtFiles(11L << 20, 10L << 20);
-    check.senderMayNot("Readers send nothing; ask an administrator.");
+    check.askOfSender(
+        new SenderLook(null, people -> new SenderLook.Answer("Readers send nothing.", null)));
     check.add(
         message(
             1,

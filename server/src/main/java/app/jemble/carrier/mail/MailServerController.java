@@ -46,11 +46,11 @@ class MailServerController {
         smtp.host(), smtp.port(), smtp.security(), !smtp.user().isBlank(), smtp.connections());
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Tried the mail server")
   @PostMapping("/try")
   MailServerTried tryOut() {
-    accounts.currentWith(Right.ADMINISTER);
+    accounts.currentWith(Right.SETTINGS);
     MailServerCheck.Result result = check.check();
     return new MailServerTried(result.failed(), result.words());
   }

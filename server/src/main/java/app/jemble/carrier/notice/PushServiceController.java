@@ -57,11 +57,11 @@ class PushServiceController {
         keys.publicKey());
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Tried the push services")
   @PostMapping("/try")
   PushServiceTried tryOut() {
-    accounts.currentWith(Right.ADMINISTER);
+    accounts.currentWith(Right.SETTINGS);
     return check.check();
   }
 }

@@ -62,11 +62,11 @@ class TextServiceController {
         settings.perSecond());
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.SETTINGS)
   @Noted("Tried the text service")
   @PostMapping("/try")
   TextServiceTried tryOut() {
-    accounts.currentWith(Right.ADMINISTER);
+    accounts.currentWith(Right.SETTINGS);
     return check.check();
   }
 }

@@ -76,7 +76,7 @@ class HistoryController {
    * @param from the first day, in the house's zone
    * @param until the last day
    */
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @GetMapping
   List<HistoryEntry> page(
       @RequestParam(required = false) HistoryKind kind,
@@ -120,7 +120,7 @@ class HistoryController {
   }
 
   /** All that is looked for, as CSV (RFC 4180). */
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @Noted(value = "Downloaded the history", kind = EventKind.EXPORT)
   @GetMapping("/export")
   ResponseEntity<StreamingResponseBody> export(
@@ -164,13 +164,13 @@ class HistoryController {
         entry.address());
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @GetMapping("/kept")
   HistoryKept kept() {
     return new HistoryKept(workspace.historyMonths());
   }
 
-  @Needs(Right.ADMINISTER)
+  @Needs(Right.COLLEAGUES)
   @Noted("Changed for how long the history is kept")
   @PutMapping("/kept")
   @ResponseStatus(HttpStatus.NO_CONTENT)

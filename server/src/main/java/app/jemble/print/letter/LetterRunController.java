@@ -139,7 +139,7 @@ class LetterRunController {
   }
 
   /** Prints all that wait. */
-  @Needs(Right.EXPORT)
+  @Needs(Right.PRINT)
   @Noted(value = "Printed letters", kind = EventKind.EXPORT)
   @PostMapping("/mailings/{id}/letters")
   LetterRun print(@PathVariable long id, @RequestBody @Valid LettersPrint how) {
@@ -174,21 +174,21 @@ class LetterRunController {
   }
 
   /** Lets go of what is not posted: its letters are to be printed again. */
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @DeleteMapping("/letter-runs/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void drop(@PathVariable long id) {
     runs.drop(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PutMapping("/letter-runs/{id}/posted")
   LetterRun posted(@PathVariable long id, @RequestBody @Valid PostedOn on) {
     runs.post(id, on.day());
     return letterRun(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PutMapping("/letter-runs/{id}/returned/{personId}")
   LetterRun returned(
       @PathVariable long id, @PathVariable PersonId personId, @RequestBody CameBackOn on) {
@@ -202,7 +202,7 @@ class LetterRunController {
    * @param from the first page, or of documents the first letter, from 1; left out for all
    * @param to the last
    */
-  @Needs(Right.EXPORT)
+  @Needs(Right.PRINT)
   @Noted(value = "Downloaded printed letters", kind = EventKind.EXPORT)
   @GetMapping(
       path = "/letter-runs/{id}/file",
@@ -220,7 +220,7 @@ class LetterRunController {
    *
    * @param names what each is called, with merge fields; left out for their readers' names
    */
-  @Needs(Right.EXPORT)
+  @Needs(Right.PRINT)
   @Noted(value = "Downloaded letters, a file for each", kind = EventKind.EXPORT)
   @GetMapping(path = "/letter-runs/{id}/each", produces = "application/zip")
   ResponseEntity<StreamingResponseBody> each(

@@ -64,7 +64,7 @@ class SheetController {
         .toList();
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PostMapping("/sheets")
   SheetOffered addSheet(@RequestBody @Valid SheetBody body) {
     SheetBody sheet = SheetBody.of(body.sound());
@@ -74,7 +74,7 @@ class SheetController {
   }
 
   /** Runs that are printed on it keep their own. */
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @DeleteMapping("/sheets/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void removeSheet(@PathVariable long id) {
@@ -91,7 +91,7 @@ class SheetController {
         .toList();
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @PostMapping("/label-templates")
   LabelTemplate keep(@RequestBody @Valid NewLabelTemplate body) {
     String name = body.name().strip();
@@ -104,7 +104,7 @@ class SheetController {
     return new LabelTemplate(id, name, design);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.PRINT)
   @DeleteMapping("/label-templates/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void removeTemplate(@PathVariable long id) {

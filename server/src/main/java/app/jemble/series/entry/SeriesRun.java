@@ -117,7 +117,7 @@ public class SeriesRun {
   private boolean sends(Series series) {
     return series != null
         && series.state() == SeriesState.ACTIVE
-        && accounts.find(series.senderId()).may(Right.WRITE);
+        && accounts.find(series.senderId()).may(Right.SERIES);
   }
 
   /** Does what is next for each, and what is due by its step. */

@@ -87,7 +87,7 @@ public class StandingEntries {
 
   private int takeIn(Series series) {
     Account sender = accounts.find(series.senderId());
-    if (!sender.may(Right.WRITE)) {
+    if (!sender.may(Right.SERIES)) {
       return 0;
     }
     Instant now = clock.instant();

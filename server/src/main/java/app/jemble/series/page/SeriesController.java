@@ -88,7 +88,7 @@ class SeriesController {
         .toList();
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping
   SeriesView begin(@RequestBody Begun begun) {
     return shown.one(
@@ -110,7 +110,7 @@ class SeriesController {
     return shown.one(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PutMapping("/{id}")
   SeriesView write(@PathVariable long id, @RequestBody SeriesBody body) {
     series.write(id, body);
@@ -118,7 +118,7 @@ class SeriesController {
   }
 
   /** From now on people can come in, and what is due leaves. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/{id}/activate")
   SeriesView activate(@PathVariable long id) {
     moves.activate(id);
@@ -126,14 +126,14 @@ class SeriesController {
   }
 
   /** Nothing leaves until it goes on. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/{id}/pause")
   SeriesView pause(@PathVariable long id) {
     moves.pause(id);
     return shown.one(id);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/{id}/go-on")
   SeriesView goOn(@PathVariable long id, @RequestBody GoesOn how) {
     moves.goOn(id, how.waitsStoodStill());
@@ -141,7 +141,7 @@ class SeriesController {
   }
 
   /** Nothing of it leaves any more, to anybody. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/{id}/end")
   SeriesView end(@PathVariable long id) {
     moves.end(id);

@@ -111,7 +111,7 @@ class SeriesPeopleController {
   }
 
   /** Sends somebody the step that is next for them, without waiting for it. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/{person}/now/{step}")
   WayService.Way sendNow(
       @PathVariable long id, @PathVariable PersonId person, @PathVariable long step) {
@@ -119,7 +119,7 @@ class SeriesPeopleController {
     return ways.of(id, person);
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping
   CameIn letIn(@PathVariable long id, @RequestBody LetIn who) {
     String how = who.filter() == null || who.picked() != null ? "by hand" : "out of a filter";
@@ -135,7 +135,7 @@ class SeriesPeopleController {
   }
 
   /** What has not left to them does not. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/out")
   TakenOut takeOut(@PathVariable long id, @RequestBody TakeOut who) {
     Entering.Out out = entering.takeOut(id, who.people() == null ? List.of() : who.people());
@@ -143,7 +143,7 @@ class SeriesPeopleController {
   }
 
   /** Nothing leaves to somebody before a day. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PutMapping("/{person}/hold")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void hold(@PathVariable long id, @PathVariable PersonId person, @RequestBody Hold hold) {
@@ -151,7 +151,7 @@ class SeriesPeopleController {
   }
 
   /** Somebody does not get a step that they have not had. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/{person}/skip/{step}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void skip(@PathVariable long id, @PathVariable PersonId person, @PathVariable long step) {
@@ -159,7 +159,7 @@ class SeriesPeopleController {
   }
 
   /** They get it after all. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @DeleteMapping("/{person}/skip/{step}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void skipNot(@PathVariable long id, @PathVariable PersonId person, @PathVariable long step) {

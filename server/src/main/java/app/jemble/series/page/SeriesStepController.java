@@ -33,7 +33,7 @@ class SeriesStepController {
    * @param before the step that it comes before; none: at the end
    * @param finishedToo at the end: also for those who had finished
    */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/steps")
   SeriesView add(
       @PathVariable long id,
@@ -45,7 +45,7 @@ class SeriesStepController {
   }
 
   /** Changes text and wait for all who have not had it. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PutMapping("/steps/{step}")
   SeriesView write(@PathVariable long id, @PathVariable long step, @RequestBody StepBody body) {
     steps.write(id, step, body);
@@ -53,7 +53,7 @@ class SeriesStepController {
   }
 
   /** Takes a step away: it is past for all. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @DeleteMapping("/steps/{step}")
   SeriesView takeAway(@PathVariable long id, @PathVariable long step) {
     steps.takeAway(id, step);
@@ -61,7 +61,7 @@ class SeriesStepController {
   }
 
   /** A step that was taken away is there again for all who are not past its place. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PostMapping("/steps/{step}/back")
   SeriesView putBack(@PathVariable long id, @PathVariable long step) {
     steps.putBack(id, step);
@@ -69,7 +69,7 @@ class SeriesStepController {
   }
 
   /** Puts steps that nobody has had in another order. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PutMapping("/order")
   SeriesView order(@PathVariable long id, @RequestBody List<Long> wanted) {
     steps.order(id, wanted);

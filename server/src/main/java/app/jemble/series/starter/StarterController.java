@@ -45,7 +45,7 @@ class StarterController {
   }
 
   /** Fills blanks in all steps; what is empty stays a blank. Answers those that are left. */
-  @Needs(Right.WRITE)
+  @Needs(Right.SERIES)
   @PutMapping("/series/{id}/blanks")
   List<String> fill(@PathVariable long id, @RequestBody Map<String, String> values) {
     blanks.fill(id, values);

@@ -106,13 +106,13 @@ class SignUpPageController {
         .toList();
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.SIGN_UPS)
   @PostMapping
   SignUpPageView create(@RequestBody SignUpPageBody wanted) {
     return shown(pages.create(wanted));
   }
 
-  @Needs(Right.WRITE)
+  @Needs(Right.SIGN_UPS)
   @PutMapping("/{id}")
   SignUpPageView save(@PathVariable long id, @RequestBody SignUpPageBody wanted) {
     return shown(pages.save(id, wanted));
@@ -142,7 +142,7 @@ class SignUpPageController {
   record SignUpSettling(
       @Schema(description = "names of fields; none keeps all") List<String> take) {}
 
-  @Needs(Right.WRITE)
+  @Needs(Right.SIGN_UPS)
   @PostMapping("/people/{signUp}/settle")
   SignUpSettled settle(@PathVariable long signUp, @RequestBody SignUpSettling wanted) {
     return new SignUpSettled(desk.settle(signUp, wanted.take()));
