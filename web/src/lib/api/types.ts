@@ -25,6 +25,7 @@ export type Colleague = Schemas['Colleague'];
 export type GivenRight = Colleague['rights'][number];
 export type RoleTable = Schemas['RoleTable'];
 export type HouseRole = Schemas['HouseRole'];
+export type NodView = Schemas['NodView'];
 export type RoleAct = Schemas['RoleAct'];
 export type BegunFactor = Schemas['BegunFactor'];
 export type ColleagueName = Schemas['ColleagueName'];

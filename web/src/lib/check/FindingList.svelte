@@ -3,6 +3,7 @@
   import { notices as foot } from '$lib/ui/notices.svelte';
   import type { Writing } from '$lib/draft/writing.svelte';
   import { folds } from '$lib/ui/folds.svelte';
+  import { count } from '$lib/format/numbers';
   import FallbackForm from './FallbackForm.svelte';
   import { blockers, findingsWords, notices, type Which } from './checkParts';
   import { leaveOut, mendsOf } from './mends';
@@ -71,8 +72,17 @@
   >
     {#each stop as finding (finding.code + finding.about + finding.sentence)}
       <li class="border-b border-line-soft bg-brick-pale px-3.5 py-1.5 last:border-b-0">
-        <strong class="text-brick">Stops the release.</strong>
-        {finding.sentence}
+        <div class="flex flex-wrap justify-between gap-x-3">
+          <span
+            ><strong class="text-brick">Stops the release.</strong>
+            {finding.sentence}</span
+          >
+          {#if mendsOf(finding).includes('leave out')}
+            <button type="button" class={quiet} onclick={() => leave(finding)}
+              >Leave out the last {count(finding.people)}</button
+            >
+          {/if}
+        </div>
       </li>
     {/each}
     {#each mind as finding (finding.code + finding.about)}

@@ -17,6 +17,7 @@ const asTheyAre: FindingBody['code'][] = ['OWN_WORDING_OLD', 'LONG_SUBJECT', 'LO
 export function mendsOf(finding: FindingBody): Mend[] {
   if (finding.people === 0) return [];
   if (finding.code === 'VALUE_MISSING') return ['fallback', 'leave out'];
+  if (finding.severity === 'BLOCKER' && finding.code !== 'SENDER_NOT_ALLOWED') return [];
   if (naming.includes(finding.code)) return ['names', 'leave out'];
   return asTheyAre.includes(finding.code) ? [] : ['leave out'];
 }

@@ -38,6 +38,16 @@ describe('the desk', () => {
     });
     expect(wanted({ ...decision, kind: 'held' }).path).toBe('/outbox?mailing=9&state=held');
   });
+  it('leads to a nod that is asked for, and says why one was not given', () => {
+    const nod = { ...decision, kind: 'nod', about: 'Tomas Vance', people: 417 };
+    expect(wanted(nod)).toMatchObject({
+      about: 'Tomas Vance',
+      words: 'asks for your nod to 417 messages of “Winter storage”',
+      path: '/mailings/9'
+    });
+    const refused = wanted({ ...nod, kind: 'nod_refused', reason: 'Not before the regatta.' });
+    expect(refused.detail).toBe('Not before the regatta.');
+  });
   it('says in a sentence how things stand', () => {
     const desk: Desk = {
       counts: { drafts: 0, toDepart: 214, replies: 1, tasks: 0 },

@@ -1,5 +1,5 @@
 import type { Decision, Desk } from '$lib/api/types';
-import { count } from '$lib/format/numbers';
+import { count, messages } from '$lib/format/numbers';
 
 export interface Wanted {
   /** Whom it is about, shown strong. */
@@ -15,6 +15,22 @@ export function wanted(decision: Decision): Wanted {
   const many = decision.people > 1;
   const about = many ? `${count(decision.people)} messages` : decision.about;
   switch (decision.kind) {
+    case 'nod':
+      return {
+        about: decision.about,
+        words: `asks for your nod to ${messages(decision.people)} of “${decision.mailing}”`,
+        detail: 'nothing leaves before',
+        act: 'Look',
+        path: `/mailings/${decision.mailingId}`
+      };
+    case 'nod_refused':
+      return {
+        about: decision.about,
+        words: `gives no nod to “${decision.mailing}”`,
+        detail: decision.reason,
+        act: 'Look',
+        path: `/mailings/${decision.mailingId}`
+      };
     case 'in_doubt':
       return {
         about,

@@ -34,7 +34,7 @@ const ASKED: Record<string, string[]> = {
     'counts',
     'desk'
   ],
-  mailings: ['mailings', 'run', 'counts', 'desk'],
+  mailings: ['mailings', 'run', 'counts', 'desk', 'nod'],
   tasks: ['counts', 'desk', 'record-tally', 'record-page']
 };
 

@@ -18,6 +18,7 @@
   import type { Chosen } from '$lib/check/looking.svelte';
   import Sides, { type Side } from './Sides.svelte';
   import MessagePane from './MessagePane.svelte';
+  import NodBand from '$lib/nod/NodBand.svelte';
   import OptionsDialog from './OptionsDialog.svelte';
   import { OwnWriting } from '$lib/message/own.svelte';
   import ProofPane from '$lib/message/ProofPane.svelte';
@@ -31,7 +32,6 @@
   }
 
   let { mailing }: Props = $props();
-
   const queries = useQueryClient();
   // svelte-ignore state_referenced_locally
   const writing = new Writing(mailing);
@@ -133,6 +133,7 @@
   ondiscard={() => acts.discard()}
 />
 <MailingTroubles {writing} {own} ontaketheirs={() => acts.reload()} />
+{#if writing.isDraft}<NodBand {writing} ondecided={() => acts.reload()} />{/if}
 <Sides {side} isDraft={writing.isDraft} onchoose={(wanted) => (side = wanted)} />
 <div
   class={`grid min-h-48 flex-1 grid-rows-[minmax(0,1fr)] gap-3 max-lg:grid-cols-1 ${side === 'plan' ? 'max-lg:hidden' : ''} ${
@@ -214,5 +215,6 @@
     busy={acts.busy}
     aboutTasks={mailing.recordKind === 'TASK'}
     onrelease={release}
+    onask={() => acts.askForNod().then(() => (open = null))}
   />
 {/if}

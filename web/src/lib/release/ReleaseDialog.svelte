@@ -18,11 +18,23 @@
     /** Whether each message is about a task, which may be done with it. */
     aboutTasks: boolean;
     onrelease: (tasksDone: boolean) => void;
+    /** Asks a second colleague for their nod, which releases it. */
+    onask: () => void;
   }
 
-  let { open = $bindable(), check, sheet, plan, busy, aboutTasks, onrelease }: Props = $props();
+  let {
+    open = $bindable(),
+    check,
+    sheet,
+    plan,
+    busy,
+    aboutTasks,
+    onrelease,
+    onask
+  }: Props = $props();
   let tasksDone = $state(false);
   const stop = $derived(blockers(check));
+  const nod = $derived(check.findings.find((f) => f.code === 'NEEDS_NOD'));
   const when = $derived.by(() => {
     if (!sheet?.first || !sheet.last) return '';
     if (!plan.startWall && sheet.waves === 1)
@@ -38,13 +50,16 @@
 
 <Ask
   bind:open
-  title={stop.length ? 'Not ready to be released' : `Release ${messages(check.ready)}?`}
+  title={stop.length
+    ? 'Not ready to be released'
+    : `${nod ? 'Ask for a nod to' : 'Release'} ${messages(check.ready)}?`}
 >
   {#if stop.length}
     <ul class="list-disc ps-5">
       {#each stop as finding (finding.sentence)}<li>{finding.sentence}</li>{/each}
     </ul>
   {:else}
+    {#if nod}<p class="mb-2 font-semibold">{nod.sentence}</p>{/if}
     <ul class="flex flex-col gap-1">
       <li>
         {when}
@@ -72,7 +87,7 @@
         </li>
       {/if}
     </ul>
-    {#if aboutTasks}
+    {#if aboutTasks && !nod}
       <label class="mt-3 flex items-center gap-2">
         <input type="checkbox" class="rounded border-soft text-kelp" bind:checked={tasksDone} />
         Mark the tasks they are about as done
@@ -81,7 +96,9 @@
   {/if}
   {#snippet actions()}
     <HouseButton onclick={() => (open = false)}>{stop.length ? 'Close' : 'Not yet'}</HouseButton>
-    {#if !stop.length}
+    {#if nod && !stop.length}
+      <HouseButton weight="main" disabled={busy} onclick={onask} first>Ask for the nod</HouseButton>
+    {:else if !stop.length}
       <HouseButton weight="main" disabled={busy} onclick={() => onrelease(tasksDone)} first>
         {busy ? 'Releasing…' : `Release ${count(check.ready)}`}
       </HouseButton>

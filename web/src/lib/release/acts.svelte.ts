@@ -42,6 +42,16 @@ export class MailingActs {
     });
   }
 
+  /** Asks a second colleague for the nod that releases it. */
+  askForNod() {
+    return this.#act(async (params) => {
+      const body = { version: this.writing.mailing.version };
+      await answer(api.POST('/api/mailings/{id}/nod', { params, body }));
+      notices.say('The nod is asked for. Nothing leaves before it is given.');
+      await this.queries.invalidateQueries({ queryKey: ['nod'] });
+    });
+  }
+
   /** A release whose answer was lost may have happened: it is looked, and said. */
   async #lookWhetherReleased(error: unknown) {
     if (!(error instanceof ApiProblem) || error.status !== 0) throw error;

@@ -35,6 +35,7 @@
         <th class={`px-3 py-2 font-semibold ${hidden(role)}`} scope="col">
           {#if mayChange}
             <input
+              type="text"
               class="w-full min-w-32 rounded-md border-line bg-card px-2 py-1 text-center font-semibold"
               aria-label={`Name of the role ${role.name}`}
               maxlength={40}
@@ -44,7 +45,11 @@
             {role.name}
           {/if}
           <span class="block text-[0.82rem] font-normal text-soft">
-            {role.colleagues === 1 ? '1 colleague' : `${role.colleagues || 'no'} colleagues`}
+            {role.colleagues === 1 ? '1 colleague' : `${role.colleagues || 'no'} colleagues`} ·
+            <button type="button" class={link} onclick={() => onlook(role)}>Look as one</button>
+            {#if mayChange && role.colleagues === 0}
+              <button type="button" class={link} onclick={() => onremove(role)}>Remove</button>
+            {/if}
           </span>
         </th>
       {/each}
@@ -91,7 +96,7 @@
               {:else if mayChange}
                 <input
                   type="number"
-                  class="w-24 rounded-md border-line bg-card px-2 py-0.5 text-end"
+                  class="w-24 rounded-md border-line bg-card px-2 py-0.5 text-end placeholder:text-soft"
                   aria-label={`${role.name}: ${limit.words}`}
                   min={limit.least}
                   placeholder="no limit"
@@ -106,18 +111,5 @@
         </tr>
       {/each}
     {/each}
-    <tr>
-      <td class="border-t border-line-soft"></td>
-      {#each roles as role (role.id)}
-        <td class={`${cell} py-2 ${hidden(role)}`}>
-          <button type="button" class={link} onclick={() => onlook(role)}>Look as one</button>
-          {#if mayChange && role.colleagues === 0}
-            <button type="button" class={`${link} ms-2`} onclick={() => onremove(role)}
-              >Remove</button
-            >
-          {/if}
-        </td>
-      {/each}
-    </tr>
   </tbody>
 </table>

@@ -33,7 +33,7 @@
     <input
       type="number"
       min="0"
-      class="w-28 rounded-md border-line bg-card px-2 py-1 text-end disabled:text-soft"
+      class="w-28 rounded-md border-line bg-card px-2 py-1 text-end placeholder:text-soft disabled:text-soft"
       placeholder={none}
       {value}
       onchange={(e) => set(e.currentTarget.value)}

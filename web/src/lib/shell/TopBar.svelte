@@ -132,6 +132,11 @@
             href="/settings/colleagues"
             onclick={() => (menu = false)}>Colleagues</a
           >
+          <a
+            class="block pt-1 text-kelp hover:underline"
+            href="/settings/roles"
+            onclick={() => (menu = false)}>Roles</a
+          >
           {#if session.may('COLLEAGUES')}
             <a
               class="block pt-1 text-kelp hover:underline"

@@ -13,12 +13,15 @@
   import PageHead from '$lib/ui/PageHead.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
+  import { untrack } from 'svelte';
 
   const queries = useQueryClient();
   const query = createQuery(() => ({ ...rolesQuery(), staleTime: 0, refetchOnWindowFocus: false }));
   const mayChange = $derived(session.may('COLLEAGUES'));
   const kept = $derived(query.data?.roles ?? []);
   let drafts = $state<HouseRole[]>([]);
+  /** What the drafts began from. */
+  let seen: HouseRole[] = [];
   let only = $state<number | null>(null);
   let adding = $state(false);
   let looking = $state.raw<HouseRole | null>(null);
@@ -28,10 +31,11 @@
 
   /** What is typed stays: only what nobody has changed here follows the house. */
   $effect(() => {
-    const before = $state.snapshot(drafts);
-    const mine = changedOf(before, kept);
-    drafts = kept.map((role) => structuredClone(mine.find((d) => d.id === role.id) ?? role));
-    only = drafts.some((r) => r.id === only) ? only : (drafts[0]?.id ?? null);
+    const now = kept;
+    const mine = untrack(() => changedOf($state.snapshot(drafts), seen));
+    drafts = now.map((role) => structuredClone(mine.find((d) => d.id === role.id) ?? role));
+    only = untrack(() => now.find((r) => r.id === only) ?? now[0])?.id ?? null;
+    seen = now;
   });
 
   async function keep() {

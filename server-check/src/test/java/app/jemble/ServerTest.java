@@ -250,4 +250,15 @@ public abstract class ServerTest {
   protected long roleId(String name) {
     return sql.sql("select id from role where name = ?").param(name).query(Long.class).single();
   }
+
+  /** A colleague of the demo's house, signed in. */
+  protected Api signedIn(String login) {
+    return signedIn(login, "lowen-quay");
+  }
+
+  protected Api signedIn(String login, String password) {
+    Api colleague = new Api("http://127.0.0.1:" + port);
+    assertThat(colleague.signIn(login, password).status()).isEqualTo(200);
+    return colleague;
+  }
 }

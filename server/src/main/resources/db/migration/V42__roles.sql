@@ -43,3 +43,21 @@ select id, login, name, email, title,
 from public.account;
 
 alter table account drop column role;
+
+-- A release that waits for the nod of a second colleague, or was refused it.
+create table nod (
+  cause_id   bigint primary key references cause on delete cascade,
+  -- What was asked for: a nod to what was changed since is none.
+  version    int not null,
+  people     int not null,
+  asked_by   bigint not null references account,
+  asked_at   timestamptz not null,
+  refused_by bigint references account,
+  refused_at timestamptz,
+  -- Why.
+  word       text not null default ''
+);
+
+create view offered.nod as
+select cause_id, asked_at, refused_at
+from public.nod;

@@ -85,12 +85,6 @@ public class RightsTest extends ServerTest {
     sql.sql("update workspace set hold_seconds = 3600").update();
   }
 
-  private Api signedIn(String login) {
-    Api colleague = new Api("http://127.0.0.1:" + port);
-    colleague.signIn(login, "lowen-quay");
-    return colleague;
-  }
-
   @Test
   public void everyOperationHasARow() {
     assertThat(ApiOperation.all().stream().map(ApiOperation::name).sorted().toList())

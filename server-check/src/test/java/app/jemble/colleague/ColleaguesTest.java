@@ -50,13 +50,6 @@ public class ColleaguesTest extends ServerTest {
     administrator = signedIn("wilma", "lowen-quay");
   }
 
-  private Api signedIn(String login, String password) {
-    Api colleague = new Api("http://127.0.0.1:" + port);
-    Api.Answer answer = colleague.signIn(login, password);
-    assertThat(answer.status()).as(answer.text()).isEqualTo(200);
-    return colleague;
-  }
-
   private Api stranger() {
     Api stranger = new Api("http://127.0.0.1:" + port);
     stranger.begin();

@@ -69,12 +69,6 @@ public class LeavingTest extends ServerTest {
         .update();
   }
 
-  private Api signedIn(String login) {
-    Api colleague = new Api("http://127.0.0.1:" + port);
-    assertThat(colleague.signIn(login, "lowen-quay").status()).isEqualTo(200);
-    return colleague;
-  }
-
   private long idOf(String login) {
     return sql.sql("select id from account where login = ?")
         .param(login)

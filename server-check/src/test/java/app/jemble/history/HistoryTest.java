@@ -41,12 +41,6 @@ public class HistoryTest extends ServerTest {
     return new Api("http://127.0.0.1:" + port);
   }
 
-  private Api signedIn(String login) {
-    Api colleague = stranger();
-    assertThat(colleague.signIn(login, "lowen-quay").status()).isEqualTo(200);
-    return colleague;
-  }
-
   private long idOf(String login) {
     return sql.sql("select id from account where login = ?")
         .param(login)

@@ -60,12 +60,14 @@ public class AccountService implements WhoAsks {
 
   /** The colleague who is signed in. */
   public Account current() {
+    return signedIn().orElseThrow(() -> Problem.forbidden("Please sign in first."));
+  }
+
+  /** The same; nobody where software works by itself. */
+  public Optional<Account> signedIn() {
     Authentication signedIn = SecurityContextHolder.getContext().getAuthentication();
-    Account account = signedIn == null ? null : findByLogin(signedIn.getName());
-    if (account == null || account.off()) {
-      throw Problem.forbidden("Please sign in first.");
-    }
-    return account;
+    return Optional.ofNullable(signedIn == null ? null : findByLogin(signedIn.getName()))
+        .filter(account -> !account.off());
   }
 
   /** The colleague who is signed in, who must take part in the work. */

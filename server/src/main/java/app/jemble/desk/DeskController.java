@@ -4,6 +4,7 @@ import app.jemble.access.Needs;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.PersonId;
+import app.jemble.nod.Nods;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
@@ -11,6 +12,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -51,7 +53,7 @@ class DeskController {
   /**
    * Something only a person can decide.
    *
-   * @param kind in_doubt, refused, held, returned, unplaced or signed_up
+   * @param kind nod, nod_refused, in_doubt, refused, held, returned, unplaced or signed_up
    * @param about whom or how many
    * @param mailingId the mailing; of signed_up the page
    */
@@ -80,13 +82,19 @@ class DeskController {
   record DraftLine(long id, String name, String writer, Instant createdAt) {}
 
   private final DeskMapper mapper;
+  private final Nods nods;
   private final AccountService accounts;
   private final WorkspaceService workspace;
   private final Clock clock;
 
   DeskController(
-      DeskMapper mapper, AccountService accounts, WorkspaceService workspace, Clock clock) {
+      DeskMapper mapper,
+      Nods nods,
+      AccountService accounts,
+      WorkspaceService workspace,
+      Clock clock) {
     this.mapper = mapper;
+    this.nods = nods;
     this.accounts = accounts;
     this.workspace = workspace;
     this.clock = clock;
@@ -99,10 +107,24 @@ class DeskController {
     Instant lately = clock.instant().minus(LATELY);
     return new Desk(
         counts(),
-        mapper.decisions(lately.minus(Duration.ofDays(6)), me),
+        Stream.concat(
+                nods.wanting().stream().map(DeskController::decision),
+                mapper.decisions(lately.minus(Duration.ofDays(6)), me).stream())
+            .toList(),
         mapper.underWay(me),
         mapper.drafts(me),
         mapper.due(me, today()));
+  }
+
+  private static Decision decision(Nods.Wanting nod) {
+    return new Decision(
+        nod.asked() ? "nod" : "nod_refused",
+        nod.people(),
+        nod.by(),
+        nod.mailingId(),
+        nod.mailing(),
+        nod.at(),
+        nod.word());
   }
 
   @Needs(Right.SEE)

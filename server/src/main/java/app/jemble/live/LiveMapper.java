@@ -12,7 +12,7 @@ interface LiveMapper {
   /**
    * @param outbox what has not left, by state, and when the last message left
    * @param responses the last response
-   * @param mailings how often mailings were changed
+   * @param mailings how often mailings were changed, and nods asked for
    * @param tasks the last task, and how many are done
    */
   record Marks(String outbox, String responses, String mailings, String tasks) {}
@@ -30,7 +30,9 @@ interface LiveMapper {
              || (select count(*) from offered.inbound_mail where placed_at is null) as responses,
              (select count(*) || ' ' || coalesce(sum(version), 0) || ' ' || count(paused_at)
               from offered.cause)
-             || ' ' || (select coalesce(sum(ends - begins), 0) from offered.mailing_release_lot) as mailings,
+             || ' ' || (select coalesce(sum(ends - begins), 0) from offered.mailing_release_lot)
+             || ' ' || (select count(*) || ' ' || coalesce(max(asked_at)::text, '') || count(refused_at)
+                        from offered.nod) as mailings,
              (select coalesce(max(id), 0) || ' ' || count(done_at) from offered.task) as tasks
       """)
   Marks marks();

@@ -1,6 +1,5 @@
 package app.jemble.release;
 
-import app.jemble.account.AccountService;
 import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
 import app.jemble.cause.OpenCauses;
@@ -16,6 +15,7 @@ import app.jemble.plan.PlanService;
 import app.jemble.problem.Problem;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.function.ObjIntConsumer;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,7 +30,7 @@ public class ReleaseService {
   private final PlanService plans;
   private final ReleaseNotes writing;
   private final WithRelease withRelease;
-  private final AccountService accounts;
+  private final ReleaseRights rights;
   private final Clock clock;
 
   ReleaseService(
@@ -41,7 +41,7 @@ public class ReleaseService {
       PlanService plans,
       ReleaseNotes writing,
       WithRelease withRelease,
-      AccountService accounts,
+      ReleaseRights rights,
       Clock clock) {
     this.changes = changes;
     this.open = open;
@@ -50,7 +50,7 @@ public class ReleaseService {
     this.plans = plans;
     this.writing = writing;
     this.withRelease = withRelease;
-    this.accounts = accounts;
+    this.rights = rights;
     this.clock = clock;
   }
 
@@ -62,8 +62,43 @@ public class ReleaseService {
    */
   @Transactional
   public void release(long id, int version) {
-    accounts.currentWriter();
+    release(id, version, rights::mustRelease);
+  }
+
+  /**
+   * The same, when the colleague who is signed in nods to the release of another.
+   *
+   * @param askedBy who asked for the nod
+   */
+  @Transactional
+  public void releaseWithNod(long id, int version, long askedBy) {
+    release(id, version, (mailing, people) -> rights.mustNod(askedBy, people));
+  }
+
+  private void release(long id, int version, ObjIntConsumer<Cause> may) {
     Cause mailing = open.lock(id);
+    mustBeReleasable(mailing, version);
+    withRelease.mayRelease(mailing);
+    Checked everyone = checks.check(mailing, CheckService.Progress.NONE);
+    everyone.findings().stream()
+        .filter(f -> f.severity() == Finding.Severity.BLOCKER)
+        .findFirst()
+        .ifPresent(
+            f -> {
+              throw Problem.conflict(f.sentence());
+            });
+    may.accept(mailing, everyone.ready().size());
+    Instant now = clock.instant();
+    Instant heldUntil = plans.afterHold(now);
+    PlanAsk ask = plans.ask(mailing, plans.of(mailing), heldUntil);
+    Plan plan = Planner.plan(ask, everyone.clocks());
+    changes.release(id, now, heldUntil, plan.first().orElse(heldUntil));
+    files.fillRecipients(id, CheckService.names(everyone));
+    writing.note(id, everyone.ready(), plan);
+    withRelease.released(mailing);
+  }
+
+  private static void mustBeReleasable(Cause mailing, int version) {
     if (mailing.state() != CauseState.DRAFT) {
       throw Problem.conflict(
           mailing.hasBeenReleased()
@@ -78,22 +113,5 @@ public class ReleaseService {
       throw Problem.conflict(
           "It is sent by a rule of the mailing it follows, and released with it.");
     }
-    withRelease.mayRelease(mailing);
-    Checked everyone = checks.check(mailing, CheckService.Progress.NONE);
-    everyone.findings().stream()
-        .filter(f -> f.severity() == Finding.Severity.BLOCKER)
-        .findFirst()
-        .ifPresent(
-            f -> {
-              throw Problem.conflict(f.sentence());
-            });
-    Instant now = clock.instant();
-    Instant heldUntil = plans.afterHold(now);
-    PlanAsk ask = plans.ask(mailing, plans.of(mailing), heldUntil);
-    Plan plan = Planner.plan(ask, everyone.clocks());
-    changes.release(id, now, heldUntil, plan.first().orElse(heldUntil));
-    files.fillRecipients(id, CheckService.names(everyone));
-    writing.note(id, everyone.ready(), plan);
-    withRelease.released(mailing);
   }
 }
