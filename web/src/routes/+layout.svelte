@@ -29,7 +29,9 @@
   });
   let trouble = $state<unknown>(null);
   /** Screens for whoever is not signed in. */
-  const signingIn = $derived(['/sign-in', '/new-password'].includes(page.url.pathname));
+  const signingIn = $derived(
+    ['/sign-in', '/new-password', '/first-start'].includes(page.url.pathname)
+  );
 
   async function begin() {
     trouble = null;

@@ -129,45 +129,8 @@
           >
           <a
             class="block pt-1 text-kelp hover:underline"
-            href="/settings/colleagues"
-            onclick={() => (menu = false)}>Colleagues</a
-          >
-          <a
-            class="block pt-1 text-kelp hover:underline"
-            href="/settings/roles"
-            onclick={() => (menu = false)}>Roles</a
-          >
-          {#if session.may('COLLEAGUES')}
-            <a
-              class="block pt-1 text-kelp hover:underline"
-              href="/settings/history"
-              onclick={() => (menu = false)}>History</a
-            >
-          {/if}
-          <a
-            class="block pt-1 text-kelp hover:underline"
-            href="/settings/sending"
-            onclick={() => (menu = false)}>Hours and caps</a
-          >
-          <a
-            class="block pt-1 text-kelp hover:underline"
-            href="/settings/texts"
-            onclick={() => (menu = false)}>Texts and phones</a
-          >
-          <a
-            class="block pt-1 text-kelp hover:underline"
-            href="/settings/counting"
-            onclick={() => (menu = false)}>Counting responses</a
-          >
-          <a
-            class="block pt-1 text-kelp hover:underline"
-            href="/settings/do-not-write"
-            onclick={() => (menu = false)}>Do-not-write list</a
-          >
-          <a
-            class="block pt-1 text-kelp hover:underline"
-            href="/settings/fields"
-            onclick={() => (menu = false)}>Fields of this workspace</a
+            href="/settings/house"
+            onclick={() => (menu = false)}>Settings of the house</a
           >
           <button
             type="button"

@@ -1,6 +1,7 @@
 import type { Filter, GivenRight } from '$lib/api/types';
 import type { Subject } from '$lib/filter/typed.svelte';
 import { hasWords } from '$lib/format/fold';
+import { settingsPlaces } from './settingsPlaces';
 import { tabs } from '$lib/keys/shortcuts';
 
 /** Something that can be gone to. */
@@ -64,16 +65,9 @@ const screens: Findable[] = [
   { name: 'Import people', kind: 'do', path: '/people/import' },
   { name: 'Mail to place', kind: 'screen', path: '/responses/unplaced' },
   { name: 'Letterheads', kind: 'screen', path: '/letterheads' },
-  { name: 'Your name and signature', kind: 'settings', path: '/settings/signature' },
-  { name: 'Your password and sessions', kind: 'settings', path: '/settings/sessions' },
-  { name: 'Colleagues', kind: 'settings', path: '/settings/colleagues' },
-  { name: 'Roles and what each may do', kind: 'settings', path: '/settings/roles' },
-  { name: 'Fields of this workspace', kind: 'settings', path: '/settings/fields' },
-  { name: 'Hours and caps', kind: 'settings', path: '/settings/sending' },
-  { name: 'Counting responses', kind: 'settings', path: '/settings/counting' },
-  { name: 'Texts and phones', kind: 'settings', path: '/settings/texts' },
-  { name: 'Do-not-write list', kind: 'settings', path: '/settings/do-not-write' },
-  { name: 'History', kind: 'settings', path: '/settings/history' },
+  ...settingsPlaces.flatMap((group) =>
+    group.places.map(({ name, path }) => ({ name, kind: 'settings', path }))
+  ),
   { name: 'New template', kind: 'do', path: '/templates/new' },
   { name: 'Keys', kind: 'show', path: '?' }
 ];

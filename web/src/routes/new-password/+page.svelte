@@ -2,6 +2,7 @@
   import { goto } from '$app/navigation';
   import { answer, api, ApiProblem } from '$lib/api/client';
   import type { LinkOwner } from '$lib/api/types';
+  import PlainPage from '$lib/session/PlainPage.svelte';
   import NewPassword from '$lib/session/NewPassword.svelte';
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -46,41 +47,31 @@
   }
 </script>
 
-<svelte:head><title>Set your password · Jemble</title></svelte:head>
-
-<main class="flex min-h-dvh flex-col">
-  <p class="bg-bar px-10 py-5 font-heading text-[1.5rem] font-bold text-white max-md:px-5">
-    Jemble
-  </p>
-  <div class="flex flex-1 justify-center px-5 py-12">
-    <div class="w-full max-w-[24rem]">
-      <h1 class="mb-4 text-[1.6rem]">Set your password</h1>
-      {#if gone}
-        <p role="alert">{gone}</p>
-        <p class="mt-4"><a class="text-kelp underline" href="/sign-in">To the sign-in</a></p>
-      {:else if owner}
-        <p class="mb-5">
-          {owner.name}, you sign in to {owner.house} as <strong>{owner.login}</strong>.
-        </p>
-        <form onsubmit={set}>
-          <!-- For whatever keeps passwords. -->
-          <input
-            type="text"
-            class="sr-only"
-            autocomplete="username"
-            value={owner.login}
-            readonly
-            tabindex="-1"
-            aria-label="Login"
-          />
-          <NewPassword bind:password {wrong} />
-          <HouseButton weight="main" type="submit" class="mt-5 w-full py-2" disabled={busy}
-            >{busy ? 'One moment…' : 'Set it and go in'}</HouseButton
-          >
-        </form>
-      {:else}
-        <p class="text-soft">One moment …</p>
-      {/if}
-    </div>
-  </div>
-</main>
+<PlainPage title="Set your password">
+  {#if gone}
+    <p role="alert">{gone}</p>
+    <p class="mt-4"><a class="text-kelp underline" href="/sign-in">To the sign-in</a></p>
+  {:else if owner}
+    <p class="mb-5">
+      {owner.name}, you sign in to {owner.house} as <strong>{owner.login}</strong>.
+    </p>
+    <form onsubmit={set}>
+      <!-- For whatever keeps passwords. -->
+      <input
+        type="text"
+        class="sr-only"
+        autocomplete="username"
+        value={owner.login}
+        readonly
+        tabindex="-1"
+        aria-label="Login"
+      />
+      <NewPassword bind:password {wrong} />
+      <HouseButton weight="main" type="submit" class="mt-5 w-full py-2" disabled={busy}
+        >{busy ? 'One moment…' : 'Set it and go in'}</HouseButton
+      >
+    </form>
+  {:else}
+    <p class="text-soft">One moment …</p>
+  {/if}
+</PlainPage>

@@ -180,6 +180,23 @@ public class AccountService implements WhoAsks {
   @Transactional
   public long invite(String login, ColleagueDraft draft) {
     currentWith(Right.COLLEAGUES);
+    return added(login, draft);
+  }
+
+  /**
+   * Adds the first of a house that has nobody, without a password yet.
+   *
+   * @return the id
+   */
+  @Transactional
+  public long addFirst(String login, String name, String email) {
+    if (hasAny()) {
+      throw Problem.conflict("Somebody signs in here already.");
+    }
+    return added(login, new ColleagueDraft(name, email, "Administrator", roles.first().id()));
+  }
+
+  private long added(String login, ColleagueDraft draft) {
     String word = login == null ? "" : login.strip().toLowerCase(Locale.ROOT);
     LoginRule.refusal(word)
         .ifPresent(

@@ -51,7 +51,9 @@ class FirstAdministrator implements ApplicationRunner {
     }
     Optional<String> wrong = wrong();
     if (wrong.isPresent()) {
-      LOG.warn("Nobody can sign in yet. {} Then start again.", wrong.get());
+      if (!(login + email + password).isBlank()) {
+        LOG.warn("Nobody is made of JEMBLE_ADMIN_LOGIN. {} Then start again.", wrong.get());
+      }
       return;
     }
     String name = login.strip();

@@ -52,7 +52,8 @@ class SecurityConfig {
       throws Exception {
     return http.authorizeHttpRequests(
             ways ->
-                ways.requestMatchers("/api/session", "/api/password-links/**")
+                ways.requestMatchers(
+                        "/api/session", "/api/password-links/**", "/api/first-start/**")
                     .permitAll()
                     .requestMatchers("/api/**", "/v3/api-docs/**", "/v3/api-docs.yaml")
                     .authenticated()

@@ -9,31 +9,20 @@ import app.jemble.core.message.Mailbox;
 import app.jemble.problem.Problem;
 import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.WorkspaceService;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Base64;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/**
- * Links by which a colleague sets a password, once. What follows the # of an address is sent to no
- * server and stands in no log; kept is only its hash.
- */
+/** Links by which a colleague sets a password, once. */
 @Service
 public class PasswordLinks {
 
   private static final Duration GOOD_FOR = Duration.ofDays(7);
   private static final String PATH = "/new-password#";
-
-  /** 192 bits: nobody guesses one. */
-  private static final int TOKEN_OCTETS = 24;
 
   /**
    * A link that was made.
@@ -53,7 +42,6 @@ public class PasswordLinks {
   private final WorkspaceService workspace;
   private final JembleSettings settings;
   private final Clock clock;
-  private final SecureRandom random = new SecureRandom();
 
   PasswordLinks(
       PasswordLinkMapper mapper,
@@ -78,13 +66,11 @@ public class PasswordLinks {
     if (colleague.off()) {
       throw Problem.conflict(colleague.name() + " is switched off; switch them on first.");
     }
-    byte[] octets = new byte[TOKEN_OCTETS];
-    random.nextBytes(octets);
-    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(octets);
+    String token = LinkToken.made();
     Instant now = clock.instant();
     Instant until = now.plus(GOOD_FOR);
     Account me = accounts.current();
-    mapper.make(id, hash(token), now, me.id(), until);
+    mapper.make(id, LinkToken.hash(token), now, me.id(), until);
     boolean mailed =
         mails.send(
             "password link " + UUID.randomUUID(),
@@ -108,7 +94,7 @@ public class PasswordLinks {
 
   /** Whom a link is for; a problem when it is no longer good. */
   LinkOwner owner(String token) {
-    GoodLink link = mapper.find(hash(token), clock.instant());
+    GoodLink link = mapper.find(LinkToken.hash(token), clock.instant());
     Account colleague = link == null ? null : accounts.find(link.accountId());
     if (colleague == null) {
       throw tooLate();
@@ -121,7 +107,7 @@ public class PasswordLinks {
   @Transactional
   public void use(String token, String password) {
     Account colleague =
-        Optional.ofNullable(mapper.take(hash(token), clock.instant()))
+        Optional.ofNullable(mapper.take(LinkToken.hash(token), clock.instant()))
             .map(accounts::find)
             .orElseThrow(PasswordLinks::tooLate);
     passwords.set(colleague, password, "");
@@ -138,14 +124,5 @@ public class PasswordLinks {
     return Problem.notFound(
         "This link is no longer good: it was used, another took its place, or seven days have gone."
             + " Ask an administrator of your house for a new one.");
-  }
-
-  private static byte[] hash(String token) {
-    try {
-      return MessageDigest.getInstance("SHA-256")
-          .digest((token == null ? "" : token).getBytes(StandardCharsets.UTF_8));
-    } catch (NoSuchAlgorithmException impossible) {
-      throw new IllegalStateException("every Java has SHA-256", impossible);
-    }
   }
 }

@@ -1,13 +1,13 @@
 package app.jemble.workspace;
 
-import app.jemble.core.record.EmailAddress;
+import app.jemble.core.house.HouseFacts;
+import app.jemble.core.house.HouseRule;
 import app.jemble.settings.JembleSettings;
-import java.time.DateTimeException;
-import java.time.ZoneId;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.regex.Pattern;
+import java.util.Map;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.annotation.Order;
@@ -20,13 +20,19 @@ import org.springframework.stereotype.Component;
  */
 @Component
 @Order(3)
-class HouseSettings implements ApplicationRunner {
+public class HouseSettings implements ApplicationRunner {
 
   private static final String FIRST_TOPIC = "News";
-  private static final int LONGEST_HOLD = 3600;
 
-  private static final Pattern DOMAIN =
-      Pattern.compile("[A-Za-z0-9]([A-Za-z0-9.-]*[A-Za-z0-9])?", Pattern.CASE_INSENSITIVE);
+  private static final Map<String, String> VARIABLES =
+      Map.of(
+          "name", "JEMBLE_HOUSE_NAME",
+          "address", "JEMBLE_HOUSE_ADDRESS",
+          "zone", "JEMBLE_HOUSE_ZONE",
+          "language", "JEMBLE_HOUSE_LANGUAGE",
+          "mailDomain", "JEMBLE_MAIL_DOMAIN",
+          "email", "JEMBLE_HOUSE_EMAIL",
+          "holdSeconds", "JEMBLE_HOLD_SECONDS");
 
   private final JembleSettings.House said;
   private final WorkspaceService workspace;
@@ -36,19 +42,46 @@ class HouseSettings implements ApplicationRunner {
     this.workspace = workspace;
   }
 
+  /** By the name of a fact that is set outside, the variable that sets it. */
+  public Map<String, String> setOutside() {
+    Map<String, String> by = new LinkedHashMap<>(given());
+    by.replaceAll((field, value) -> VARIABLES.get(field));
+    return by;
+  }
+
+  private Map<String, String> given() {
+    Map<String, String> given = new LinkedHashMap<>();
+    given.put("name", said.name());
+    given.put("address", said.address());
+    given.put("zone", said.zone());
+    given.put("language", said.language());
+    given.put("mailDomain", said.mailDomain());
+    given.put("email", said.email());
+    given.put("holdSeconds", said.holdSeconds());
+    given.values().removeIf(value -> value == null || value.isBlank());
+    return given;
+  }
+
   @Override
   public void run(ApplicationArguments arguments) {
-    Workspace now = workspace.current();
-    Workspace wanted =
-        new Workspace(
+    HouseFacts now = workspace.current().facts();
+    HouseFacts wanted =
+        new HouseFacts(
             or(said.name(), now.name()),
-            or(said.address(), now.postalAddress()),
-            zone(or(said.zone(), now.zone())),
-            language(or(said.language(), now.language())),
-            domain(or(said.mailDomain(), now.returnDomain())),
-            hold(or(said.holdSeconds(), Integer.toString(now.holdSeconds()))),
-            now.secret(),
-            email(or(said.email(), now.houseEmail())));
+            or(said.address(), now.address()),
+            or(said.zone(), now.zone()),
+            or(said.language(), now.language()),
+            or(said.mailDomain(), now.mailDomain()),
+            or(said.email(), now.email()),
+            hold(or(said.holdSeconds(), Integer.toString(now.holdSeconds()))));
+    Map<String, String> given = given();
+    HouseRule.faultsOf(wanted).stream()
+        .filter(fault -> given.containsKey(fault.field()))
+        .findFirst()
+        .ifPresent(
+            fault -> {
+              throw wrong(fault, given.get(fault.field()));
+            });
     workspace.change(wanted);
     words(said.plans()).forEach(workspace::addPlan);
     List<String> known =
@@ -72,44 +105,13 @@ class HouseSettings implements ApplicationRunner {
         .toList();
   }
 
-  private static String zone(String zone) {
-    try {
-      return ZoneId.of(zone).getId();
-    } catch (DateTimeException unknown) {
-      throw wrong("JEMBLE_HOUSE_ZONE", "a zone such as Europe/London", zone);
-    }
-  }
-
-  private static String language(String language) {
-    Locale locale = Locale.forLanguageTag(language);
-    if (locale.getLanguage().isEmpty()) {
-      throw wrong("JEMBLE_HOUSE_LANGUAGE", "a language such as en-GB", language);
-    }
-    return locale.toLanguageTag();
-  }
-
-  private static String domain(String domain) {
-    if (!DOMAIN.matcher(domain).matches()) {
-      throw wrong("JEMBLE_MAIL_DOMAIN", "a domain such as quay.example", domain);
-    }
-    return domain.toLowerCase(Locale.ROOT);
-  }
-
+  /** What is no number is none that the rule takes. */
   private static int hold(String seconds) {
-    if (!seconds.matches("\\d{1,4}") || Integer.parseInt(seconds) > LONGEST_HOLD) {
-      throw wrong("JEMBLE_HOLD_SECONDS", "a number of seconds up to 3600", seconds);
-    }
-    return Integer.parseInt(seconds);
+    return seconds.matches("\\d{1,4}") ? Integer.parseInt(seconds) : -1;
   }
 
-  private static String email(String email) {
-    if (email != null && !EmailAddress.isValid(email)) {
-      throw wrong("JEMBLE_HOUSE_EMAIL", "an e-mail address", email);
-    }
-    return email;
-  }
-
-  private static IllegalStateException wrong(String variable, String right, String given) {
-    return new IllegalStateException(variable + " takes " + right + ", not “" + given + "”.");
+  private static IllegalStateException wrong(HouseRule.Fault fault, String given) {
+    return new IllegalStateException(
+        VARIABLES.get(fault.field()) + " takes " + fault.right() + ", not “" + given + "”.");
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.workspace;
 
+import app.jemble.core.house.HouseFacts;
 import java.time.Duration;
 import java.time.ZoneId;
 import java.util.Currency;
@@ -19,6 +20,12 @@ public record Workspace(
     int holdSeconds,
     byte[] secret,
     String houseEmail) {
+
+  /** What it says of itself. */
+  public HouseFacts facts() {
+    return new HouseFacts(
+        name, postalAddress, zone, language, returnDomain, houseEmail, holdSeconds);
+  }
 
   public ZoneId zoneId() {
     return ZoneId.of(zone);

@@ -1,5 +1,6 @@
 package app.jemble.workspace;
 
+import app.jemble.core.house.HouseFacts;
 import app.jemble.core.message.PublicToken;
 import app.jemble.core.message.ShortName;
 import app.jemble.core.record.DayOrder;
@@ -11,6 +12,7 @@ import app.jemble.core.record.FieldUse;
 import app.jemble.workspace.WorkspaceMapper.AttributeRow;
 import java.security.SecureRandom;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 
@@ -178,8 +180,18 @@ public class WorkspaceService {
   }
 
   /** Changes what the house says of itself; the secret stays. */
-  void change(Workspace wanted) {
-    mapper.change(wanted);
+  public void change(HouseFacts wanted) {
+    Locale language = Locale.forLanguageTag(wanted.language());
+    mapper.change(
+        new Workspace(
+            wanted.name(),
+            wanted.address(),
+            wanted.zone(),
+            language.toLanguageTag(),
+            wanted.mailDomain().toLowerCase(Locale.ROOT),
+            wanted.holdSeconds(),
+            secret(),
+            wanted.email()));
   }
 
   public void addTopic(String name) {

@@ -1,0 +1,89 @@
+package app.jemble.core.house;
+
+import app.jemble.core.record.EmailAddress;
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.IllformedLocaleException;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/** What is right for each of the {@link HouseFacts}. */
+public final class HouseRule {
+
+  private static final int LONGEST = 200;
+  private static final int LONGEST_HOLD = 3600;
+
+  /** Letters, digits and hyphens (RFC 1123, section 2.1), parted by dots. */
+  private static final Pattern DOMAIN =
+      Pattern.compile(
+          "[a-z0-9]([a-z0-9-]{0,61}[a-z0-9])?(\\.[a-z0-9]([a-z0-9-]{0,61}[a-z0-9])?)*",
+          Pattern.CASE_INSENSITIVE);
+
+  private static final int LONGEST_DOMAIN = 253;
+
+  private HouseRule() {}
+
+  /**
+   * What is wrong.
+   *
+   * @param field of the facts, by its name
+   * @param right what would be right, to follow on "takes"
+   */
+  public record Fault(String field, String right) {}
+
+  public static Optional<Fault> faultOf(HouseFacts facts) {
+    return faultsOf(facts).stream().findFirst();
+  }
+
+  /** All that is wrong, in the order of the facts. */
+  public static List<Fault> faultsOf(HouseFacts facts) {
+    String line = "one line of up to 200 characters";
+    List<Fault> faults = new ArrayList<>();
+    check(faults, "name", isLine(facts.name()) && !facts.name().isBlank(), line);
+    check(faults, "address", isLine(facts.address()), line);
+    check(faults, "zone", isZone(facts.zone()), "a zone such as Europe/London");
+    check(faults, "language", isLanguage(facts.language()), "a language such as en-GB");
+    check(faults, "mailDomain", isDomain(facts.mailDomain()), "a domain such as quay.example");
+    boolean isEmail = facts.email() == null || EmailAddress.isValid(facts.email());
+    check(faults, "email", isEmail, "an e-mail address");
+    boolean isHold = facts.holdSeconds() >= 0 && facts.holdSeconds() <= LONGEST_HOLD;
+    check(faults, "holdSeconds", isHold, "a number of seconds up to 3600");
+    return faults;
+  }
+
+  private static void check(List<Fault> faults, String field, boolean isRight, String right) {
+    if (!isRight) {
+      faults.add(new Fault(field, right));
+    }
+  }
+
+  private static boolean isLine(String said) {
+    return said != null
+        && said.length() <= LONGEST
+        && said.chars().noneMatch(Character::isISOControl);
+  }
+
+  private static boolean isZone(String zone) {
+    try {
+      return zone != null && ZoneId.getAvailableZoneIds().contains(ZoneId.of(zone).getId());
+    } catch (DateTimeException unknown) {
+      return false;
+    }
+  }
+
+  private static boolean isLanguage(String language) {
+    try {
+      return language != null
+          && !new Locale.Builder().setLanguageTag(language).build().getLanguage().isEmpty();
+    } catch (IllformedLocaleException none) {
+      return false;
+    }
+  }
+
+  private static boolean isDomain(String domain) {
+    return domain != null && domain.length() <= LONGEST_DOMAIN && DOMAIN.matcher(domain).matches();
+  }
+}
