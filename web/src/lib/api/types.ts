@@ -24,6 +24,7 @@ export type ChangeTold = Schemas['ChangeTold'];
 export type Colleague = Schemas['Colleague'];
 export type GivenRight = Colleague['rights'][number];
 export type RoleTable = Schemas['RoleTable'];
+export type TopicsAndPlans = Schemas['TopicsAndPlans'];
 export type House = Schemas['House'];
 export type HouseRole = Schemas['HouseRole'];
 export type NodView = Schemas['NodView'];

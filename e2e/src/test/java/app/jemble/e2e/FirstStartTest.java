@@ -51,6 +51,17 @@ public class FirstStartTest extends BrowserTest {
     page.getByLabel("Mail domain").fill("choir.example");
     button("Save").click();
     assertThat(page.getByText("Saved; it holds from now on.")).isVisible();
+    page.getByLabel("Another plan").fill("Voice");
+    press("Enter");
+    assertThat(page.getByLabel("Another plan")).hasValue("");
+    page.getByLabel("Another plan").fill("Friend");
+    press("Enter");
+    button("Move Friend up").click();
+    assertThat(button("Move Voice up")).isVisible();
+    button("Rename News").click();
+    page.getByLabel("New name of News").fill("Concerts");
+    press("Enter");
+    assertThat(button("Rename Concerts")).isVisible();
     assertAccessible("the house");
     page.reload();
     assertThat(page.getByLabel("Postal address")).hasValue("2 Mole Street, Lowen Quay");

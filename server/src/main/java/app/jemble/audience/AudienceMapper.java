@@ -48,11 +48,12 @@ interface AudienceMapper {
       """
       select mailing_id, parts::text as parts, left_out_parts::text as left_out_parts
       from audience
-      where jsonb_path_exists(parts || left_out_parts, '$.**.field ? (@ == "list")')
+      where jsonb_path_exists(parts || left_out_parts, '$.**.field ? (@ == $field)',
+                              jsonb_build_object('field', #{field}::text))
       order by mailing_id
       for update
       """)
-  List<StoredParts> aboutLists();
+  List<StoredParts> about(String field);
 
   @Update(
       """

@@ -3,8 +3,8 @@ package app.jemble.audience;
 import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
 import app.jemble.core.record.PersonId;
-import app.jemble.list.RenamedList;
 import app.jemble.storage.HangsOnPerson;
+import app.jemble.storage.RenamedWord;
 import app.jemble.storage.Sql;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,7 +13,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** The audiences of mailings, as they are stored. */
 @Service
-public class Audiences implements RenamedList.Follower, HangsOnPerson.Room {
+public class Audiences implements RenamedWord.Follower, HangsOnPerson.Room {
 
   private final AudienceMapper mapper;
   private final CauseChanges causes;
@@ -50,14 +50,14 @@ public class Audiences implements RenamedList.Follower, HangsOnPerson.Room {
 
   /** Whoever writes at a mailing meanwhile is told that it was changed elsewhere. */
   @Override
-  public void follow(RenamedList list) {
+  public void follow(RenamedWord word) {
     List<Long> followed = new ArrayList<>();
-    for (AudienceMapper.StoredParts stored : mapper.aboutLists()) {
+    for (AudienceMapper.StoredParts stored : mapper.about(word.field())) {
       AudienceMapper.StoredParts renamed =
           new AudienceMapper.StoredParts(
               stored.mailingId(),
-              list.in(stored.parts(), json),
-              list.in(stored.leftOutParts(), json));
+              word.in(stored.parts(), json),
+              word.in(stored.leftOutParts(), json));
       if (!renamed.equals(stored)) {
         mapper.writeParts(renamed);
         followed.add(stored.mailingId());

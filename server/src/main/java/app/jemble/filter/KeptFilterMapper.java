@@ -74,11 +74,12 @@ interface KeptFilterMapper {
       """
       select id, filter::text as filter
       from kept_filter
-      where jsonb_path_exists(filter, '$.**.field ? (@ == "list")')
+      where jsonb_path_exists(filter, '$.**.field ? (@ == $field)',
+                              jsonb_build_object('field', #{field}::text))
       order by id
       for update
       """)
-  List<Stored> aboutLists();
+  List<Stored> about(String field);
 
   @Update("update kept_filter set filter = #{filter}::jsonb where id = #{id}")
   int write(@Param("id") long id, @Param("filter") String filter);

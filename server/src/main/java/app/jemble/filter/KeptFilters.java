@@ -4,8 +4,8 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.Related;
-import app.jemble.list.RenamedList;
 import app.jemble.problem.Problem;
+import app.jemble.storage.RenamedWord;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
@@ -18,7 +18,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** Filters kept under a name, one's own or shared, and how each colleague has set up a list. */
 @Service
-class KeptFilters implements RenamedList.Follower {
+class KeptFilters implements RenamedWord.Follower {
 
   /** The lists that have filters. */
   private static final Map<String, Related> SUBJECTS =
@@ -199,9 +199,9 @@ class KeptFilters implements RenamedList.Follower {
   }
 
   @Override
-  public void follow(RenamedList list) {
-    for (KeptFilterMapper.Stored kept : mapper.aboutLists()) {
-      String renamed = list.in(kept.filter(), json);
+  public void follow(RenamedWord word) {
+    for (KeptFilterMapper.Stored kept : mapper.about(word.field())) {
+      String renamed = word.in(kept.filter(), json);
       if (!renamed.equals(kept.filter())) {
         mapper.write(kept.id(), renamed);
       }

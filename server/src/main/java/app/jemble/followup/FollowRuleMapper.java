@@ -163,11 +163,12 @@ interface FollowRuleMapper {
       """
       select id, except_parts::text as parts
       from follow_rule
-      where jsonb_path_exists(except_parts, '$.**.field ? (@ == "list")')
+      where jsonb_path_exists(except_parts, '$.**.field ? (@ == $field)',
+                              jsonb_build_object('field', #{field}::text))
       order by id
       for update
       """)
-  List<StoredExceptions> aboutLists();
+  List<StoredExceptions> about(String field);
 
   @Update("update follow_rule set except_parts = #{parts}::jsonb where id = #{id}")
   int except(@Param("id") long id, @Param("parts") String parts);

@@ -8,8 +8,8 @@ import app.jemble.core.record.PersonId;
 import app.jemble.departure.LastLook;
 import app.jemble.filter.AskedNow;
 import app.jemble.filter.FilterBody;
-import app.jemble.list.RenamedList;
 import app.jemble.people.PeopleService;
+import app.jemble.storage.RenamedWord;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,7 +19,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** Who is left out of rules; asked when they act, and again as what they send leaves. */
 @Component
-class RuleExceptions implements LastLook, RenamedList.Follower {
+class RuleExceptions implements LastLook, RenamedWord.Follower {
 
   private final FollowRuleMapper rules;
   private final AudienceParts parts;
@@ -71,9 +71,9 @@ class RuleExceptions implements LastLook, RenamedList.Follower {
   }
 
   @Override
-  public void follow(RenamedList list) {
-    for (FollowRuleMapper.StoredExceptions stored : rules.aboutLists()) {
-      String renamed = list.in(stored.parts(), json);
+  public void follow(RenamedWord word) {
+    for (FollowRuleMapper.StoredExceptions stored : rules.about(word.field())) {
+      String renamed = word.in(stored.parts(), json);
       if (!renamed.equals(stored.parts())) {
         rules.except(stored.id(), renamed);
       }

@@ -5,6 +5,7 @@ import app.jemble.core.record.PersonId;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import app.jemble.record.Undoing;
+import app.jemble.storage.RenamedWord;
 import java.time.Clock;
 import java.util.List;
 import org.springframework.beans.factory.ObjectProvider;
@@ -24,14 +25,14 @@ public class PersonLists implements Undoing {
   private final PersonListMapper mapper;
   private final ChangeService changes;
   private final AccountService accounts;
-  private final ObjectProvider<RenamedList.Follower> followers;
+  private final ObjectProvider<RenamedWord.Follower> followers;
   private final Clock clock;
 
   PersonLists(
       PersonListMapper mapper,
       ChangeService changes,
       AccountService accounts,
-      ObjectProvider<RenamedList.Follower> followers,
+      ObjectProvider<RenamedWord.Follower> followers,
       Clock clock) {
     this.mapper = mapper;
     this.changes = changes;
@@ -67,7 +68,7 @@ public class PersonLists implements Undoing {
   @Transactional
   public void rename(long id, String name) {
     accounts.currentWriter();
-    RenamedList renamed = new RenamedList(name(id), sound(name));
+    RenamedWord renamed = new RenamedWord("list", name(id), sound(name));
     try {
       mapper.rename(id, renamed.after());
     } catch (DuplicateKeyException taken) {

@@ -73,6 +73,26 @@ interface OccasionMapper {
       """)
   int save(StandingMailing mailing);
 
+  /** For whom an occasion is, as it is stored. */
+  record StoredWhom(long id, String parts) {}
+
+  @Select(
+      affectData = true,
+      value =
+          """
+          select id, whom::text as parts
+          from occasion
+          where jsonb_path_exists(whom, '$.**.field ? (@ == $field)',
+                                  jsonb_build_object('field', #{field}::text))
+          order by id
+          for update
+          """)
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<StoredWhom> about(String field);
+
+  @Update("update occasion set whom = #{parts}::jsonb, version = version + 1 where id = #{id}")
+  int writeWhom(StoredWhom whom);
+
   @Update("update occasion set state = lower(#{state}), version = version + 1 where id = #{id}")
   void become(@Param("id") long id, @Param("state") StandingMailing.State state);
 

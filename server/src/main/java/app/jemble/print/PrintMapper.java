@@ -130,11 +130,12 @@ interface PrintMapper {
       """
       select id, parts::text as parts
       from print_run
-      where state = 'DRAFT' and jsonb_path_exists(parts, '$.**.field ? (@ == "list")')
+      where state = 'DRAFT' and jsonb_path_exists(parts, '$.**.field ? (@ == $field)',
+                              jsonb_build_object('field', #{field}::text))
       order by id
       for update
       """)
-  List<StoredParts> aboutLists();
+  List<StoredParts> about(String field);
 
   @Update(
       """

@@ -5,10 +5,10 @@ import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceParts;
 import app.jemble.core.paper.LabelDesign;
 import app.jemble.core.record.PersonId;
-import app.jemble.list.RenamedList;
 import app.jemble.print.sheet.DesignBody;
 import app.jemble.problem.Problem;
 import app.jemble.storage.HangsOnPerson;
+import app.jemble.storage.RenamedWord;
 import app.jemble.storage.Sql;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -19,7 +19,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** Print runs: begun for some people, laid out, printed, posted. All colleagues see them. */
 @Service
-public class PrintRunService implements RenamedList.Follower, HangsOnPerson.Room {
+public class PrintRunService implements RenamedWord.Follower, HangsOnPerson.Room {
 
   static final int LONGEST_NAME = 200;
   private static final int LONGEST_WORDS = 2_000;
@@ -188,9 +188,9 @@ public class PrintRunService implements RenamedList.Follower, HangsOnPerson.Room
   }
 
   @Override
-  public void follow(RenamedList list) {
-    for (PrintMapper.StoredParts stored : mapper.aboutLists()) {
-      String renamed = list.in(stored.parts(), json);
+  public void follow(RenamedWord word) {
+    for (PrintMapper.StoredParts stored : mapper.about(word.field())) {
+      String renamed = word.in(stored.parts(), json);
       if (!renamed.equals(stored.parts())) {
         mapper.writeParts(new PrintMapper.StoredParts(stored.id(), renamed));
       }

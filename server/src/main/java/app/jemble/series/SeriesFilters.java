@@ -1,7 +1,7 @@
 package app.jemble.series;
 
-import app.jemble.list.RenamedList;
 import app.jemble.series.SeriesMapper.StoredParts;
+import app.jemble.storage.RenamedWord;
 import java.util.List;
 import java.util.function.BiConsumer;
 import org.springframework.stereotype.Component;
@@ -9,7 +9,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** Filters of series and steps call a list by its name; when it is renamed, they follow. */
 @Component
-class SeriesFilters implements RenamedList.Follower {
+class SeriesFilters implements RenamedWord.Follower {
 
   private final SeriesMapper mapper;
   private final ObjectMapper json;
@@ -20,15 +20,15 @@ class SeriesFilters implements RenamedList.Follower {
   }
 
   @Override
-  public void follow(RenamedList list) {
-    rename(list, mapper.entersAboutLists(), mapper::writeEnters);
-    rename(list, mapper.endsAboutLists(), mapper::writeEnds);
-    rename(list, mapper.meantAboutLists(), mapper::writeMeant);
+  public void follow(RenamedWord word) {
+    rename(word, mapper.entersAbout(word.field()), mapper::writeEnters);
+    rename(word, mapper.endsAbout(word.field()), mapper::writeEnds);
+    rename(word, mapper.meantAbout(word.field()), mapper::writeMeant);
   }
 
-  private void rename(RenamedList list, List<StoredParts> stored, BiConsumer<Long, String> write) {
+  private void rename(RenamedWord word, List<StoredParts> stored, BiConsumer<Long, String> write) {
     for (StoredParts one : stored) {
-      String renamed = list.in(one.parts(), json);
+      String renamed = word.in(one.parts(), json);
       if (!renamed.equals(one.parts())) {
         write.accept(one.id(), renamed);
       }

@@ -126,21 +126,23 @@ interface SeriesMapper {
       """
       select id, ends_parts::text as parts
       from series
-      where jsonb_path_exists(ends_parts, '$.**.field ? (@ == "list")')
+      where jsonb_path_exists(ends_parts, '$.**.field ? (@ == $field)',
+                              jsonb_build_object('field', #{field}::text))
       order by id
       for update
       """)
-  List<StoredParts> endsAboutLists();
+  List<StoredParts> endsAbout(String field);
 
   @Select(
       """
       select id, enters_parts::text as parts
       from series
-      where jsonb_path_exists(enters_parts, '$.**.field ? (@ == "list")')
+      where jsonb_path_exists(enters_parts, '$.**.field ? (@ == $field)',
+                              jsonb_build_object('field', #{field}::text))
       order by id
       for update
       """)
-  List<StoredParts> entersAboutLists();
+  List<StoredParts> entersAbout(String field);
 
   @Update(
       "update series set enters_parts = #{parts}::jsonb, version = version + 1 where id = #{id}")
@@ -155,11 +157,12 @@ interface SeriesMapper {
       """
       select id, meant::text as parts
       from series_step
-      where jsonb_path_exists(meant, '$.**.field ? (@ == "list")')
+      where jsonb_path_exists(meant, '$.**.field ? (@ == $field)',
+                              jsonb_build_object('field', #{field}::text))
       order by id
       for update
       """)
-  List<StoredParts> meantAboutLists();
+  List<StoredParts> meantAbout(String field);
 
   @Update("update series set ends_parts = #{parts}::jsonb, version = version + 1 where id = #{id}")
   int writeEnds(@Param("id") long id, @Param("parts") String parts);

@@ -97,4 +97,35 @@ interface WorkspaceMapper {
 
   @Insert("insert into topic (name) values (#{name})")
   int addTopic(String name);
+
+  @Update("update topic set name = #{name} where id = #{id}")
+  int renameTopic(@Param("id") long id, @Param("name") String name);
+
+  /** A plan, and how many have it. */
+  record PlanRow(String name, long members) {}
+
+  @Select(
+      """
+      select p.name, count(m.person_id) as members
+      from plan p
+      left join offered.membership m on m.plan = p.name
+      group by p.name, p.place
+      order by p.place, p.name
+      """)
+  List<PlanRow> planRows();
+
+  /** Whoever has it follows. */
+  @Update("update plan set name = #{to} where name = #{from}")
+  int renamePlan(@Param("from") String from, @Param("to") String to);
+
+  @Update(
+      "update plan set place = array_position(#{names}::text[], name) where name = any(#{names})")
+  int orderPlans(@Param("names") String[] names);
+
+  @Delete(
+      """
+      delete from plan
+      where name = #{name} and not exists (select from offered.membership where plan = #{name})
+      """)
+  int removePlan(String name);
 }

@@ -1,4 +1,4 @@
-package app.jemble.list;
+package app.jemble.storage;
 
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
@@ -6,16 +6,18 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A list that has another name now. Filters ask for lists by name, and follow.
+ * Something of the house's own that has another name now: a list, a topic, a plan. Filters ask for
+ * them by name, and follow.
  *
+ * @param field by which filters ask for it
  * @param before as it was called
  * @param after as it is called
  */
-public record RenamedList(String before, String after) {
+public record RenamedWord(String field, String before, String after) {
 
   /** Whoever stores filters makes them follow. */
   public interface Follower {
-    void follow(RenamedList list);
+    void follow(RenamedWord word);
   }
 
   /**
@@ -32,7 +34,7 @@ public record RenamedList(String before, String after) {
       renamed |= rename(child);
     }
     if (node instanceof ObjectNode object) {
-      renamed |= isAboutLists(object) && renameIn((ArrayNode) object.get("values"));
+      renamed |= isAboutIt(object) && renameIn((ArrayNode) object.get("values"));
       // A part of an audience is called as the list that it came from.
       if (renamed && before.equals(text(object, "name")) && object.has("filter")) {
         object.put("name", after);
@@ -41,8 +43,8 @@ public record RenamedList(String before, String after) {
     return renamed;
   }
 
-  private static boolean isAboutLists(ObjectNode object) {
-    return "list".equals(text(object, "field")) && object.get("values") instanceof ArrayNode;
+  private boolean isAboutIt(ObjectNode object) {
+    return field.equals(text(object, "field")) && object.get("values") instanceof ArrayNode;
   }
 
   private boolean renameIn(ArrayNode values) {
