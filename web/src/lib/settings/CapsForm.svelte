@@ -57,13 +57,13 @@
       'no limit'
     )}
   {/each}
-  <h3 class="mt-2 text-[0.95rem] font-bold">By colleague</h3>
+  <h3 class="mt-2 text-[0.95rem] font-bold">By colleague, where other than the role</h3>
   {#each sending.colleagues as colleague (colleague.id)}
     {@render cap(
       colleague.name,
       colleague.most,
       (v) => (colleague.most = read(v, colleague.most)),
-      colleague.ofRole === null ? 'no limit' : `${colleague.ofRole}, as the role`
+      colleague.ofRole === null ? 'no limit' : String(colleague.ofRole)
     )}
   {/each}
   <a class="self-start font-semibold text-kelp hover:underline" href="/settings/roles"

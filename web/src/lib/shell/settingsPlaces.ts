@@ -13,8 +13,8 @@ export const settingsPlaces: { title: string; places: Place[] }[] = [
   {
     title: 'Yours',
     places: [
-      { name: 'Your name and signature', path: '/settings/signature' },
-      { name: 'Your password and sessions', path: '/settings/sessions' }
+      { name: 'Name and signature', path: '/settings/signature' },
+      { name: 'Password and sessions', path: '/settings/sessions' }
     ]
   },
   {

@@ -61,7 +61,9 @@
 {#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if wanted}
-  <div class="grid grid-cols-3 items-start gap-3 max-lg:grid-cols-1">
+  <div
+    class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)_minmax(0,0.85fr)] items-start gap-3 max-lg:grid-cols-1"
+  >
     <div class="flex flex-col gap-3">
       <TextService {mayChange} />
       <PushService {mayChange} />

@@ -103,7 +103,6 @@ public class Shots extends BrowserTest {
     shoot("series");
     labels();
     letter();
-    theCard();
     texts();
     page.navigate(home + "/outbox");
     shoot("outbox");
@@ -202,11 +201,6 @@ public class Shots extends BrowserTest {
         .click();
     page.waitForTimeout(SETTLE_MILLIS);
     shoot("letter");
-  }
-
-  private void theCard() {
-    page.navigate(home + "/mailings/days");
-    page.getByText("Change", new Page.GetByTextOptions().setExact(true)).last().click();
   }
 
   /** As an administrator sees them. */
