@@ -53,7 +53,7 @@
       {:else if mail?.reach === 'READY' && mayWrite}
         <HouseButton weight="main" onclick={() => onwrite(person.id)}>Write</HouseButton>
       {:else if !mayWrite}
-        <p class="text-[0.93rem] text-soft">Your role writes to nobody.</p>
+        <p class="text-[0.93rem] text-soft">{session.why('WRITE_TO_ONE')}</p>
       {:else}
         <p class="text-[0.93rem] text-brick">Cannot be e-mailed: {mail?.reachWords}.</p>
       {/if}

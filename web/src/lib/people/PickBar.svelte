@@ -138,7 +138,7 @@
         <button type="button" class={plain} onclick={begin}>{name}</button>
       {/each}
       {#if !session.may('WRITE_TO_ONE')}
-        <span>Your role writes to nobody.</span>
+        <span>{session.why('WRITE_TO_ONE')}</span>
       {:else if canBeMailed !== 0}
         <button
           type="button"

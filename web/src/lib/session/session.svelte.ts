@@ -17,6 +17,11 @@ class Session {
     return this.colleague?.rights.includes(right) ?? false;
   }
 
+  /** Why their role may not, and whom to ask; empty where it may. */
+  why(right: GivenRight): string {
+    return this.colleague?.refused.find((r) => r.right === right)?.sentence ?? '';
+  }
+
   get zone(): string {
     return this.colleague?.zone ?? 'UTC';
   }

@@ -142,7 +142,7 @@
         {busy ? 'Saving…' : changed ? 'Save' : 'Saved'}
       </HouseButton>
     {:else}
-      <p class="text-soft">Readers change nothing; ask an administrator.</p>
+      <p class="text-soft">{session.why('TEMPLATES')}</p>
     {/if}
   </div>
 </div>

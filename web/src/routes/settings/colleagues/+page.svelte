@@ -51,10 +51,7 @@
     );
 </script>
 
-<PageHead
-  title="Colleagues"
-  words={mayChange ? '' : 'An administrator invites colleagues and changes what they may do.'}
->
+<PageHead title="Colleagues" words={mayChange ? '' : session.why('COLLEAGUES')}>
   {#snippet actions()}
     {#if mayChange}
       <HouseButton weight="main" onclick={() => (inviting = true)}>Invite a colleague</HouseButton>

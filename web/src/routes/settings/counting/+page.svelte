@@ -51,7 +51,7 @@
   title="Counting responses"
   words={mayChange
     ? 'What software opens or follows is never counted as a person.'
-    : 'What software opens or follows is never counted as a person. Only an administrator changes how it is told.'}
+    : `What software opens or follows is never counted as a person. ${session.why('SETTINGS')}`}
 >
   {#snippet actions()}{#if mayChange}<HouseButton weight="main" onclick={save}>Save</HouseButton
       >{/if}{/snippet}

@@ -66,7 +66,7 @@
   {/snippet}
 </PageHead>
 {#if !mayChange}
-  <p class="text-soft">Only an administrator changes these.</p>
+  <p class="text-soft">{session.why('SETTINGS')}</p>
 {/if}
 <ul class="panel max-w-3xl">
   {#each attributes.data ?? [] as attribute (attribute.name)}

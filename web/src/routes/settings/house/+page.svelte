@@ -74,7 +74,7 @@
   title="The house"
   words={mayChange
     ? 'What readers see of you, and by which clock you work.'
-    : 'Only who looks after the settings changes it.'}
+    : session.why('SETTINGS')}
 >
   {#snippet actions()}
     {#if mayChange}

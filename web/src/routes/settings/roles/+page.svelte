@@ -27,7 +27,6 @@
   let looking = $state.raw<HouseRole | null>(null);
   let busy = $state(false);
   const changed = $derived(changedOf(drafts, kept));
-  const keepers = $derived(query.data?.rights.find((r) => r.right === 'COLLEAGUES')?.who ?? []);
 
   /** What is typed stays: only what nobody has changed here follows the house. */
   $effect(() => {
@@ -70,9 +69,7 @@
 
 <PageHead
   title="Roles"
-  words={mayChange
-    ? 'What each may do, and how far.'
-    : `You have the role ${session.colleague?.role}. To change what it may, ask ${keepers.join(' or ')}.`}
+  words={mayChange ? 'What each may do, and how far.' : session.why('COLLEAGUES')}
 >
   {#snippet actions()}
     {#if mayChange}

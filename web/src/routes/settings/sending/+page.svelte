@@ -41,7 +41,7 @@
   title="Hours and caps"
   words={mayChange
     ? 'When messages may leave, and how many a day.'
-    : 'When messages may leave, and how many a day. Only an administrator changes it.'}
+    : `When messages may leave, and how many a day. ${session.why('SETTINGS')}`}
 >
   {#snippet actions()}{#if mayChange}<HouseButton weight="main" onclick={save}>Save</HouseButton
       >{/if}{/snippet}

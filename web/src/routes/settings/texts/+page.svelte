@@ -53,7 +53,7 @@
   title="Texts and phones"
   words={mayChange
     ? 'The text service, our app, and when no phone rings.'
-    : 'The text service, our app, and when no phone rings. Only an administrator changes it.'}
+    : `The text service, our app, and when no phone rings. ${session.why('SETTINGS')}`}
 >
   {#snippet actions()}{#if mayChange}<HouseButton weight="main" onclick={save}>Save</HouseButton
       >{/if}{/snippet}

@@ -77,7 +77,7 @@ public class SignInTest extends ServerTest {
     Api.Answer answer =
         reed.post("/api/mailings", Map.of("picks", List.of(1), "leftOut", List.of()));
     assertThat(answer.status()).isEqualTo(403);
-    assertThat(answer.json().get("detail").asString()).contains("Ask an administrator");
+    assertThat(answer.json().get("detail").asString()).contains("Ask Wilma Gorse");
   }
 
   @Test

@@ -51,7 +51,7 @@ public class WritingRightsTest extends ServerTest {
             reed.delete("/api/templates/1"));
     for (Api.Answer answer : refused) {
       assertThat(answer.status()).as(answer.raw().uri().toString()).isEqualTo(403);
-      assertThat(answer.json().get("detail").asString()).contains("Ask an administrator");
+      assertThat(answer.json().get("detail").asString()).contains("Ask Wilma Gorse");
     }
     assertThat(reed.get(path + "/proofs/" + person).status()).isEqualTo(200);
     assertThat(reed.get(path + "/check").status()).isEqualTo(200);

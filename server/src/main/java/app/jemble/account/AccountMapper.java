@@ -13,6 +13,17 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface AccountMapper {
 
+  String SELECT =
+      """
+      select a.id, a.login, a.name, a.email, a.title, a.person_id, a.phone, a.picture_key,
+             a.signature, a.switched_off_at is not null as off,
+             a.password_hash is null as invited,
+             r.id as role_id, r.name as role_name, array_to_string(r.rights, ' ') as rights,
+             r.most_at_once, r.nod_above, r.most_a_day, r.most_rows
+      from account a
+      join offered.role r on r.id = a.role_id
+      """;
+
   /** A colleague and their role as they are kept. */
   record AccountRow(
       long id,
@@ -53,43 +64,13 @@ interface AccountMapper {
     }
   }
 
-  @Select(
-      """
-      select a.id, a.login, a.name, a.email, a.title, a.person_id, a.phone, a.picture_key,
-             a.signature, a.switched_off_at is not null as off,
-             a.password_hash is null as invited,
-             r.id as role_id, r.name as role_name, array_to_string(r.rights, ' ') as rights,
-             r.most_at_once, r.nod_above, r.most_a_day, r.most_rows
-      from account a
-      join offered.role r on r.id = a.role_id
-      where a.login = lower(btrim(#{login}))
-      """)
+  @Select(SELECT + "where a.login = lower(btrim(#{login}))")
   AccountRow findByLogin(String login);
 
-  @Select(
-      """
-      select a.id, a.login, a.name, a.email, a.title, a.person_id, a.phone, a.picture_key,
-             a.signature, a.switched_off_at is not null as off,
-             a.password_hash is null as invited,
-             r.id as role_id, r.name as role_name, array_to_string(r.rights, ' ') as rights,
-             r.most_at_once, r.nod_above, r.most_a_day, r.most_rows
-      from account a
-      join offered.role r on r.id = a.role_id
-      where a.id = #{id}
-      """)
+  @Select(SELECT + "where a.id = #{id}")
   AccountRow find(long id);
 
-  @Select(
-      """
-      select a.id, a.login, a.name, a.email, a.title, a.person_id, a.phone, a.picture_key,
-             a.signature, a.switched_off_at is not null as off,
-             a.password_hash is null as invited,
-             r.id as role_id, r.name as role_name, array_to_string(r.rights, ' ') as rights,
-             r.most_at_once, r.nod_above, r.most_a_day, r.most_rows
-      from account a
-      join offered.role r on r.id = a.role_id
-      order by a.name
-      """)
+  @Select(SELECT + "order by a.name")
   List<AccountRow> all();
 
   @Select("select password_hash from account where login = lower(btrim(#{login}))")

@@ -2,6 +2,8 @@ package app.jemble.account;
 
 import app.jemble.access.Needs;
 import app.jemble.account.SignInGuard.Trying;
+import app.jemble.core.access.Access;
+import app.jemble.core.access.Decision;
 import app.jemble.core.access.Right;
 import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.WorkspaceService;
@@ -12,6 +14,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -50,6 +53,7 @@ class SessionController {
    * The colleague who is signed in.
    *
    * @param rights what their role gives them
+   * @param refused what it does not, with what is said instead
    * @param secondFactorFirst whether nothing is served to them until they have set up theirs
    */
   record Colleague(
@@ -59,9 +63,13 @@ class SessionController {
       String email,
       String role,
       List<Right> rights,
+      List<Refused> refused,
       boolean secondFactorFirst,
       String house,
       String zone) {}
+
+  /** Why somebody may not, and whom to ask. */
+  record Refused(Right right, String sentence) {}
 
   /**
    * @param code of the app, or one on paper, for whoever has a second factor
@@ -159,8 +167,24 @@ class SessionController {
         account.email(),
         account.role().name(),
         account.role().rights().stream().sorted().toList(),
+        refused(account),
         workspace.isSecondFactorDemanded() && !factors.has(account),
         workspace.current().name(),
         workspace.current().zone());
+  }
+
+  private List<Refused> refused(Account account) {
+    List<String> whom = accounts.whomToAsk();
+    return Arrays.stream(Right.values())
+        .filter(Right::isGiven)
+        .map(right -> new Refused(right, refusal(account, right, whom)))
+        .filter(refused -> refused.sentence() != null)
+        .toList();
+  }
+
+  private static String refusal(Account account, Right right, List<String> whom) {
+    return Access.decide(account.asker(), right) instanceof Decision.No no
+        ? no.sentence(whom)
+        : null;
   }
 }
