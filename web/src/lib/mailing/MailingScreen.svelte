@@ -40,7 +40,6 @@
   const editable = $derived(writing.isDraft && session.may('WRITE_TO_ONE'));
   let open = $state<'release' | 'audience' | 'options' | null>(null);
   let side = $state<Side>('message');
-
   const fields = createQuery(fieldsQuery);
   // What is written for one person is put away when another is looked at.
   const going = walk(writing, (row) => {
