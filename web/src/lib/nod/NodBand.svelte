@@ -25,6 +25,13 @@
   const nod = $derived(query.data);
   const version = $derived(writing.mailing.version);
   const sending = new Sending();
+  let before: string | undefined;
+  // It was given elsewhere, and the mailing is no draft any more.
+  $effect(() => {
+    const now = nod?.standing;
+    if (before === 'ASKED' && now === 'NONE') void ondecided();
+    before = now;
+  });
   let refusing = $state(false);
   let word = $state('');
 
