@@ -102,7 +102,7 @@ public final class ApiFuzz {
   public static String untouchable(JdbcClient sql) {
     return sql.sql(
             """
-            select md5((select string_agg(login || password_hash || role || email, '|' order by id) from account)
+            select md5((select string_agg(login || password_hash || role_id || email, '|' order by id) from account)
                        || (select encode(secret, 'hex') from workspace)
                        || (select string_agg(table_name || column_name, '|' order by table_name, column_name)
                            from information_schema.columns where table_schema = 'public'))
