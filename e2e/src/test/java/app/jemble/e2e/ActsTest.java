@@ -173,6 +173,9 @@ public class ActsTest extends BrowserTest {
     acts.press("7");
     page.waitForURL("**/tasks**");
     assertThat(rows().first()).isVisible();
+    // Until they are counted there is nobody to write about.
+    assertThat(page.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Write about all [1-9]"))))
+        .isEnabled();
     acts.press("w");
     choose(acts, "Gentle nudge");
     acts.press("Control+Enter");

@@ -51,6 +51,7 @@ public class ColleaguesTest extends BrowserTest {
     dialog.getByLabel("Name").fill("Mara Penrose");
     assertThat(dialog.getByLabel("Signs in as")).hasValue("mara");
     dialog.getByLabel("E-mail").fill("mara@ternquay.example");
+    dialog.getByLabel("Representative").check();
     assertAccessible("inviting a colleague");
     button("Send the invitation").click();
     assertThat(page.getByText("is on its way to Mara Penrose")).isVisible();
@@ -142,9 +143,10 @@ public class ColleaguesTest extends BrowserTest {
   public void whatWasDoneStandsInTheHistory() {
     page.navigate(home + "/people");
     button("Wilma Gorse").click();
+    page.getByText("Settings of the house").click();
     page.getByText("History", new Page.GetByTextOptions().setExact(true)).click();
     assertThat(page.getByText("Switched a colleague off: Mara Penrose")).isVisible();
-    assertThat(page.getByText("role representative, now role reader").last()).isVisible();
+    assertThat(page.getByText("role Representative, now role Reader").last()).isVisible();
     assertAccessible("history");
     page.getByLabel("What it is about").selectOption("Signing in");
     assertThat(page.getByText("Switched a colleague off")).hasCount(0);
