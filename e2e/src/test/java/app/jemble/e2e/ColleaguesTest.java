@@ -144,7 +144,7 @@ public class ColleaguesTest extends BrowserTest {
     page.navigate(home + "/people");
     button("Wilma Gorse").click();
     page.getByText("Settings of the house").click();
-    page.getByText("History", new Page.GetByTextOptions().setExact(true)).click();
+    page.getByRole(AriaRole.LINK, named("History")).click();
     assertThat(page.getByText("Switched a colleague off: Mara Penrose")).isVisible();
     assertThat(page.getByText("role Representative, now role Reader").last()).isVisible();
     assertAccessible("history");
