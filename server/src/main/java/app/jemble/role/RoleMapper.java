@@ -4,7 +4,6 @@ import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
-import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
@@ -58,14 +57,16 @@ interface RoleMapper {
   @Select("select role_id, count(*) as colleagues from offered.account group by role_id")
   List<Holders> holders();
 
-  /** Who can sign in and has a right, by name. */
+  /** A right, and somebody who can sign in and has it. */
+  record RightHolder(String held, String name) {}
+
   @Select(
       """
-      select a.name
+      select unnest(r.rights) as held, a.name
       from offered.account a
       join role r on r.id = a.role_id
-      where a.signs_in and #{right} = any(r.rights)
+      where a.signs_in
       order by a.name
       """)
-  List<String> who(@Param("right") String right);
+  List<RightHolder> rightHolders();
 }

@@ -45,7 +45,16 @@ public class Roles {
 
   /** The names of those who can sign in and have a right. */
   public List<String> who(Right right) {
-    return mapper.who(right.name());
+    return who().getOrDefault(right.name(), List.of());
+  }
+
+  /** By the name of a right, the names of those who can sign in and have it. */
+  public Map<String, List<String>> who() {
+    return mapper.rightHolders().stream()
+        .collect(
+            Collectors.groupingBy(
+                RoleMapper.RightHolder::held,
+                Collectors.mapping(RoleMapper.RightHolder::name, Collectors.toList())));
   }
 
   @Transactional

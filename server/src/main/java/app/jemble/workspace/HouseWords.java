@@ -40,9 +40,13 @@ public class HouseWords {
     mapper.addTopic(free(name, topic -> true));
   }
 
-  /** Every filter that asks for it follows. */
+  /**
+   * Every filter that asks for it follows.
+   *
+   * @return what it was called
+   */
   @Transactional
-  public void renameTopic(long id, String name) {
+  public String renameTopic(long id, String name) {
     String before =
         topics().stream()
             .filter(t -> t.id() == id)
@@ -52,6 +56,7 @@ public class HouseWords {
     String after = free(name, other -> !other.equalsIgnoreCase(before));
     mapper.renameTopic(id, after);
     followers.forEach(f -> f.follow(new RenamedWord("topic_left", before, after)));
+    return before;
   }
 
   private String free(String name, Predicate<String> isAnother) {

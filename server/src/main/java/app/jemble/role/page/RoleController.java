@@ -85,8 +85,14 @@ class RoleController {
   @GetMapping
   RoleTable all() {
     Map<Long, Long> holders = roles.holders();
+    Map<String, List<String>> who = roles.who();
     return new RoleTable(
-        given().map(r -> new GivenRight(r, r.words(), r.restsOn(), roles.who(r))).toList(),
+        given()
+            .map(
+                r ->
+                    new GivenRight(
+                        r, r.words(), r.restsOn(), who.getOrDefault(r.name(), List.of())))
+            .toList(),
         roles.all().stream().map(r -> told(r, holders.getOrDefault(r.id(), 0L))).toList());
   }
 

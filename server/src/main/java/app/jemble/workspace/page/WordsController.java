@@ -65,9 +65,7 @@ class WordsController {
   @Noted("Renamed a topic")
   @PutMapping("/topics/{id}")
   TopicsAndPlans renameTopic(@PathVariable long id, @RequestBody WordDraft draft) {
-    String before = all().topics().toString();
-    words.renameTopic(id, draft.name());
-    history.tell("", before, all().topics().toString());
+    history.tell("", words.renameTopic(id, draft.name()), draft.name());
     return all();
   }
 
