@@ -76,6 +76,16 @@ public abstract class ServerTest {
     return List.of();
   }
 
+  /** Mail server and mailbox, as set outside; none: nothing is set there. */
+  protected List<String> mailSettings() {
+    return List.of(
+        "--jemble.smtp.port=" + smtpPort(),
+        "--jemble.imap.host=127.0.0.1",
+        "--jemble.imap.port=" + office.imapPort(),
+        "--jemble.imap.user=" + PostOffice.COMMON_MAILBOX,
+        "--jemble.imap.password=" + PostOffice.COMMON_PASSWORD);
+  }
+
   /** The mail server messages leave through. */
   protected int smtpPort() {
     return office.smtpPort();
@@ -109,6 +119,7 @@ public abstract class ServerTest {
               b -> b.setPrimary(true));
         });
     List<String> settings = new java.util.ArrayList<>(usualSettings());
+    settings.addAll(mailSettings());
     settings.addAll(moreSettings());
     return jemble.run(settings.toArray(String[]::new));
   }
@@ -120,11 +131,6 @@ public abstract class ServerTest {
         "--jemble.public-url=" + publicUrl(),
         "--spring.datasource.url=" + database,
         "--spring.datasource.username=jemble",
-        "--jemble.smtp.port=" + smtpPort(),
-        "--jemble.imap.host=127.0.0.1",
-        "--jemble.imap.port=" + office.imapPort(),
-        "--jemble.imap.user=" + PostOffice.COMMON_MAILBOX,
-        "--jemble.imap.password=" + PostOffice.COMMON_PASSWORD,
         "--jemble.imap.every=1s",
         "--jemble.outbox.poll-every=50ms",
         "--jemble.key=" + KEY,

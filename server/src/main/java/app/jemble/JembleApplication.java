@@ -1,9 +1,9 @@
 package app.jemble;
 
 import app.jemble.carrier.notice.NoticeSettings;
-import app.jemble.carrier.text.TextSettings;
 import app.jemble.inbound.SortMail;
 import app.jemble.settings.JembleSettings;
+import app.jemble.settings.TextSettings;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;

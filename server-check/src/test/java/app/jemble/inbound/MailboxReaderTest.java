@@ -12,6 +12,8 @@ import org.testng.annotations.Test;
 /** What the mail server does not hand over is asked for again, and nothing behind it is lost. */
 public class MailboxReaderTest extends ServerTest {
 
+  private static final String NAME = "post@127.0.0.1";
+
   @Override
   protected int people() {
     return 10;
@@ -36,12 +38,12 @@ public class MailboxReaderTest extends ServerTest {
     MailboxReader reader = application.getBean(MailboxReader.class);
     StubbornFolder inbox = new StubbornFolder(2, mail("late"), mail("late-behind"));
     for (int i = 0; i < 2; i++) {
-      assertThatThrownBy(() -> reader.readNew(inbox, inbox))
+      assertThatThrownBy(() -> reader.readNew(NAME, inbox, inbox))
           .isInstanceOf(MessagingException.class)
           .hasMessageContaining("was not handed over");
       assertThat(taken("late%")).as("the one behind waits for it").isEmpty();
     }
-    reader.readNew(inbox, inbox);
+    reader.readNew(NAME, inbox, inbox);
     assertThat(taken("late%")).containsExactly("late", "late-behind");
   }
 }

@@ -5,9 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jemble.HouseCertificate;
 import app.jemble.LoopbackServer;
 import app.jemble.ServerTest;
-import app.jemble.settings.JembleSettings;
+import app.jemble.core.house.ServiceSetting.Protection;
 import app.jemble.settings.JembleSettings.Imap;
-import app.jemble.settings.JembleSettings.Security;
 import app.jemble.standins.PostOffice;
 import jakarta.mail.Message;
 import jakarta.mail.Session;
@@ -21,7 +20,6 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Properties;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
@@ -54,48 +52,35 @@ public class ProtectedMailboxTest extends ServerTest {
 
   @DataProvider
   public Object[][] protections() {
-    return new Object[][] {{Security.TLS}, {Security.STARTTLS}};
+    return new Object[][] {{Protection.TLS}, {Protection.STARTTLS}};
   }
 
   @Test(dataProvider = "protections")
-  public void theHousesOwnAuthorityIsTrusted(Security security) throws Exception {
+  public void theHousesOwnAuthorityIsTrusted(Protection security) throws Exception {
     String identity = arrives();
     try (LoopbackServer server = new LoopbackServer(client -> guard(client, security))) {
-      reader(server.port(), security, "").read();
+      read(server.port(), security, "");
       assertThat(isRead(identity)).as("the machine knows no such authority").isFalse();
-      reader(server.port(), security, anothers.authority()).read();
+      read(server.port(), security, anothers.authority());
       assertThat(isRead(identity)).as("another's authority").isFalse();
-      reader(server.port(), security, ours.authority()).read();
+      read(server.port(), security, ours.authority());
       assertThat(isRead(identity)).isTrue();
     }
   }
 
-  private MailboxReader reader(int imapPort, Security security, String authority) {
-    Imap imap =
-        new Imap(
-            "localhost",
-            imapPort,
-            PostOffice.COMMON_MAILBOX,
-            PostOffice.COMMON_PASSWORD,
-            security,
-            authority,
-            "",
-            Duration.ofSeconds(1));
-    JembleSettings all = application.getBean(JembleSettings.class);
-    return new MailboxReader(
-        new JembleSettings(
-            all.publicUrl(),
-            all.trustedProxies(),
-            all.secureCookies(),
-            all.house(),
-            all.smtp(),
-            imap,
-            all.outbox(),
-            all.clock()),
-        application.getBean(InboundMapper.class),
-        application.getBean(InboundService.class),
-        application.getBean(PatientReading.class),
-        application.getBean(TransactionTemplate.class));
+  private void read(int imapPort, Protection security, String authority) {
+    application
+        .getBean(MailboxReader.class)
+        .read(
+            new Imap(
+                "localhost",
+                imapPort,
+                PostOffice.COMMON_MAILBOX,
+                PostOffice.COMMON_PASSWORD,
+                security,
+                authority,
+                "",
+                Duration.ofSeconds(1)));
   }
 
   private boolean isRead(String identity) {
@@ -120,9 +105,9 @@ public class ProtectedMailboxTest extends ServerTest {
   }
 
   /** Stands before the far mailbox and protects what is said. */
-  private void guard(Socket client, Security security) throws IOException {
+  private void guard(Socket client, Protection security) throws IOException {
     try (Socket inside = new Socket(InetAddress.getLoopbackAddress(), far.imapPort())) {
-      if (security == Security.STARTTLS) {
+      if (security == Protection.STARTTLS) {
         beginPlain(client);
         line(inside.getInputStream());
       }

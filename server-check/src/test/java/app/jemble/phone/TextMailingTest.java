@@ -376,7 +376,9 @@ public class TextMailingTest extends TextTrial {
   public void theServiceCanBeTried() {
     api.signIn("wilma", "lowen-quay");
     assertThat(api.post("/api/text-service/try", Map.of()).json().get("failed").isNull()).isTrue();
-    assertThat(api.get("/api/text-service").json().get("set").asBoolean()).isTrue();
+    JsonNode service = api.get("/api/services").json().get(2);
+    assertThat(service.get("isSet").asBoolean()).isTrue();
+    assertThat(service.get("setOutside").asString()).isEqualTo("JEMBLE_TEXT_HOST");
     assertThat(api.get("/api/ways").text()).contains("TEXT");
     api.signIn("orla", "lowen-quay");
   }

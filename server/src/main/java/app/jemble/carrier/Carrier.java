@@ -11,6 +11,14 @@ public interface Carrier {
   /** Where it takes them, for people: such as {@code mail.quay.example:587}. */
   String where();
 
+  /**
+   * All that says how it is reached. Where that changes, its lines and workers begin anew; it is
+   * compared, and shown to nobody.
+   */
+  default Object setting() {
+    return "";
+  }
+
   /** How many lines of this process lead there. */
   int lineCount();
 

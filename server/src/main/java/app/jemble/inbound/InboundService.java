@@ -8,9 +8,9 @@ import app.jemble.core.response.ResponseKind;
 import app.jemble.core.response.SortedMail;
 import app.jemble.inbound.InboundMapper.NewMail;
 import app.jemble.inbound.MessageFinder.Match;
+import app.jemble.outside.OutsideServices;
 import app.jemble.response.Answered;
 import app.jemble.response.ResponseService;
-import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.WorkspaceService;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MailDateFormat;
@@ -35,22 +35,25 @@ public class InboundService {
   private final InboundMapper mapper;
   private final ResponseService service;
   private final MessageFinder finder;
+  private final MailTrials trials;
   private final WorkspaceService workspace;
-  private final JembleSettings.Imap settings;
+  private final OutsideServices services;
   private final Clock clock;
 
   InboundService(
       InboundMapper mapper,
       ResponseService service,
       MessageFinder finder,
+      MailTrials trials,
       WorkspaceService workspace,
-      JembleSettings settings,
+      OutsideServices services,
       Clock clock) {
     this.mapper = mapper;
     this.service = service;
     this.finder = finder;
+    this.trials = trials;
     this.workspace = workspace;
-    this.settings = settings.imap();
+    this.services = services;
     this.clock = clock;
   }
 
@@ -72,7 +75,7 @@ public class InboundService {
   void take(ReadMail read) {
     InboundMail mail = read.mail();
     SortedMail sorted = read.sorted();
-    String trusted = settings.trustedServer() == null ? "" : settings.trustedServer().strip();
+    String trusted = services.mailbox().trustedServer().strip();
     List<String> results = mail.headers().getOrDefault("authentication-results", List.of());
     Long mailId =
         mapper.add(
@@ -89,7 +92,7 @@ public class InboundService {
     if (mailId == null) {
       return;
     }
-    if (finder.isOurOwn(mail, sorted)) {
+    if (trials.came(mail.header("message-id"), clock.instant()) || finder.isOurOwn(mail, sorted)) {
       mapper.place(mailId, clock.instant(), null);
       return;
     }

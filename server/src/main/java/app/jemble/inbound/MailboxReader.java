@@ -1,7 +1,7 @@
 package app.jemble.inbound;
 
+import app.jemble.outside.OutsideServices;
 import app.jemble.response.ResponseService;
-import app.jemble.settings.Authority;
 import app.jemble.settings.JembleSettings;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
@@ -11,17 +11,14 @@ import jakarta.mail.Folder;
 import jakarta.mail.FolderClosedException;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
-import jakarta.mail.Session;
 import jakarta.mail.Store;
 import jakarta.mail.StoreClosedException;
 import jakarta.mail.UIDFolder;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
-import java.util.Properties;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
@@ -40,7 +37,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class MailboxReader {
 
   private static final Logger LOG = LoggerFactory.getLogger(MailboxReader.class);
-  private static final String INBOX = "INBOX";
+  static final String INBOX = "INBOX";
 
   /** Mail servers commonly take no more than 25 MB; of larger ones only the size is looked at. */
   private static final int MOST_OCTETS = 40 * 1024 * 1024;
@@ -48,7 +45,7 @@ class MailboxReader {
   /** How often a mail is asked for that the server does not hand over. */
   private static final int TRIES = 3;
 
-  private final JembleSettings.Imap settings;
+  private final OutsideServices services;
   private final InboundMapper mapper;
   private final InboundService inbound;
   private final PatientReading reading;
@@ -58,12 +55,12 @@ class MailboxReader {
   private final Map<Long, Integer> tries = new HashMap<>();
 
   MailboxReader(
-      JembleSettings settings,
+      OutsideServices services,
       InboundMapper mapper,
       InboundService inbound,
       PatientReading reading,
       TransactionTemplate transaction) {
-    this.settings = settings.imap();
+    this.services = services;
     this.mapper = mapper;
     this.inbound = inbound;
     this.reading = reading;
@@ -72,20 +69,26 @@ class MailboxReader {
 
   /** Reads all that is new; trouble with the mail server is logged and tried again later. */
   void read() {
+    read(services.mailbox());
+  }
+
+  void read(JembleSettings.Imap settings) {
     if (!settings.isOn()) {
       return;
     }
-    try (Store store = connect();
+    try (Store store = MailboxConnection.open(settings);
         Folder inbox = store.getFolder(INBOX)) {
       inbox.open(Folder.READ_ONLY);
-      readNew(inbox, (UIDFolder) inbox);
+      readNew(settings.user() + "@" + settings.host(), inbox, (UIDFolder) inbox);
     } catch (MessagingException unreachable) {
       LOG.warn("The mailbox cannot be read: {}", unreachable.getMessage());
     }
   }
 
-  void readNew(Folder inbox, UIDFolder uids) throws MessagingException {
-    String name = settings.user() + "@" + settings.host();
+  /**
+   * @param name by which it is known how far the mailbox was read
+   */
+  void readNew(String name, Folder inbox, UIDFolder uids) throws MessagingException {
     mapper.know(name);
     long validity = uids.getUIDValidity();
     InboundMapper.ReadTo readTo = transaction.execute(t -> mapper.readTo(name));
@@ -173,28 +176,6 @@ class MailboxReader {
           act.run();
           mapper.advance(place.mailbox(), place.validity(), place.uid());
         });
-  }
-
-  private Store connect() throws MessagingException {
-    boolean tls = settings.security() == JembleSettings.Security.TLS;
-    String protocol = tls ? "imaps" : "imap";
-    Properties p = new Properties();
-    p.put("mail." + protocol + ".connectiontimeout", "10000");
-    p.put("mail." + protocol + ".timeout", "30000");
-    p.put("mail." + protocol + ".peek", "true");
-    p.put("mail." + protocol + ".ssl.checkserveridentity", "true");
-    if (settings.security() == JembleSettings.Security.STARTTLS) {
-      p.put("mail.imap.starttls.enable", "true");
-      p.put("mail.imap.starttls.required", "true");
-    }
-    if (settings.authority() != null && !settings.authority().isBlank()) {
-      p.put(
-          "mail." + protocol + ".ssl.socketFactory",
-          Authority.vouchedFor(Path.of(settings.authority())));
-    }
-    Store store = Session.getInstance(p).getStore(protocol);
-    store.connect(settings.host(), settings.port(), settings.user(), settings.password());
-    return store;
   }
 
   /** Looks into the mailbox again and again. */

@@ -1,11 +1,11 @@
 package app.jemble.message;
 
-import app.jemble.carrier.text.TextSettings;
 import app.jemble.cause.Cause;
 import app.jemble.cause.Wordings;
 import app.jemble.core.message.PaperWording;
 import app.jemble.document.DocumentsOfLetters;
 import app.jemble.message.Letter.BesideMail;
+import app.jemble.outside.OutsideServices;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -14,12 +14,12 @@ import org.springframework.stereotype.Component;
 class BesideMailWords {
 
   private final Wordings wordings;
-  private final TextSettings texts;
+  private final OutsideServices services;
   private final DocumentsOfLetters documents;
 
-  BesideMailWords(Wordings wordings, TextSettings texts, DocumentsOfLetters documents) {
+  BesideMailWords(Wordings wordings, OutsideServices services, DocumentsOfLetters documents) {
     this.wordings = wordings;
-    this.texts = texts;
+    this.services = services;
     this.documents = documents;
   }
 
@@ -28,7 +28,7 @@ class BesideMailWords {
     return new BesideMail(
         cause.ways(),
         wordings.text(cause),
-        texts.sender(),
+        services.textService().sender(),
         wordings.notice(cause),
         paper,
         paper.usesDocument()

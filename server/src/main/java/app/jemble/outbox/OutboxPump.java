@@ -9,9 +9,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -23,7 +23,9 @@ import org.springframework.stereotype.Component;
 @Component
 class OutboxPump {
 
+  private static final Logger LOG = LoggerFactory.getLogger(OutboxPump.class);
   private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(2);
+  private static final Duration PATIENCE = Duration.ofSeconds(20);
 
   private final Carriers carriers;
   private final Departures departures;
@@ -35,7 +37,7 @@ class OutboxPump {
   private final JembleSettings.Outbox settings;
   private final Clock clock;
   private final CountDownLatch stopping = new CountDownLatch(1);
-  private final List<Lines> lines = new ArrayList<>();
+  private final List<OutboxCrew> crews = new ArrayList<>();
   private final List<Thread> threads = new ArrayList<>();
 
   OutboxPump(
@@ -61,69 +63,66 @@ class OutboxPump {
 
   @EventListener(ApplicationReadyEvent.class)
   void start() {
-    start("outbox-abandoned", this::lookAfterAbandoned);
-    carriers.all().forEach(this::start);
+    carriers
+        .all()
+        .forEach(carrier -> crews.add(new OutboxCrew(carrier, (s, l) -> tools(carrier, s, l))));
+    start("outbox-abandoned", abandoned::look);
+    crews.forEach(OutboxCrew::start);
+    start("outbox-settings", this::keepToSettings);
   }
 
-  private void start(Carrier carrier) {
-    Lines ofCarrier = carrier.lines();
-    lines.add(ofCarrier);
-    OutboxWorker.Tools tools =
-        new OutboxWorker.Tools(
-            carrier,
-            ofCarrier,
-            departures,
-            guards,
-            due,
-            health,
-            settings,
-            journals.folder(),
-            clock);
-    String name = "outbox-" + carrier.channel().name().toLowerCase(Locale.ROOT) + "-";
-    for (int i = 0; i < carrier.workersALine() * carrier.lineCount(); i++) {
-      start(name + i, () -> work(tools));
-    }
+  private OutboxWorker.Tools tools(Carrier carrier, Object setting, Lines lines) {
+    return new OutboxWorker.Tools(
+        carrier,
+        setting,
+        lines,
+        departures,
+        guards,
+        due,
+        health,
+        settings,
+        journals.folder(),
+        clock);
   }
 
-  private void start(String name, Runnable work) {
-    Thread thread = new Thread(work, name);
+  /** Looks again and again until the house stops. */
+  private void start(String name, Runnable look) {
+    Thread thread =
+        new Thread(
+            () -> {
+              boolean goingOn = true;
+              while (goingOn) {
+                look.run();
+                goingOn = !OutboxCrew.pauses(stopping, BETWEEN_LOOKS);
+              }
+            },
+            name);
     threads.add(thread);
     thread.start();
+  }
+
+  private void keepToSettings() {
+    try {
+      for (OutboxCrew crew : crews) {
+        crew.keepToSetting();
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    } catch (RuntimeException away) {
+      // The database may be away; what is set is asked again in a moment.
+      LOG.debug("The settings of the ways out could not be read.", away);
+    }
   }
 
   @PreDestroy
   void stop() throws InterruptedException {
     stopping.countDown();
+    crews.forEach(OutboxCrew::askToStop);
     for (Thread thread : threads) {
-      thread.join(TimeUnit.SECONDS.toMillis(20));
+      thread.join(PATIENCE.toMillis());
     }
-    lines.forEach(Lines::close);
-  }
-
-  private void work(OutboxWorker.Tools tools) {
-    try (OutboxWorker worker = new OutboxWorker(tools, () -> stopping.getCount() == 0)) {
-      boolean goingOn = true;
-      while (goingOn) {
-        goingOn = !pauses(worker.turn());
-      }
-    }
-  }
-
-  private void lookAfterAbandoned() {
-    boolean goingOn = true;
-    while (goingOn) {
-      abandoned.look();
-      goingOn = !pauses(BETWEEN_LOOKS);
-    }
-  }
-
-  /** Waits; true when the pump is to stop. */
-  private boolean pauses(Duration wait) {
-    try {
-      return stopping.await(wait.toMillis(), TimeUnit.MILLISECONDS);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      return true;
+    for (OutboxCrew crew : crews) {
+      crew.end();
     }
   }
 }

@@ -34,6 +34,7 @@ final class OutboxWorker implements AutoCloseable {
 
   private final String name = UUID.randomUUID().toString();
   private final Carrier carrier;
+  private final Object setting;
   private final Lines lines;
   private final Departures departures;
   private final DepartureGuards guards;
@@ -54,10 +55,12 @@ final class OutboxWorker implements AutoCloseable {
   /**
    * What a worker works with.
    *
+   * @param setting that of the carrier when the lines were made
    * @param lines those of this process to the carrier
    */
   record Tools(
       Carrier carrier,
+      Object setting,
       Lines lines,
       Departures departures,
       DepartureGuards guards,
@@ -69,6 +72,7 @@ final class OutboxWorker implements AutoCloseable {
 
   OutboxWorker(Tools tools, BooleanSupplier stopping) {
     this.carrier = tools.carrier();
+    this.setting = tools.setting();
     this.lines = tools.lines();
     this.departures = tools.departures();
     this.guards = tools.guards();
@@ -94,6 +98,10 @@ final class OutboxWorker implements AutoCloseable {
   Duration turn() {
     try {
       settle();
+      if (!carrier.setting().equals(setting)) {
+        // Others take their place, who go the new way.
+        return settings.pollEvery();
+      }
       if (!lines.isOpen()) {
         Duration wait = connectIfNeeded();
         if (!wait.isZero()) {

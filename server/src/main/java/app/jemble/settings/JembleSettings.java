@@ -1,5 +1,6 @@
 package app.jemble.settings;
 
+import app.jemble.core.house.ServiceSetting.Protection;
 import java.time.Duration;
 import java.time.Instant;
 import org.springframework.boot.context.properties.ConfigurationProperties;
@@ -53,30 +54,25 @@ public record JembleSettings(
       String plans,
       String topics) {}
 
-  /** Whether a connection to a mail server is protected. */
-  public enum Security {
-    /** no protection: loopback and trusted networks only */
-    NONE,
-    /** begins plain and must turn to TLS (RFC 3207) */
-    STARTTLS,
-    /** TLS from the first octet (RFC 8314) */
-    TLS
-  }
-
   /**
+   * @param host empty, with no port either, where nothing is set outside
    * @param user empty when the server asks for none
    * @param connections how many are kept open by one process, at least 1
-   * @param authority a file of certificates (PEM) of those who vouch for the server, such as the
-   *     house's own authority; empty when the machine knows them
+   * @param authority certificates (PEM) of those who vouch for the server, such as the house's own
+   *     authority, or the file they stand in; empty when the machine knows them
    */
   public record Smtp(
       String host,
       int port,
       String user,
       String password,
-      Security security,
+      Protection security,
       int connections,
       String authority) {
+    public boolean isSet() {
+      return !host.isBlank() || port > 0;
+    }
+
     @Override
     public String toString() {
       return "smtp " + host + ":" + port + " " + security + " as " + user;
@@ -85,8 +81,7 @@ public record JembleSettings(
 
   /**
    * @param host empty switches reading off
-   * @param authority a file of certificates (PEM) of those who vouch for the server; empty when the
-   *     machine knows them
+   * @param authority as of the mail server
    * @param trustedServer the name by which the house's mail server signs what it found out about
    *     senders (authserv-id of RFC 8601); empty believes nobody
    * @param every how long to wait between two looks
@@ -96,7 +91,7 @@ public record JembleSettings(
       int port,
       String user,
       String password,
-      Security security,
+      Protection security,
       String authority,
       String trustedServer,
       Duration every) {

@@ -8,21 +8,12 @@ import java.util.IllformedLocaleException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Pattern;
 
 /** What is right for each of the {@link HouseFacts}. */
 public final class HouseRule {
 
   private static final int LONGEST = 200;
   private static final int LONGEST_HOLD = 3600;
-
-  /** Letters, digits and hyphens (RFC 1123, section 2.1), parted by dots. */
-  private static final Pattern DOMAIN =
-      Pattern.compile(
-          "[a-z0-9]([a-z0-9-]{0,61}[a-z0-9])?(\\.[a-z0-9]([a-z0-9-]{0,61}[a-z0-9])?)*",
-          Pattern.CASE_INSENSITIVE);
-
-  private static final int LONGEST_DOMAIN = 253;
 
   private HouseRule() {}
 
@@ -46,7 +37,11 @@ public final class HouseRule {
     check(faults, "address", isLine(facts.address()), line);
     check(faults, "zone", isZone(facts.zone()), "a zone such as Europe/London");
     check(faults, "language", isLanguage(facts.language()), "a language such as en-GB");
-    check(faults, "mailDomain", isDomain(facts.mailDomain()), "a domain such as quay.example");
+    check(
+        faults,
+        "mailDomain",
+        DomainName.isOne(facts.mailDomain()),
+        "a domain such as quay.example");
     boolean isEmail = facts.email() == null || EmailAddress.isValid(facts.email());
     check(faults, "email", isEmail, "an e-mail address");
     boolean isHold = facts.holdSeconds() >= 0 && facts.holdSeconds() <= LONGEST_HOLD;
@@ -60,7 +55,7 @@ public final class HouseRule {
     }
   }
 
-  private static boolean isLine(String said) {
+  static boolean isLine(String said) {
     return said != null
         && said.length() <= LONGEST
         && said.chars().noneMatch(Character::isISOControl);
@@ -81,9 +76,5 @@ public final class HouseRule {
     } catch (IllformedLocaleException none) {
       return false;
     }
-  }
-
-  private static boolean isDomain(String domain) {
-    return domain != null && domain.length() <= LONGEST_DOMAIN && DOMAIN.matcher(domain).matches();
   }
 }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.HouseCertificate;
 import app.jemble.carrier.HandoverResult;
-import app.jemble.settings.JembleSettings.Security;
+import app.jemble.core.house.ServiceSetting.Protection;
 import app.jemble.settings.JembleSettings.Smtp;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -26,7 +26,7 @@ public class MailConnectionTest {
     certificate = HouseCertificate.make();
   }
 
-  private static Smtp settings(int port, Security security, String authority) {
+  private static Smtp settings(int port, Protection security, String authority) {
     return new Smtp("localhost", port, "", "", security, 1, authority);
   }
 
@@ -37,23 +37,23 @@ public class MailConnectionTest {
   @DataProvider
   public Object[][] ways() {
     return new Object[][] {
-      {Security.NONE, true},
-      {Security.NONE, false},
-      {Security.STARTTLS, true},
-      {Security.STARTTLS, false},
-      {Security.TLS, true},
-      {Security.TLS, false},
+      {Protection.NONE, true},
+      {Protection.NONE, false},
+      {Protection.STARTTLS, true},
+      {Protection.STARTTLS, false},
+      {Protection.TLS, true},
+      {Protection.TLS, false},
     };
   }
 
   @Test(dataProvider = "ways")
-  public void whatIsGivenIsWhatArrives(Security security, boolean groups) throws IOException {
+  public void whatIsGivenIsWhatArrives(Protection security, boolean groups) throws IOException {
     try (HouseMailServer server =
-            new HouseMailServer(certificate.sockets(), security == Security.TLS, groups);
+            new HouseMailServer(certificate.sockets(), security == Protection.TLS, groups);
         MailConnection connection =
             new MailConnection(settings(server.port(), security, certificate.authority()))) {
       server.temper =
-          security == Security.NONE
+          security == Protection.NONE
               ? HouseMailServer.Temper.FINE
               : HouseMailServer.Temper.WANTS_PROTECTION;
       assertThat(connection.send(octets(TEXT), ANN, BEA, () -> {}))
@@ -71,7 +71,7 @@ public class MailConnectionTest {
   public void aServerThatNobodyVouchesForGetsNothing() throws IOException {
     try (HouseMailServer server = new HouseMailServer(certificate.sockets(), false, true);
         MailConnection connection =
-            new MailConnection(settings(server.port(), Security.STARTTLS, ""))) {
+            new MailConnection(settings(server.port(), Protection.STARTTLS, ""))) {
       HandoverResult result = connection.send(octets(TEXT), ANN);
       assertThat(result).isInstanceOf(HandoverResult.Unreachable.class);
       assertThat(server.texts()).isEmpty();
@@ -82,7 +82,7 @@ public class MailConnectionTest {
   public void oneAddressRefusedDoesNotSpoilTheNext() throws IOException {
     try (RudeMailServer server = new RudeMailServer();
         MailConnection connection =
-            new MailConnection(settings(server.port(), Security.NONE, ""))) {
+            new MailConnection(settings(server.port(), Protection.NONE, ""))) {
       assertThat(connection.send(octets(TEXT), new Envelope("a@b.example", "refuse@c.example")))
           .isInstanceOf(HandoverResult.Refused.class);
       assertThat(connection.send(octets(TEXT), ANN)).isEqualTo(new HandoverResult.Accepted());
@@ -94,7 +94,7 @@ public class MailConnectionTest {
   public void anAddressInAnotherAlphabetNeedsAServerThatTakesIt() throws IOException {
     try (HouseMailServer server = new HouseMailServer(null, false, true);
         MailConnection connection =
-            new MailConnection(settings(server.port(), Security.NONE, ""))) {
+            new MailConnection(settings(server.port(), Protection.NONE, ""))) {
       assertThat(
               connection.send(octets(TEXT), new Envelope("a@b.example", "мария@c.example")).words())
           .contains("RFC 6531");
@@ -107,7 +107,7 @@ public class MailConnectionTest {
   @Test
   public void theCertificatesMustBeReadable() {
     try (MailConnection connection =
-        new MailConnection(settings(1, Security.TLS, "/no/such/file"))) {
+        new MailConnection(settings(1, Protection.TLS, "/no/such/file"))) {
       assertThat(connection.send(octets(TEXT), ANN).words()).contains("/no/such/file");
     }
   }

@@ -3,8 +3,7 @@ package app.jemble.carrier.mail;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.LoopbackServer;
-import app.jemble.carrier.mail.MailServerCheck.Step;
-import app.jemble.settings.JembleSettings.Security;
+import app.jemble.core.house.ServiceSetting.Protection;
 import app.jemble.settings.JembleSettings.Smtp;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -49,7 +48,7 @@ public class MailServerCheckTest {
     out.flush();
   }
 
-  private static Smtp settings(int port, String user, Security security) {
+  private static Smtp settings(int port, String user, Protection security) {
     return new Smtp("127.0.0.1", port, user, user.isEmpty() ? "" : "wrong", security, 1, "");
   }
 
@@ -61,17 +60,17 @@ public class MailServerCheckTest {
             "EHLO", "250-quay.test\r\n250 AUTH PLAIN",
             "AUTH", "535 5.7.8 wrong user or password");
     return new Object[][] {
-      {new Manners(GREETING, Map.of()), "", Security.NONE, null, ""},
-      {new Manners("421 4.3.2 closing", Map.of()), "", Security.NONE, Step.GREETING, "421"},
-      {new Manners("hello", Map.of()), "", Security.NONE, Step.GREETING, "hello"},
-      {new Manners(GREETING, signsIn), "", Security.STARTTLS, Step.PROTECTION, "STARTTLS"},
-      {new Manners(GREETING, Map.of()), "", Security.TLS, Step.PROTECTION, "SSL"},
-      {new Manners(GREETING, refuses), "orla", Security.NONE, Step.SIGN_IN, "5.7.8"},
+      {new Manners(GREETING, Map.of()), "", Protection.NONE, null, ""},
+      {new Manners("421 4.3.2 closing", Map.of()), "", Protection.NONE, MailStep.GREETING, "421"},
+      {new Manners("hello", Map.of()), "", Protection.NONE, MailStep.GREETING, "hello"},
+      {new Manners(GREETING, signsIn), "", Protection.STARTTLS, MailStep.PROTECTION, "STARTTLS"},
+      {new Manners(GREETING, Map.of()), "", Protection.TLS, MailStep.PROTECTION, "SSL"},
+      {new Manners(GREETING, refuses), "orla", Protection.NONE, MailStep.SIGN_IN, "5.7.8"},
       {
         new Manners(GREETING, Map.of("NOOP", "", "RSET", "")),
         "",
-        Security.NONE,
-        Step.READY,
+        Protection.NONE,
+        MailStep.READY,
         "broke"
       },
     };
@@ -79,7 +78,7 @@ public class MailServerCheckTest {
 
   @Test(dataProvider = "servers")
   public void theStepThatFailsIsNamed(
-      Manners manners, String user, Security security, Step failed, String words)
+      Manners manners, String user, Protection security, MailStep failed, String words)
       throws IOException {
     try (LoopbackServer server = new LoopbackServer(client -> talk(client, manners))) {
       MailServerCheck.Result result =
@@ -95,7 +94,7 @@ public class MailServerCheckTest {
     try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
       port = free.getLocalPort();
     }
-    MailServerCheck.Result result = MailServerCheck.check(settings(port, "", Security.NONE));
-    assertThat(result.failed()).isEqualTo(Step.REACH);
+    MailServerCheck.Result result = MailServerCheck.check(settings(port, "", Protection.NONE));
+    assertThat(result.failed()).isEqualTo(MailStep.REACH);
   }
 }

@@ -9,6 +9,7 @@ import app.jemble.carrier.Parcel;
 import app.jemble.carrier.UnreachableException;
 import app.jemble.core.text.ReceiptState;
 import app.jemble.core.text.TextParts;
+import app.jemble.settings.TextSettings;
 import app.jemble.standins.text.Fault;
 import app.jemble.standins.text.MessageCentre;
 import java.nio.charset.StandardCharsets;

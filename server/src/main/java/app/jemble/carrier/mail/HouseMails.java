@@ -61,10 +61,36 @@ public class HouseMails {
    * @return false when it did not leave and should be tried again
    */
   public boolean send(String id, Mailbox from, Mailbox to, String subject, Letter letter) {
-    HandoverResult result = handover.sendOnce(message(id, from, to, subject, letter));
+    HandoverResult result = hand(id, from, to, subject, letter);
     return !(result instanceof HandoverResult.Unreachable
         || result instanceof HandoverResult.NotTried
         || result instanceof HandoverResult.PutOff);
+  }
+
+  /** The same, and what the mail server said. */
+  public HandoverResult hand(String id, Mailbox from, Mailbox to, String subject, Letter letter) {
+    return handover.sendOnce(message(id, from, to, subject, letter));
+  }
+
+  /** The Message-ID that the mail of an id has. */
+  public String identity(String id) {
+    return "<" + token(id) + "@" + workspace.current().returnDomain() + ">";
+  }
+
+  /** Where it comes back to when it cannot be delivered. */
+  public String returnAddress(String id) {
+    return "return+" + token(id) + "@" + workspace.current().returnDomain();
+  }
+
+  private String token(String id) {
+    return PublicToken.named(id, workspace.secret());
+  }
+
+  /** A letter of a sentence alone. */
+  public static Letter plain(String words) {
+    return new Letter(
+        "<!DOCTYPE html><html><body><p>" + HtmlUtils.htmlEscape(words) + "</p></body></html>\n",
+        words + "\n");
   }
 
   private Letter letter(Words words) {
@@ -82,9 +108,8 @@ public class HouseMails {
   private OutgoingMessage message(
       String id, Mailbox from, Mailbox to, String subject, Letter letter) {
     Workspace house = workspace.current();
-    String token = PublicToken.named(id, workspace.secret());
     return new OutgoingMessage(
-        "<" + token + "@" + house.returnDomain() + ">",
+        identity(id),
         clock.instant(),
         house.houseEmail() == null ? from : new Mailbox(house.name(), house.houseEmail()),
         Optional.empty(),
@@ -97,7 +122,7 @@ public class HouseMails {
         ThreadPlace.NEW,
         List.of(),
         Optional.empty(),
-        "return+" + token + "@" + house.returnDomain(),
+        returnAddress(id),
         true);
   }
 }

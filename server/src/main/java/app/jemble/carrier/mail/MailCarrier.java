@@ -7,6 +7,7 @@ import app.jemble.carrier.Parcel;
 import app.jemble.core.message.Outgoing;
 import app.jemble.core.message.OutgoingMessage;
 import app.jemble.core.reach.Channel;
+import app.jemble.outside.OutsideServices;
 import app.jemble.settings.JembleSettings;
 import org.springframework.stereotype.Service;
 
@@ -14,10 +15,10 @@ import org.springframework.stereotype.Service;
 @Service
 public class MailCarrier implements Carrier {
 
-  private final JembleSettings.Smtp settings;
+  private final OutsideServices services;
 
-  MailCarrier(JembleSettings settings) {
-    this.settings = settings.smtp();
+  MailCarrier(OutsideServices services) {
+    this.services = services;
   }
 
   @Override
@@ -27,17 +28,23 @@ public class MailCarrier implements Carrier {
 
   @Override
   public String where() {
-    return settings.host() + ":" + settings.port();
+    JembleSettings.Smtp server = services.mailServer();
+    return server.host() + ":" + server.port();
+  }
+
+  @Override
+  public Object setting() {
+    return services.mailServer();
   }
 
   @Override
   public int lineCount() {
-    return settings.connections();
+    return services.mailServer().connections();
   }
 
   @Override
   public Lines lines() {
-    return new MailConnections(settings);
+    return new MailConnections(services.mailServer());
   }
 
   @Override
@@ -53,7 +60,7 @@ public class MailCarrier implements Carrier {
 
   /** Sends one mail by itself, outside the outbox, such as a copy to oneself. */
   public HandoverResult sendOnce(OutgoingMessage mail) {
-    try (MailConnection connection = new MailConnection(settings)) {
+    try (MailConnection connection = new MailConnection(services.mailServer())) {
       return connection.send(parcel(mail, write(mail)), null, () -> {});
     }
   }

@@ -65,7 +65,7 @@ final class MailConnection implements Line, AutoCloseable {
     try {
       connect();
     } catch (MessagingException unreachable) {
-      return new HandoverResult.Unreachable(words(unreachable));
+      return new HandoverResult.Unreachable(MailStep.words(unreachable));
     }
     if (envelope.needsAllAlphabets() && !talk.takesAllAlphabets()) {
       return new HandoverResult.Refused(
@@ -87,8 +87,8 @@ final class MailConnection implements Line, AutoCloseable {
     } catch (MessagingException broken) {
       close();
       return given
-          ? new HandoverResult.InDoubt("the mail server gave no answer: " + words(broken))
-          : new HandoverResult.NotTried("the mail server broke off: " + words(broken));
+          ? new HandoverResult.InDoubt("the mail server gave no answer: " + MailStep.words(broken))
+          : new HandoverResult.NotTried("the mail server broke off: " + MailStep.words(broken));
     } catch (RuntimeException notBegun) {
       close();
       throw notBegun;
@@ -201,17 +201,6 @@ final class MailConnection implements Line, AutoCloseable {
   /** Whether the server still answers (NOOP). */
   boolean isReady() {
     return talk.isConnected();
-  }
-
-  /** The innermost thing that was said of a failure, on one line. */
-  public static String words(Exception failed) {
-    Exception last = failed;
-    while (last instanceof MessagingException m && m.getNextException() != null) {
-      last = m.getNextException();
-    }
-    String message =
-        last.getMessage() == null ? last.getClass().getSimpleName() : last.getMessage();
-    return message.strip().replaceAll("\\s+", " ");
   }
 
   @Override

@@ -56,7 +56,7 @@ final class MailConnections implements Lines {
       try {
         connection.connect();
       } catch (MessagingException unreachable) {
-        throw new UnreachableException(MailConnection.words(unreachable));
+        throw new UnreachableException(MailStep.words(unreachable));
       } finally {
         free.add(connection);
       }

@@ -1,7 +1,7 @@
 package app.jemble.carrier.mail;
 
+import app.jemble.core.house.ServiceSetting.Protection;
 import app.jemble.settings.JembleSettings;
-import app.jemble.settings.JembleSettings.Security;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
 import jakarta.mail.URLName;
@@ -54,13 +54,13 @@ final class SmtpTalk extends SMTPTransport {
         Session.getInstance(properties(settings, sockets)),
         new URLName(scheme(settings), null, -1, null, null, null),
         scheme(settings),
-        settings.security() == Security.TLS);
+        settings.security() == Protection.TLS);
     this.settings = settings;
     this.sockets = sockets;
   }
 
   private static String scheme(JembleSettings.Smtp settings) {
-    return settings.security() == Security.TLS ? "smtps" : "smtp";
+    return settings.security() == Protection.TLS ? "smtps" : "smtp";
   }
 
   private static Properties properties(JembleSettings.Smtp settings, TalkSockets sockets) {
@@ -70,7 +70,7 @@ final class SmtpTalk extends SMTPTransport {
     p.put(protocol + "timeout", String.valueOf(ANSWER_MILLIS));
     p.put(protocol + "ssl.checkserveridentity", "true");
     p.put(protocol + "quitwait", "false");
-    if (settings.security() == Security.STARTTLS) {
+    if (settings.security() == Protection.STARTTLS) {
       p.put(protocol + "starttls.enable", "true");
       p.put(protocol + "starttls.required", "true");
     }

@@ -4,7 +4,6 @@ import app.jemble.settings.Authority;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.Socket;
-import java.nio.file.Path;
 import javax.net.SocketFactory;
 import javax.net.ssl.SSLSocketFactory;
 import org.eclipse.angus.mail.util.WriteTimeoutSocket;
@@ -20,7 +19,8 @@ final class TalkSockets {
   private Socket last;
 
   /**
-   * @param authority a file of certificates of those who vouch for the server, or empty
+   * @param authority certificates of those who vouch for the server, or the file they stand in, or
+   *     empty
    */
   TalkSockets(int writeMillis, String authority) {
     this.writeMillis = writeMillis;
@@ -47,7 +47,7 @@ final class TalkSockets {
     return new Protected(
         authority.isBlank()
             ? (SSLSocketFactory) SSLSocketFactory.getDefault()
-            : Authority.vouchedFor(Path.of(authority)));
+            : Authority.vouchedFor(authority));
   }
 
   /** The library asks for unconnected sockets alone, and connects them in its own time. */

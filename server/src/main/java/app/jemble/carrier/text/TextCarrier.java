@@ -8,6 +8,8 @@ import app.jemble.carrier.UnreachableException;
 import app.jemble.core.message.Outgoing;
 import app.jemble.core.message.OutgoingText;
 import app.jemble.core.reach.Channel;
+import app.jemble.outside.OutsideServices;
+import app.jemble.settings.TextSettings;
 import java.nio.charset.StandardCharsets;
 import org.springframework.stereotype.Service;
 
@@ -15,12 +17,15 @@ import org.springframework.stereotype.Service;
 @Service
 public class TextCarrier implements Carrier {
 
-  private final TextSettings settings;
-  private final TextSession session;
+  private final OutsideServices services;
+  private final TextArrivals arrivals;
 
-  TextCarrier(TextSettings settings, TextArrivals arrivals) {
-    this.settings = settings;
-    this.session = new TextSession(settings, arrivals);
+  /** That of the lines there are now; null before there are any. */
+  private volatile TextSession session;
+
+  TextCarrier(OutsideServices services, TextArrivals arrivals) {
+    this.services = services;
+    this.arrivals = arrivals;
   }
 
   @Override
@@ -30,23 +35,33 @@ public class TextCarrier implements Carrier {
 
   @Override
   public String where() {
-    return settings.host() + ":" + settings.port();
+    TextSettings service = services.textService();
+    return service.host() + ":" + service.port();
+  }
+
+  @Override
+  public Object setting() {
+    return services.textService();
   }
 
   @Override
   public int lineCount() {
-    return settings.isOn() ? settings.window() : 0;
+    TextSettings service = services.textService();
+    return service.isOn() ? service.window() : 0;
   }
 
   @Override
   public Lines lines() {
-    return new TextLines(session, settings);
+    TextSettings service = services.textService();
+    session = new TextSession(service, arrivals);
+    return new TextLines(session, service);
   }
 
   /** Makes sure that what comes back can come, where the house has a text service. */
   void listen() throws UnreachableException {
-    if (settings.isOn()) {
-      session.open();
+    TextSession now = session;
+    if (now != null && services.textService().isOn()) {
+      now.open();
     }
   }
 
@@ -57,7 +72,10 @@ public class TextCarrier implements Carrier {
    */
   public HandoverResult sendOnce(String to, String words) {
     byte[] octets = words.getBytes(StandardCharsets.UTF_8);
-    return session.submit(new Parcel(octets, settings.sender(), to), () -> {});
+    TextSession now = session;
+    return now == null
+        ? new HandoverResult.NotTried("the house begins only now")
+        : now.submit(new Parcel(octets, services.textService().sender(), to), () -> {});
   }
 
   /** What is kept and handed over is the text itself, in UTF-8. */

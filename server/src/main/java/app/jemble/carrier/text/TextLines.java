@@ -4,6 +4,7 @@ import app.jemble.carrier.FreeLines;
 import app.jemble.carrier.Line;
 import app.jemble.carrier.Lines;
 import app.jemble.carrier.UnreachableException;
+import app.jemble.settings.TextSettings;
 
 /** The window of this process: so many texts can await their answer at once, all on one session. */
 final class TextLines implements Lines {

@@ -2,6 +2,9 @@ package app.jemble.carrier.text;
 
 import app.jemble.carrier.UnreachableException;
 import app.jemble.carrier.text.TextServiceController.TextServiceTried;
+import app.jemble.core.house.ServiceRule;
+import app.jemble.outside.OutsideServices;
+import app.jemble.settings.TextSettings;
 import java.io.IOException;
 import java.net.InetSocketAddress;
 import java.net.Socket;
@@ -12,9 +15,6 @@ import org.springframework.stereotype.Component;
 class TextServiceCheck {
 
   private static final int PATIENCE_MILLIS = 5_000;
-
-  /** The longest name that texts can come from (3GPP TS 23.040, 9.1.2.5). */
-  private static final String SENDER = "\\+[1-9]\\d{1,14}|[A-Za-z0-9 ]{1,11}";
 
   /** The steps on the way, in order. */
   enum Step {
@@ -28,19 +28,20 @@ class TextServiceCheck {
     SIGN_IN
   }
 
-  private final TextSettings settings;
+  private final OutsideServices services;
   private final TextArrivals arrivals;
 
-  TextServiceCheck(TextSettings settings, TextArrivals arrivals) {
-    this.settings = settings;
+  TextServiceCheck(OutsideServices services, TextArrivals arrivals) {
+    this.services = services;
     this.arrivals = arrivals;
   }
 
   TextServiceTried check() {
+    TextSettings settings = services.textService();
     if (!settings.isOn()) {
       return new TextServiceTried(Step.SET, "no text service is set");
     }
-    if (!settings.sender().matches(SENDER)) {
+    if (!ServiceRule.isSender(settings.sender())) {
       return new TextServiceTried(
           Step.SENDER, "a sender is a number such as +447700900000, or at most 11 letters");
     }

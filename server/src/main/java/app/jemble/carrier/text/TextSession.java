@@ -4,6 +4,7 @@ import app.jemble.carrier.HandoverResult;
 import app.jemble.carrier.Parcel;
 import app.jemble.carrier.UnreachableException;
 import app.jemble.core.text.TextParts;
+import app.jemble.settings.TextSettings;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -54,6 +55,9 @@ final class TextSession implements AutoCloseable {
 
   private volatile SMPPSession session;
 
+  /** It is not opened again: another, with other settings, is in its place. */
+  private boolean ended;
+
   TextSession(TextSettings settings, TextArrivals arrivals) {
     this.settings = settings;
     this.arrivals = arrivals;
@@ -65,7 +69,10 @@ final class TextSession implements AutoCloseable {
     if (isOpen()) {
       return;
     }
-    close();
+    if (ended) {
+      throw new UnreachableException("the text service is set anew");
+    }
+    letGo();
     SMPPSession fresh = new SMPPSession(settings.secure() ? secured() : plain());
     fresh.setEnquireLinkTimer((int) BETWEEN_SIGNS_OF_LIFE.toMillis());
     fresh.setTransactionTimer(ANSWER_LIMIT.toMillis());
@@ -170,6 +177,11 @@ final class TextSession implements AutoCloseable {
 
   @Override
   public synchronized void close() {
+    ended = true;
+    letGo();
+  }
+
+  private void letGo() {
     SMPPSession now = session;
     session = null;
     if (now != null) {

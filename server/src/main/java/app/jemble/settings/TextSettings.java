@@ -1,4 +1,4 @@
-package app.jemble.carrier.text;
+package app.jemble.settings;
 
 import org.springframework.boot.context.properties.ConfigurationProperties;
 

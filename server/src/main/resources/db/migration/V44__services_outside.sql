@@ -1,0 +1,29 @@
+-- Services outside that the house uses, as set on its screens. An empty host: none is set there.
+create table outside_service (
+  kind           text primary key check (kind in ('MAIL_SERVER', 'MAILBOX', 'TEXT_SERVICE')),
+  host           text not null,
+  port           integer not null,
+  protection     text not null check (protection in ('NONE', 'STARTTLS', 'TLS')),
+  user_name      text not null,
+  -- sealed with the house's key; null for none
+  password       bytea,
+  -- certificates (PEM) of those who vouch for it; empty: those the machine knows
+  authority      text not null,
+  lines          integer not null,
+  per_second     integer not null,
+  sender         text not null,
+  trusted_server text not null,
+  version        integer not null default 1
+);
+
+-- Mails that the house sends to itself to see whether they come back.
+create table mail_trial (
+  id         bigint generated always as identity primary key,
+  -- the Message-ID of the one that is to come back
+  identity   text not null unique,
+  asked_by   bigint not null references account,
+  sent_at    timestamptz not null,
+  came_at    timestamptz
+);
+
+create view offered.mail_trial as select came_at from mail_trial;
