@@ -10,6 +10,7 @@
   import { keys } from '$lib/keys/keys.svelte';
   import TopBar from '$lib/shell/TopBar.svelte';
   import { session } from '$lib/session/session.svelte';
+  import SetUpBand from '$lib/setup/SetUpBand.svelte';
   import FactorFirst from '$lib/session/FactorFirst.svelte';
   import SignInAgain from '$lib/session/SignInAgain.svelte';
   import Notices from '$lib/ui/Notices.svelte';
@@ -70,7 +71,9 @@
     onSignedOut.call = () => {
       if (session.colleague && !signingIn) session.over = true;
     };
-    if (!signingIn) void queries.prefetchQuery({ ...fieldsQuery(), retry: false });
+    // The page asked for them before its scripts were here (app.html). A refusal of that time is
+    // used up now: else it would be the answer to the first question after somebody signed in.
+    void queries.prefetchQuery({ ...fieldsQuery(), retry: false });
     void begin();
     return keepFocus();
   });
@@ -92,6 +95,7 @@
         <main
           class="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-5 pt-3.5 pb-4 max-md:px-3"
         >
+          {#if session.may('SETTINGS')}<SetUpBand />{/if}
           {@render children()}
         </main>
       </div>

@@ -71,13 +71,18 @@ export type Layout = Schemas['Layout'];
 export type LetterheadDraft = Schemas['LetterheadDraft'];
 export type ListRow = Schemas['ListRow'];
 export type CheckResult = Schemas['CheckResult'];
-export type MailServer = Schemas['MailServer'];
-export type MailServerTried = Schemas['MailServerTried'];
+export type OutsideService = Schemas['OutsideService'];
+/** How a try of any of the services went. */
+export type ServiceTried =
+  Schemas['MailServerTried'] | Schemas['MailboxTried'] | Schemas['TextServiceTried'];
+export type MailTrialBegun = Schemas['MailTrialBegun'];
+export type MailDomain = Schemas['MailDomain'];
+export type DomainRecord = Schemas['DomainRecordSeen'];
+export type SetUpStanding = Schemas['SetUpStanding'];
 export type DeviceOfPerson = Schemas['DeviceOfPerson'];
 export type PushServiceTried = Schemas['PushServiceTried'];
 export type WayConsent = Schemas['WayConsent'];
 export type WaysBody = Schemas['WaysBody'];
-export type TextServiceTried = Schemas['TextServiceTried'];
 export type PhoneRules = Schemas['PhoneRulesBody'];
 export type MailingFile = Schemas['MailingFile'];
 export type MailingRow = Schemas['MailingRow'];

@@ -20,7 +20,7 @@
       trouble.triedAt,
       session.zone
     )}.
-    <a class="font-semibold text-kelp hover:underline" href="/settings/sending">
+    <a class="font-semibold text-kelp hover:underline" href="/settings/mail">
       Test the connection step by step
     </a>
   </p>

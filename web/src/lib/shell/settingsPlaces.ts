@@ -20,7 +20,9 @@ export const settingsPlaces: { title: string; places: Place[] }[] = [
   {
     title: 'The house',
     places: [
+      { name: 'Set-up', path: '/settings/set-up', right: 'SETTINGS' },
       { name: 'Name, place and clock', path: '/settings/house' },
+      { name: 'Topics and plans', path: '/settings/topics' },
       { name: 'Colleagues', path: '/settings/colleagues' },
       { name: 'Roles', path: '/settings/roles' },
       { name: 'History', path: '/settings/history', right: 'COLLEAGUES' },
@@ -30,6 +32,7 @@ export const settingsPlaces: { title: string; places: Place[] }[] = [
   {
     title: 'Writing',
     places: [
+      { name: 'Mail', path: '/settings/mail' },
       { name: 'Hours and caps', path: '/settings/sending' },
       { name: 'Texts and phones', path: '/settings/texts' },
       { name: 'Counting responses', path: '/settings/counting' },

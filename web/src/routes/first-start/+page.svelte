@@ -36,7 +36,7 @@
       const body = { token, login, name, email, password };
       await answer(api.POST('/api/first-start', { body }));
       await session.signIn(login, password);
-      await goto('/settings/house');
+      await goto('/settings/set-up');
     });
 </script>
 

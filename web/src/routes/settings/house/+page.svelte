@@ -1,7 +1,7 @@
 <script lang="ts">
   import { instead } from '$lib/api/instead';
   import { answer, api } from '$lib/api/client';
-  import type { House, TopicsAndPlans } from '$lib/api/types';
+  import type { House } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -9,8 +9,6 @@
   import { Sending } from '$lib/ui/sending.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { languages, zones } from '$lib/house/choices';
-  import PlanList from '$lib/house/PlanList.svelte';
-  import TopicList from '$lib/house/TopicList.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import type { Snippet } from 'svelte';
 
@@ -20,22 +18,12 @@
     queryFn: () => answer(api.GET('/api/house')),
     refetchOnWindowFocus: false
   }));
-  const words = createQuery(() => ({
-    queryKey: ['house-words'],
-    queryFn: () => answer(api.GET('/api/house/words'))
-  }));
   const mayChange = $derived(session.may('SETTINGS'));
   const sending = new Sending();
   let draft = $state<House | null>(null);
   $effect(() => {
     if (query.data && !draft) draft = structuredClone(query.data);
   });
-
-  /** Filters, lists and people say it by its new name. */
-  function keep(now: TopicsAndPlans) {
-    queries.setQueryData(['house-words'], now);
-    void queries.invalidateQueries();
-  }
 
   const by = (field: string) => draft?.setOutside.find((set) => set.field === field)?.by ?? '';
 
@@ -187,10 +175,4 @@
       {@render field('holdSeconds', 'A release can be taken back for', '', hold)}
     </fieldset>
   </form>
-{/if}
-{#if words.data}
-  <div class="grid max-w-4xl grid-cols-2 items-start gap-3 max-md:grid-cols-1">
-    <TopicList topics={words.data.topics} {mayChange} onchanged={keep} />
-    <PlanList plans={words.data.plans} {mayChange} onchanged={keep} />
-  </div>
 {/if}

@@ -7,7 +7,6 @@
   import { session } from '$lib/session/session.svelte';
   import CapsForm from '$lib/settings/CapsForm.svelte';
   import DaysOff from '$lib/settings/DaysOff.svelte';
-  import MailServer from '$lib/settings/MailServer.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
@@ -48,27 +47,24 @@
 </PageHead>
 {#if wanted}
   <div class="grid grid-cols-3 items-start gap-3 max-lg:grid-cols-1">
-    <div class="flex flex-col gap-3">
-      <fieldset class="panel p-4" disabled={!mayChange}>
-        <h2 class="mb-2 text-[1rem]">Sending hours</h2>
-        <label class="mb-2 flex items-center gap-2">
-          <input
-            type="checkbox"
-            class="rounded text-kelp"
-            checked={wanted.hours === null}
-            onchange={(e) => wanted && (wanted.hours = e.currentTarget.checked ? null : working)}
-          /> Messages may leave at any time
-        </label>
-        {#if wanted.hours}
-          <HoursChoice
-            hours={wanted.hours}
-            onchange={(hours) => wanted && hours.length && (wanted.hours = hours)}
-          />
-        {/if}
-        <p class="mt-2 text-[0.9rem] text-soft">A mailing can have hours of its own.</p>
-      </fieldset>
-      <MailServer {mayChange} />
-    </div>
+    <fieldset class="panel p-4" disabled={!mayChange}>
+      <h2 class="mb-2 text-[1rem]">Sending hours</h2>
+      <label class="mb-2 flex items-center gap-2">
+        <input
+          type="checkbox"
+          class="rounded text-kelp"
+          checked={wanted.hours === null}
+          onchange={(e) => wanted && (wanted.hours = e.currentTarget.checked ? null : working)}
+        /> Messages may leave at any time
+      </label>
+      {#if wanted.hours}
+        <HoursChoice
+          hours={wanted.hours}
+          onchange={(hours) => wanted && hours.length && (wanted.hours = hours)}
+        />
+      {/if}
+      <p class="mt-2 text-[0.9rem] text-soft">A mailing can have hours of its own.</p>
+    </fieldset>
     <CapsForm bind:sending={wanted} {mayChange} />
     <DaysOff {mayChange} />
   </div>

@@ -3,9 +3,9 @@
   import { instead } from '$lib/api/instead';
   import type { PhoneRules } from '$lib/api/types';
   import { session } from '$lib/session/session.svelte';
+  import ServicePanel from '$lib/service/ServicePanel.svelte';
   import PushService from '$lib/settings/PushService.svelte';
   import TextPrices from '$lib/settings/TextPrices.svelte';
-  import TextService from '$lib/settings/TextService.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import PageHead from '$lib/ui/PageHead.svelte';
@@ -65,7 +65,12 @@
     class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)_minmax(0,0.85fr)] items-start gap-3 max-lg:grid-cols-1"
   >
     <div class="flex flex-col gap-3">
-      <TextService {mayChange} />
+      <ServicePanel
+        kind="TEXT_SERVICE"
+        title="Text service"
+        words="Texts leave through it by SMPP; without one nobody can be texted."
+        {mayChange}
+      />
       <PushService {mayChange} />
       <fieldset class="panel flex flex-col gap-2 p-4" disabled={!mayChange}>
         <h2 class="text-[1rem]">Quiet hours</h2>

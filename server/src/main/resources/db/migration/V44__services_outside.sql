@@ -26,4 +26,11 @@ create table mail_trial (
   came_at    timestamptz
 );
 
-create view offered.mail_trial as select came_at from mail_trial;
+-- By which name the key is found with which the mail server signs (DKIM); empty: unsaid.
+alter table workspace add column key_selector text not null default '';
+
+-- Steps of the set-up that were left for later.
+alter table workspace add column set_up_later text[] not null default '{}';
+
+-- What the set-up asks of other rooms.
+create view offered.letterhead as select id, changed_by from letterhead;

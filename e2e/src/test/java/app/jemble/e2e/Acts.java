@@ -23,6 +23,19 @@ final class Acts {
     return this;
   }
 
+  /** A field is filled, or a choice is made, wherever it stands. */
+  Acts fill(String what, Locator where, String value) {
+    where.fill(value);
+    done.add(what + " “" + value + "”");
+    return this;
+  }
+
+  Acts choose(String what, Locator where, String value) {
+    where.selectOption(value);
+    done.add(what + " “" + value + "”");
+    return this;
+  }
+
   Acts press(String key) {
     page.keyboard().press(key);
     done.add(key);

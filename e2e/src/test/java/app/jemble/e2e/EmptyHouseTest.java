@@ -7,11 +7,6 @@ import app.jemble.Drafts;
 import app.jemble.Eventually;
 import app.jemble.TestDatabase;
 import app.jemble.standins.PostOffice;
-import jakarta.mail.Message;
-import jakarta.mail.Session;
-import jakarta.mail.Transport;
-import jakarta.mail.internet.InternetAddress;
-import jakarta.mail.internet.MimeMessage;
 import java.io.File;
 import java.io.IOException;
 import java.net.ServerSocket;
@@ -22,7 +17,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Properties;
 import java.util.concurrent.TimeUnit;
 import org.testng.SkipException;
 import org.testng.annotations.AfterClass;
@@ -161,7 +155,7 @@ public class EmptyHouseTest {
             .orElseThrow();
     assertThat(ada.message().getSubject()).isEqualTo("Rehearsal, Ada");
     assertThat(ada.from()).endsWith("@" + DOMAIN);
-    answer(ada);
+    ReaderReply.to(ada, office.smtpPort(), "root@" + DOMAIN, "I shall be there.");
     Eventually.holds(
         () ->
             assertThat(kinds(api.get("/api/responses/latest?limit=20").json()))
@@ -172,18 +166,5 @@ public class EmptyHouseTest {
     List<String> kinds = new ArrayList<>();
     latest.forEach(response -> kinds.add(response.get("kind").asString()));
     return kinds;
-  }
-
-  private void answer(PostOffice.Delivered to) throws Exception {
-    Properties properties = new Properties();
-    properties.put("mail.smtp.host", "127.0.0.1");
-    properties.put("mail.smtp.port", Integer.toString(office.smtpPort()));
-    MimeMessage mail = new MimeMessage(Session.getInstance(properties));
-    mail.setFrom(new InternetAddress(to.to()));
-    mail.setRecipient(Message.RecipientType.TO, new InternetAddress("root@" + DOMAIN));
-    mail.setSubject("Re: " + to.message().getSubject());
-    mail.setHeader("In-Reply-To", to.message().getMessageID());
-    mail.setText("I shall be there.");
-    Transport.send(mail);
   }
 }

@@ -33,6 +33,9 @@ public class FirstStartTest extends BrowserTest {
     assertAccessible("the first administrator");
     page.getByLabel("New password").fill(PASSWORD);
     press("Enter");
+    page.waitForURL("**/settings/set-up");
+    assertAccessible("set-up");
+    page.getByRole(AriaRole.MAIN).getByText("Who you are").click();
     page.waitForURL("**/settings/house");
   }
 
@@ -51,6 +54,15 @@ public class FirstStartTest extends BrowserTest {
     page.getByLabel("Mail domain").fill("choir.example");
     button("Save").click();
     assertThat(page.getByText("Saved; it holds from now on.")).isVisible();
+    assertAccessible("the house");
+    page.reload();
+    assertThat(page.getByLabel("Postal address")).hasValue("2 Mole Street, Lowen Quay");
+    assertNoComplaints();
+  }
+
+  @Test(dependsOnMethods = "theHouseSaysWhoItIs")
+  public void topicsAndPlansAreItsOwn() {
+    page.getByRole(AriaRole.NAVIGATION, named("Settings")).getByText("Topics and plans").click();
     page.getByLabel("Another plan").fill("Voice");
     press("Enter");
     assertThat(page.getByLabel("Another plan")).hasValue("");
@@ -62,14 +74,12 @@ public class FirstStartTest extends BrowserTest {
     page.getByLabel("New name of News").fill("Concerts");
     press("Enter");
     assertThat(button("Rename Concerts")).isVisible();
-    assertAccessible("the house");
-    page.reload();
-    assertThat(page.getByLabel("Postal address")).hasValue("2 Mole Street, Lowen Quay");
+    assertAccessible("topics and plans");
     assertNoComplaints();
   }
 
   /** All settings are one act from each other, on a phone too. */
-  @Test(dependsOnMethods = "theHouseSaysWhoItIs")
+  @Test(dependsOnMethods = "topicsAndPlansAreItsOwn")
   public void oneSettingLeadsToAnother() {
     Locator places = page.getByRole(AriaRole.NAVIGATION, named("Settings"));
     places.getByText("Roles").click();

@@ -6,6 +6,7 @@ import app.jemble.Api;
 import app.jemble.Eventually;
 import app.jemble.ServerTest;
 import app.jemble.settings.JembleSettings;
+import app.jemble.standins.NameServer;
 import app.jemble.standins.PostOffice;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -27,6 +28,7 @@ public class ServicesTest extends ServerTest {
 
   private Api wilma;
   private PostOffice far;
+  private NameServer names;
 
   @Override
   protected int people() {
@@ -36,6 +38,12 @@ public class ServicesTest extends ServerTest {
   @Override
   protected List<String> mailSettings() {
     return List.of();
+  }
+
+  @Override
+  protected List<String> moreSettings() {
+    names = new NameServer(0);
+    return List.of("--jemble.name-servers=127.0.0.1:" + names.port());
   }
 
   @BeforeClass(dependsOnMethods = "startAll")
@@ -51,6 +59,7 @@ public class ServicesTest extends ServerTest {
     if (far != null) {
       far.close();
     }
+    names.close();
   }
 
   private ObjectNode service(int place) {
@@ -184,7 +193,37 @@ public class ServicesTest extends ServerTest {
     }
   }
 
-  /** Another process of the house has the same key, and learns of it by itself. */
+  /** RFC 1035 records of our own name server; a text of more than 255 octets comes in pieces. */
+  @Test(dependsOnMethods = "ofTwoAtOnceTheSecondIsTold")
+  public void theRecordsOfTheDomainAreLookedUp() {
+    assertThat(recordStates()).containsExactly("MISSING", "MISSING", "MISSING", "MISSING");
+    String many = " ip4:192.0.2.1".repeat(25);
+    names.say("ternquay.example", "site-proof=abc", "v=spf1" + many + " a:mail.quay.example -all");
+    names.say("_dmarc.ternquay.example", "v=DMARC1; p=perhaps");
+    names.say("mail26._domainkey.ternquay.example", "v=DKIM1; k=rsa; p=" + "MIGf".repeat(90));
+    names.sendMailTo("ternquay.example", "mail.quay.example");
+    assertThat(recordStates()).containsExactly("RIGHT", "RIGHT", "MISSING", "WRONG");
+    Api.Answer named = wilma.put("/api/mail-domain", Map.of("selector", "Mail26"));
+    assertThat(named.json().get("selector").asString()).isEqualTo("mail26");
+    assertThat(recordStates()).containsExactly("RIGHT", "RIGHT", "RIGHT", "WRONG");
+    assertThat(wilma.put("/api/mail-domain", Map.of("selector", "two words")).status())
+        .isEqualTo(422);
+    assertThat(api.get("/api/mail-domain").status()).isEqualTo(403);
+  }
+
+  private List<String> recordStates() {
+    return wilma.get("/api/mail-domain").json().get("records").findValuesAsString("state");
+  }
+
+  /** Nobody to ask is not the same as nothing to find. */
+  @Test(dependsOnMethods = "theRecordsOfTheDomainAreLookedUp")
+  public void whereNobodyAnswersThatIsSaid() {
+    names.close();
+    assertThat(recordStates())
+        .containsExactly("NOT_REACHED", "NOT_REACHED", "NOT_REACHED", "NOT_REACHED");
+  }
+
+  /** Ways open and close without a new start. */
   @Test(dependsOnMethods = "ofTwoAtOnceTheSecondIsTold")
   public void aTextServiceBeginsWhereThereWasNone() {
     ObjectNode text = draft(service(2)).put("host", "127.0.0.1").put("port", 1);

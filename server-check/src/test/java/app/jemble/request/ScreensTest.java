@@ -7,8 +7,11 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -44,6 +47,17 @@ public class ScreensTest extends ServerTest {
     assertThat(script.find()).isTrue();
     assertThat(cacheControl(get(script.group(), "*/*")))
         .contains("max-age=31536000", "public", "immutable");
+  }
+
+  /** Every folder of the routes is a screen, and its address a good one. */
+  @Test
+  public void everyScreenHasAnAddressOfItsOwn() throws Exception {
+    try (Stream<Path> folders = Files.list(Path.of("../web/src/routes"))) {
+      for (Path folder : folders.filter(Files::isDirectory).toList()) {
+        String path = "/" + folder.getFileName();
+        assertThat(get(path, "text/html").statusCode()).as(path).isEqualTo(200);
+      }
+    }
   }
 
   @DataProvider

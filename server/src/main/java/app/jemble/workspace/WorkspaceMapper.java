@@ -48,6 +48,18 @@ interface WorkspaceMapper {
   @Select("select second_factor_demanded from workspace where id = 1")
   Boolean isSecondFactorDemanded();
 
+  @Select("select key_selector from workspace where id = 1")
+  String keySelector();
+
+  @Update("update workspace set key_selector = #{selector} where id = 1")
+  int nameKey(String selector);
+
+  @Select("select unnest(set_up_later) from workspace where id = 1")
+  List<String> setUpLater();
+
+  @Update("update workspace set set_up_later = #{steps} where id = 1")
+  int leaveForLater(@Param("steps") String[] steps);
+
   @Select("select history_months from workspace where id = 1")
   int historyMonths();
 

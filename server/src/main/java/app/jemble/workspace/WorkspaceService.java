@@ -1,6 +1,7 @@
 package app.jemble.workspace;
 
 import app.jemble.core.house.HouseFacts;
+import app.jemble.core.house.SetUpStep;
 import app.jemble.core.message.PublicToken;
 import app.jemble.core.message.ShortName;
 import app.jemble.core.record.DayOrder;
@@ -14,6 +15,7 @@ import java.security.SecureRandom;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** The workspace and its field catalogue. */
@@ -23,6 +25,8 @@ public class WorkspaceService {
   /** A topic of mailings, which people can leave. */
   public record Topic(long id, String name) {}
 
+  private static final String UNNAMED = "New workspace";
+  private static final String NO_DOMAIN = "localhost.test";
   private static final int SECRET_OCTETS = 32;
   private static final int TOKEN_OCTETS = 16;
 
@@ -40,9 +44,7 @@ public class WorkspaceService {
     if (workspace != null) {
       return workspace;
     }
-    create(
-        new Workspace(
-            "New workspace", "", "Europe/London", "en-GB", "localhost.test", 30, null, null));
+    create(new Workspace(UNNAMED, "", "Europe/London", "en-GB", NO_DOMAIN, 30, null, null));
     return mapper.find();
   }
 
@@ -63,6 +65,33 @@ public class WorkspaceService {
 
   public void demandSecondFactor(boolean demanded) {
     mapper.demandSecondFactor(demanded);
+  }
+
+  /** Whether the house has said who it is, and where its mail comes back. */
+  public boolean isNamed() {
+    Workspace now = current();
+    return !now.name().equals(UNNAMED)
+        && !now.postalAddress().isBlank()
+        && !now.returnDomain().equals(NO_DOMAIN);
+  }
+
+  /** What of the set-up was left for later. */
+  public Set<SetUpStep> setUpLater() {
+    return mapper.setUpLater().stream().map(SetUpStep::valueOf).collect(Collectors.toSet());
+  }
+
+  public void leaveForLater(Set<SetUpStep> steps) {
+    mapper.leaveForLater(steps.stream().map(SetUpStep::name).sorted().toArray(String[]::new));
+  }
+
+  /** By which name the key of the mail server is found (RFC 6376 section 3.1); empty: unsaid. */
+  public String keySelector() {
+    current();
+    return mapper.keySelector();
+  }
+
+  public void nameKey(String selector) {
+    mapper.nameKey(selector);
   }
 
   /** For how many months the history is kept. */
