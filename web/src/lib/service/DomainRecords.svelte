@@ -62,7 +62,12 @@
       >{looking ? 'Looking …' : domain ? 'Look again' : 'Look them up'}</HouseButton
     >
   </div>
-  {#if domain}
+  {#if domain && !domain.said}
+    <p>
+      The house has not said its mail domain yet.
+      <a class="font-semibold text-kelp underline" href="/settings/house">Say it first</a>
+    </p>
+  {:else if domain}
     <ul class="flex flex-col">
       {#each domain.records as record (record.kind)}
         <li class="border-t border-line-soft py-2.5">
@@ -80,7 +85,7 @@
               It should say, under <code class="break-all">{record.name}</code>:
             </p>
             <p class="flex items-baseline gap-2">
-              <code class="min-w-0 flex-1 text-[0.9rem] break-all">{record.text}</code>
+              <code class="min-w-0 flex-1 text-[0.9rem] wrap-anywhere">{record.text}</code>
               <button
                 type="button"
                 class="min-h-[26px] flex-none font-semibold text-kelp hover:underline"

@@ -67,7 +67,7 @@
   {#if sending.of(field)}<span class="text-brick" role="alert">{sending.of(field)}</span>{/if}
 {/snippet}
 
-<form class="grid grid-cols-2 gap-3 max-sm:grid-cols-1" onsubmit={keep}>
+<form class="grid grid-cols-1 gap-3 @md:grid-cols-2" onsubmit={keep}>
   <label class="flex flex-col gap-1">
     Host
     <input

@@ -41,7 +41,7 @@
   }
 </script>
 
-<section class="panel flex flex-col gap-3 p-4" aria-label={title}>
+<section class="panel @container flex flex-col gap-3 p-4" aria-label={title}>
   <div>
     <h2 class="text-[1rem]">{title}</h2>
     <p class="text-[0.9rem] text-soft">{words}</p>

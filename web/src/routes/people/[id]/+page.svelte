@@ -13,6 +13,7 @@
   import AroundPerson from '$lib/people/AroundPerson.svelte';
   import BetweenUs from '$lib/people/BetweenUs.svelte';
   import FieldGroups from '$lib/people/FieldGroups.svelte';
+  import HeldPanel from '$lib/people/HeldPanel.svelte';
   import History from '$lib/people/History.svelte';
   import MergeDialog from '$lib/people/MergeDialog.svelte';
   import PersonPicture from '$lib/people/PersonPicture.svelte';
@@ -119,6 +120,7 @@
       </Panel>
       <AroundPerson {person} {mayChange} ontask={() => (tasking = true)} />
       <History {person} />
+      <HeldPanel personId={id} />
     </div>
   </div>
   <BeginDialog bind:open={writing} count={1} filter={null} picks={[id]} leftOut={[]} />

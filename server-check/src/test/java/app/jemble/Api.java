@@ -77,6 +77,18 @@ public final class Api {
     }
   }
 
+  /** A file. */
+  public HttpResponse<byte[]> octets(String path) {
+    try {
+      return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray());
+    } catch (IOException e) {
+      throw new IllegalStateException("the application did not answer", e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException("interrupted while waiting for an answer", e);
+    }
+  }
+
   public Answer post(String path, Object body) {
     return send(
         json(path).POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));

@@ -34,3 +34,10 @@ alter table workspace add column set_up_later text[] not null default '{}';
 
 -- What the set-up asks of other rooms.
 create view offered.letterhead as select id, changed_by from letterhead;
+
+-- What the file of one person tells of their history.
+create view offered.change as
+select c.person_id, b.at, c.field, c.before, c.after
+from change c
+join change_batch b on b.id = c.batch_id;
+create view offered.import_row as select person_id, run_id, row_no, cells from import_row;

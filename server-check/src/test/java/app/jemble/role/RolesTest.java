@@ -220,7 +220,9 @@ public class RolesTest extends ServerTest {
     JsonNode line = wilma.get("/api/history?kind=COLLEAGUES").json().get(0);
     assertThat(line.get("words").asString()).isEqualTo("Changed a role");
     assertThat(line.get("about").asString()).isEqualTo("Representative");
-    assertThat(line.get("before").asString()).contains("PRINT");
-    assertThat(line.get("after").asString()).contains("7").doesNotContain("PRINT");
+    assertThat(line.get("before").asString()).contains("Labels and letters on paper");
+    assertThat(line.get("after").asString())
+        .contains("people at once 7")
+        .doesNotContain("Labels and letters on paper");
   }
 }

@@ -63,8 +63,17 @@ public class SetUpTest extends ServerTest {
         .isBetween(400, 404);
   }
 
-  /** Whatever the road, through the set-up or not: it is asked of the house itself. */
+  /** A mail that comes back nowhere proves nothing. */
   @Test(dependsOnMethods = "itBeginsWithTheHouse")
+  public void withoutAMailDomainNothingIsLookedUpOrSent() {
+    assertThat(root.get("/api/mail-domain").json().get("said").asBoolean()).isFalse();
+    Api.Answer trial = root.post("/api/mail-trials", Map.of());
+    assertThat(trial.status()).isEqualTo(409);
+    assertThat(trial.text()).contains("mail domain");
+  }
+
+  /** Whatever the road, through the set-up or not: it is asked of the house itself. */
+  @Test(dependsOnMethods = "withoutAMailDomainNothingIsLookedUpOrSent")
   public void whatIsDoneIsNotAskedForAgain() {
     sql.sql(
             """

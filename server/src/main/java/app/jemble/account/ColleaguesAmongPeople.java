@@ -14,4 +14,10 @@ class ColleaguesAmongPeople implements HangsOnPerson.Room {
     return List.of(
         HangsOnPerson.rows("ACCOUNT", Sql.of("account"), Sql.of("t.id"), Sql.of("true")));
   }
+
+  /** How a colleague signs in is the house's. */
+  @Override
+  public boolean isToldToThem(String name) {
+    return false;
+  }
 }

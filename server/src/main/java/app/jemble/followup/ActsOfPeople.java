@@ -14,4 +14,10 @@ class ActsOfPeople implements HangsOnPerson.Room {
     return List.of(
         HangsOnPerson.ofMessages("FOLLOW_ACT", Sql.of("follow_act"), Sql.of("t.message_id")));
   }
+
+  @Override
+  public Sql openTo(String name, long colleague) {
+    return HangsOnPerson.ofOpenCause(
+        Sql.of("(select r.mailing_id from follow_rule r where r.id = t.rule_id)"), colleague);
+  }
 }

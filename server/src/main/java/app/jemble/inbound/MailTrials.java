@@ -43,6 +43,10 @@ class MailTrials {
   record Trial(long id, String to, String refused) {}
 
   Trial begin(Account by) {
+    if (!workspace.hasMailDomain()) {
+      throw Problem.conflict(
+          "The house has not said its mail domain yet: Settings, “Name, place and clock”.");
+    }
     Workspace house = workspace.current();
     Mailbox me = new Mailbox(by.name(), by.email());
     String id = "trial " + UUID.randomUUID();

@@ -18,4 +18,9 @@ class WordingsOfPeople implements HangsOnPerson.Room {
             Sql.of("t.mailing_id"),
             Sql.of("k.mailing_id = t.mailing_id and k.channel = t.channel")));
   }
+
+  @Override
+  public Sql openTo(String name, long colleague) {
+    return HangsOnPerson.ofOpenCause(Sql.of("t.mailing_id"), colleague);
+  }
 }

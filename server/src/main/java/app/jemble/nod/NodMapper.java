@@ -27,9 +27,13 @@ interface NodMapper {
       Instant refusedAt,
       String word) {}
 
-  /** A nod and the draft it is for. */
+  /**
+   * A nod and the draft it is for.
+   *
+   * @param by who asked for it, or who refused it
+   */
   record NodAndName(
-      long causeId, String mailing, int people, long askedBy, Instant at, String word) {}
+      long causeId, String mailing, int people, long by, String byName, Instant at, String word) {}
 
   @Select(
       """
@@ -67,8 +71,10 @@ interface NodMapper {
   /** What waits for somebody's nod that this colleague may see and did not ask for. */
   @Select(
       """
-      select n.cause_id, g.name as mailing, n.people, n.asked_by, n.asked_at as at, '' as word
+      select n.cause_id, g.name as mailing, n.people, n.asked_by as by, a.name as by_name,
+             n.asked_at as at, '' as word
       from nod n
+      join offered.account a on a.id = n.asked_by
       join offered.open_cause g on g.id = n.cause_id and g.open_to = #{me}
       where g.is_draft and g.version = n.version and n.refused_at is null and n.asked_by <> #{me}
       order by n.asked_at
@@ -78,9 +84,10 @@ interface NodMapper {
   /** What this colleague asked for and was refused. */
   @Select(
       """
-      select n.cause_id, g.name as mailing, n.people, n.refused_by as asked_by,
+      select n.cause_id, g.name as mailing, n.people, n.refused_by as by, a.name as by_name,
              n.refused_at as at, n.word
       from nod n
+      join offered.account a on a.id = n.refused_by
       join offered.open_cause g on g.id = n.cause_id and g.open_to = #{me}
       where g.is_draft and g.version = n.version and n.refused_at is not null
         and n.asked_by = #{me}

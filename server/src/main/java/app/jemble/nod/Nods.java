@@ -132,15 +132,15 @@ public class Nods {
     Account me = accounts.current();
     return Stream.concat(
             mapper.asked(me.id()).stream()
-                .filter(n -> Access.nod(me.asker(), n.askedBy(), n.people()).isYes())
+                .filter(n -> Access.nod(me.asker(), n.by(), n.people()).isYes())
                 .map(n -> wanting(true, n)),
             mapper.refused(me.id()).stream().map(n -> wanting(false, n)))
         .toList();
   }
 
-  private Wanting wanting(boolean asked, NodMapper.NodAndName nod) {
-    String by = accounts.find(nod.askedBy()).name();
-    return new Wanting(asked, nod.causeId(), nod.mailing(), nod.people(), by, nod.at(), nod.word());
+  private static Wanting wanting(boolean asked, NodMapper.NodAndName nod) {
+    return new Wanting(
+        asked, nod.causeId(), nod.mailing(), nod.people(), nod.byName(), nod.at(), nod.word());
   }
 
   /**

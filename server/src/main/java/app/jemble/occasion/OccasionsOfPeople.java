@@ -18,4 +18,10 @@ class OccasionsOfPeople implements HangsOnPerson.Room {
             Sql.of("t.id"),
             Sql.of("k.occasion_id = t.occasion_id and k.year = t.year")));
   }
+
+  @Override
+  public Sql openTo(String name, long colleague) {
+    return HangsOnPerson.ofOpenCause(
+        Sql.of("(select o.cause_id from occasion o where o.id = t.occasion_id)"), colleague);
+  }
 }

@@ -15,4 +15,9 @@ class MessagesOfPeople implements HangsOnPerson.Room {
         HangsOnPerson.rows(
             "MESSAGE", Sql.of("message"), Sql.of("t.id"), Sql.of("k.cause_id = t.cause_id")));
   }
+
+  @Override
+  public Sql openTo(String name, long colleague) {
+    return HangsOnPerson.ofOpenCause(Sql.of("t.cause_id"), colleague);
+  }
 }

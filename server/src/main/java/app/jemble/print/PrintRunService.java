@@ -207,4 +207,15 @@ public class PrintRunService implements RenamedWord.Follower, HangsOnPerson.Room
             "PRINT_OWN", Sql.of("print_own"), Sql.of("t.id"), Sql.of("k.run_id = t.run_id")),
         HangsOnPerson.rows("PRINT_ITEM", Sql.of("print_item"), Sql.of("t.id"), null));
   }
+
+  @Override
+  public Sql openTo(String name, long colleague) {
+    return name.equals("PRINT_ITEM")
+        ? Sql.of(
+            "(t.message_id is null or %s)",
+            HangsOnPerson.ofOpenCause(
+                Sql.of("(select m.cause_id from offered.message m where m.id = t.message_id)"),
+                colleague))
+        : Sql.of("true");
+  }
 }

@@ -13,4 +13,9 @@ class ResponsesOfPeople implements HangsOnPerson.Room {
   public List<HangsOnPerson> ofPeople() {
     return List.of(HangsOnPerson.ofMessages("RESPONSE", Sql.of("response"), Sql.of("t.id")));
   }
+
+  @Override
+  public Sql openTo(String name, long colleague) {
+    return HangsOnPerson.ofOpenCause(Sql.of("t.cause_id"), colleague);
+  }
 }

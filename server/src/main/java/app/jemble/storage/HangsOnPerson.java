@@ -19,6 +19,19 @@ public record HangsOnPerson(String name, Sql table, Sql key, Sql alike, Kind kin
   public interface Room {
     List<HangsOnPerson> ofPeople();
 
+    /**
+     * Which of the rows {@code t} a colleague may see at all: what is private to another does not
+     * exist for them.
+     */
+    default Sql openTo(String name, long colleague) {
+      return Sql.of("true");
+    }
+
+    /** Whether the rows are about the person, and theirs to be told. */
+    default boolean isToldToThem(String name) {
+      return true;
+    }
+
     /** Rows with these keys were moved, or moved back. */
     default void moved(List<Long> keys) {}
   }
@@ -43,6 +56,13 @@ public record HangsOnPerson(String name, Sql table, Sql key, Sql alike, Kind kin
 
   public static HangsOnPerson list(String name, Sql table, Sql key, Sql column) {
     return new HangsOnPerson(name, table, key, column, Kind.LIST);
+  }
+
+  /** Whether rows of a mailing, a step or a day are open to a colleague. */
+  public static Sql ofOpenCause(Sql cause, long colleague) {
+    return Sql.of(
+        "exists (select from offered.open_cause g where g.id = %s and g.open_to = %s)",
+        cause, Sql.param(colleague));
   }
 
   public boolean isList() {

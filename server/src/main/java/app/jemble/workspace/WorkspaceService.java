@@ -70,9 +70,12 @@ public class WorkspaceService {
   /** Whether the house has said who it is, and where its mail comes back. */
   public boolean isNamed() {
     Workspace now = current();
-    return !now.name().equals(UNNAMED)
-        && !now.postalAddress().isBlank()
-        && !now.returnDomain().equals(NO_DOMAIN);
+    return !now.name().equals(UNNAMED) && !now.postalAddress().isBlank() && hasMailDomain();
+  }
+
+  /** Whether it is said where its mail comes back. */
+  public boolean hasMailDomain() {
+    return !current().returnDomain().equals(NO_DOMAIN);
   }
 
   /** What of the set-up was left for later. */

@@ -44,9 +44,10 @@ class MailDomainController {
   /**
    * The domain.
    *
+   * @param said whether the house has said it; else nothing is looked up
    * @param selector by which the key of the mail server is found; empty when nobody has said it
    */
-  record MailDomain(String domain, String selector, List<DomainRecordSeen> records) {}
+  record MailDomain(String domain, boolean said, String selector, List<DomainRecordSeen> records) {}
 
   record SelectorDraft(String selector) {}
 
@@ -72,12 +73,15 @@ class MailDomainController {
   MailDomain look() {
     String domain = workspace.current().returnDomain();
     String selector = workspace.keySelector();
+    if (!workspace.hasMailDomain()) {
+      return new MailDomain(domain, false, selector, List.of());
+    }
     String sender = services.mailServer().host();
     List<DomainRecordSeen> records =
         DomainRecord.of(domain, sender, services.mailbox().host(), selector).parallelStream()
             .map(record -> seen(record, sender))
             .toList();
-    return new MailDomain(domain, selector, records);
+    return new MailDomain(domain, true, selector, records);
   }
 
   private DomainRecordSeen seen(DomainRecord wanted, String sender) {

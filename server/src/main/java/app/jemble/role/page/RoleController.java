@@ -116,9 +116,9 @@ class RoleController {
   @Noted(value = "Added a role", kind = EventKind.COLLEAGUES)
   @PostMapping
   HouseRole add(@RequestBody RoleDraft draft) {
-    HouseRole added = told(roles.add(wanted(0, draft)), 0);
-    history.tell(added.name(), "", added.rights() + " " + added.limits());
-    return added;
+    Role added = roles.add(wanted(0, draft));
+    history.tellChange(added.name(), RoleTold.NOTHING, RoleTold.of(added));
+    return told(added, 0);
   }
 
   @Needs(Right.COLLEAGUES)
@@ -126,10 +126,10 @@ class RoleController {
   @PutMapping("/{id}")
   HouseRole change(@PathVariable long id, @RequestBody RoleDraft draft) {
     Map<Long, Long> holders = roles.holders();
-    HouseRole before = told(find(id), holders.getOrDefault(id, 0L));
-    HouseRole after = told(roles.change(wanted(id, draft)), before.colleagues());
-    history.tellChange(before.name(), before, after);
-    return after;
+    Role before = find(id);
+    Role after = roles.change(wanted(id, draft));
+    history.tellChange(before.name(), RoleTold.of(before), RoleTold.of(after));
+    return told(after, holders.getOrDefault(id, 0L));
   }
 
   @Needs(Right.COLLEAGUES)

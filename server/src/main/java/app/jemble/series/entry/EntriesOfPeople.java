@@ -20,4 +20,14 @@ class EntriesOfPeople implements HangsOnPerson.Room {
             Sql.of("t.id"),
             Sql.of("k.series_id = t.series_id")));
   }
+
+  @Override
+  public Sql openTo(String name, long colleague) {
+    return Sql.of(
+        """
+        exists (
+          select from series s
+          where s.id = t.series_id and (not s.private or s.sender_id = %s))""",
+        Sql.param(colleague));
+  }
 }
