@@ -114,7 +114,7 @@ interface PrintMapper {
   @Insert(
       """
       insert into print_own (run_id, person_id, words)
-      values (#{id}, #{personId}, #{words})
+      select #{id}, p.id, #{words} from offered.person p where p.id = #{personId}
       on conflict (run_id, person_id) do update set words = excluded.words
       """)
   int writeOwn(

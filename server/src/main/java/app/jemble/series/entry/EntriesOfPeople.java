@@ -26,7 +26,7 @@ class EntriesOfPeople implements HangsOnPerson.Room {
     return Sql.of(
         """
         exists (
-          select from series s
+          select from offered.series s
           where s.id = t.series_id and (not s.private or s.sender_id = %s))""",
         Sql.param(colleague));
   }
