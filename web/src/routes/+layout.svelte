@@ -10,6 +10,7 @@
   import { keys } from '$lib/keys/keys.svelte';
   import TopBar from '$lib/shell/TopBar.svelte';
   import { session } from '$lib/session/session.svelte';
+  import RestoredBand from '$lib/restored/RestoredBand.svelte';
   import SetUpBand from '$lib/setup/SetUpBand.svelte';
   import FactorFirst from '$lib/session/FactorFirst.svelte';
   import SignInAgain from '$lib/session/SignInAgain.svelte';
@@ -95,6 +96,7 @@
         <main
           class="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-5 pt-3.5 pb-4 max-md:px-3"
         >
+          <RestoredBand />
           {#if session.may('SETTINGS')}<SetUpBand />{/if}
           {@render children()}
         </main>

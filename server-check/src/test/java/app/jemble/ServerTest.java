@@ -26,7 +26,8 @@ public abstract class ServerTest {
   /** The fewest there are: half of the time of all trials went into passwords. */
   private static final int QUICK_ROUNDS = 4;
 
-  private static final String KEY = Base64.getEncoder().encodeToString(new byte[SealedSecret.KEY]);
+  protected static final String KEY =
+      Base64.getEncoder().encodeToString(new byte[SealedSecret.KEY]);
 
   protected final TestClock clock = new TestClock();
   protected PostOffice office;
@@ -84,6 +85,15 @@ public abstract class ServerTest {
         "--jemble.imap.port=" + office.imapPort(),
         "--jemble.imap.user=" + PostOffice.COMMON_MAILBOX,
         "--jemble.imap.password=" + PostOffice.COMMON_PASSWORD);
+  }
+
+  /** Ends the house, and starts another on a database of its own. */
+  protected void moveTo(String otherDatabase) {
+    application.close();
+    database = otherDatabase;
+    application = start();
+    port = application.getEnvironment().getProperty("local.server.port", Integer.class);
+    sql = application.getBean(JdbcClient.class);
   }
 
   /** The mail server messages leave through. */

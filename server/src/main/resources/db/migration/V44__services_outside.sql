@@ -41,3 +41,14 @@ select c.person_id, b.at, c.field, c.before, c.after
 from change c
 join change_batch b on b.id = c.batch_id;
 create view offered.import_row as select person_id, run_id, row_no, cells from import_row;
+
+-- That the house was made of a backup: nothing leaves before somebody has said that it goes on here.
+create table restored (
+  id          integer primary key check (id = 1),
+  made_at     timestamptz not null,
+  restored_at timestamptz not null,
+  -- since when the house runs
+  seen_at     timestamptz,
+  lifted_at   timestamptz,
+  lifted_by   bigint references account
+);

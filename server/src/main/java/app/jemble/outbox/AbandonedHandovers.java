@@ -1,13 +1,17 @@
 package app.jemble.outbox;
 
+import app.jemble.backup.MayHaveLeft;
 import app.jemble.core.message.MessageMove;
 import app.jemble.core.message.MessageState;
+import app.jemble.core.reach.Channel;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,12 +24,15 @@ import org.springframework.stereotype.Service;
  * noted; a message whose hand-over had begun, or of which nothing is told, is in doubt.
  */
 @Service
-class AbandonedHandovers {
+class AbandonedHandovers implements MayHaveLeft {
 
   private static final Logger LOG = LoggerFactory.getLogger(AbandonedHandovers.class);
 
   private static final String STOPPED =
       "the process stopped while the message was being handed over";
+
+  private static final String RESTORED =
+      "it may have left after the backup was made of which the house was restored";
 
   /** The database may still be at work on what a killed process said last. */
   private static final Duration KEPT = Duration.ofMinutes(1);
@@ -60,6 +67,16 @@ class AbandonedHandovers {
     } catch (IOException | RuntimeException trouble) {
       LOG.warn("Abandoned hand-overs are looked at again in a moment: {}", trouble.toString());
     }
+  }
+
+  @Override
+  public int doubtDueUntil(Instant until) {
+    String[] byHand =
+        Arrays.stream(Channel.values())
+            .filter(Channel::isByHand)
+            .map(Channel::name)
+            .toArray(String[]::new);
+    return mapper.doubtDueUntil(until, byHand, MessageMove.DOUBT.to(), RESTORED);
   }
 
   private void settle(HandoverJournal.Abandoned journal) throws IOException {

@@ -1,5 +1,6 @@
 package app.jemble.outbox;
 
+import app.jemble.backup.RestoredHouse;
 import app.jemble.carrier.Carrier;
 import app.jemble.carrier.OctetBuffer;
 import app.jemble.carrier.Parcel;
@@ -44,6 +45,7 @@ class Departures {
   private final HandoverMapper mapper;
   private final DueQueue due;
   private final DepartureGuards guards;
+  private final RestoredHouse restored;
   private final OutgoingTexts texts;
   private final AfterRefusal refusals;
   private final JembleSettings settings;
@@ -53,6 +55,7 @@ class Departures {
       HandoverMapper mapper,
       DueQueue due,
       DepartureGuards guards,
+      RestoredHouse restored,
       OutgoingTexts texts,
       AfterRefusal refusals,
       JembleSettings settings,
@@ -60,6 +63,7 @@ class Departures {
     this.mapper = mapper;
     this.due = due;
     this.guards = guards;
+    this.restored = restored;
     this.texts = texts;
     this.refusals = refusals;
     this.settings = settings;
@@ -77,7 +81,7 @@ class Departures {
     List<Ready> ready = new ArrayList<>();
     int octets = 0;
     List<HandoverMapper.Claimed> claimed =
-        guards.passed(due.claim(carrier.channel(), now, most), now);
+        restored.isHeld() ? List.of() : guards.passed(due.claim(carrier.channel(), now, most), now);
     OutgoingTexts.Writing writing = texts.begin(claimed.stream().map(Departures::toWrite).toList());
     for (HandoverMapper.Claimed message : claimed) {
       if (octets < MOST_OCTETS) {

@@ -266,6 +266,20 @@ interface HandoverMapper {
   int move(
       @Param("id") MessageId id, @Param("move") MessageMove move, @Param("reason") String reason);
 
+  /** What was to leave by then and is not known to have; what people print stays as it is. */
+  @Update(
+      """
+      update message
+      set state = #{state}, reason = #{reason}
+      where state in ('waiting', 'deferred', 'held') and due_at <= #{until}
+        and channel <> all(#{byHand})
+      """)
+  int doubtDueUntil(
+      @Param("until") Instant until,
+      @Param("byHand") String[] byHand,
+      @Param("state") String state,
+      @Param("reason") String reason);
+
   /** Hand-overs whose process is gone: whether they arrived is not known. */
   @Select(
       affectData = true,
