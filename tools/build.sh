@@ -148,7 +148,7 @@ sort_mail() {
 
 run_shots() {
   test_environment
-  mvn -q -B -ntp -pl core,standins,web,server,demo,server-check,e2e test -Dtest=Shots \
+  mvn -q -B -ntp -pl core,standins,web,server,demo,server-check,e2e test -Dtest='Shots*' \
     -Dsurefire.failIfNoSpecifiedTests=false -Djemble.shots="$here/docs/screenshots"
 }
 

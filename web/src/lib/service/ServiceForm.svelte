@@ -12,8 +12,8 @@
     service: OutsideService;
     /** Proposed as long as nothing is set or typed. */
     likelyHost: string;
-    /** It is kept; what was set can be tried. */
-    onkept: () => Promise<void>;
+    /** It is kept; what is set can be tried. */
+    onkept: (isSet: boolean) => Promise<void>;
     busy: boolean;
   }
 
@@ -57,7 +57,7 @@
       );
       void queries.invalidateQueries({ queryKey: ['set-up'] });
       void queries.invalidateQueries({ queryKey: ['ways'] });
-      if (kept.isSet) await onkept();
+      await onkept(kept.isSet);
     });
 
   const box = 'min-w-0 rounded-lg border-line bg-card px-2.5 py-1.5';

@@ -27,6 +27,13 @@
   );
   let tried = $state.raw<ServiceTried | null>(null);
   let trying = $state(false);
+  /** What is typed stays until it is kept, whatever others keep meanwhile. */
+  let round = $state(0);
+
+  async function onkept(isSet: boolean) {
+    round++;
+    if (isSet) await test();
+  }
 
   async function test() {
     trying = true;
@@ -55,7 +62,7 @@
       <div><HouseButton disabled={trying} onclick={test}>Test the connection</HouseButton></div>
     {/if}
   {:else if service}
-    {#key service.version}<ServiceForm {service} {likelyHost} onkept={test} busy={trying} />{/key}
+    {#key round}<ServiceForm {service} {likelyHost} {onkept} busy={trying} />{/key}
   {/if}
   <p
     role="status"

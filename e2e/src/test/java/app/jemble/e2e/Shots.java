@@ -103,7 +103,6 @@ public class Shots extends BrowserTest {
     shoot("series");
     labels();
     letter();
-    texts();
     page.navigate(home + "/outbox");
     shoot("outbox");
     page.navigate(home + "/responses/" + id("Course places, autumn"));
@@ -201,16 +200,6 @@ public class Shots extends BrowserTest {
         .click();
     page.waitForTimeout(SETTLE_MILLIS);
     shoot("letter");
-  }
-
-  /** As an administrator sees them. */
-  private void texts() {
-    page.context().clearCookies();
-    signIn("wilma");
-    page.navigate(home + "/settings/texts");
-    shoot("texts");
-    page.context().clearCookies();
-    signIn("orla");
   }
 
   /** A mailing to the app, else by text, else by mail; and what a reader writes back by text. */
