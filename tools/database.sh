@@ -33,7 +33,7 @@ start_cluster() {
       || fail "the database could not be made; see .run/$name-initdb.log"
     as_database_user tee -a "$dir/data/postgresql.conf" >/dev/null <<'CONF'
 listen_addresses = '127.0.0.1'
-max_connections = 200
+max_connections = 400
 shared_buffers = '512MB'
 work_mem = '64MB'
 maintenance_work_mem = '512MB'

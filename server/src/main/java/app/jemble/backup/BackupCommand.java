@@ -3,7 +3,6 @@ package app.jemble.backup;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.file.Path;
-import java.sql.SQLException;
 import java.util.List;
 import java.util.Map;
 
@@ -57,7 +56,7 @@ public final class BackupCommand {
       return 0;
     } catch (Refused refused) {
       out.println(refused.getMessage());
-    } catch (IOException | SQLException failed) {
+    } catch (IOException failed) {
       out.println("It failed: " + failed.getMessage());
     }
     return 1;

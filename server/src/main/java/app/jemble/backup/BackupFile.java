@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.FileAttribute;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.sql.SQLException;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.zip.ZipEntry;
@@ -32,8 +31,7 @@ final class BackupFile {
 
   private BackupFile() {}
 
-  static void write(Path file, KeptDatabase database, KeptKey key)
-      throws IOException, SQLException, Refused {
+  static void write(Path file, KeptDatabase database, KeptKey key) throws IOException, Refused {
     if (Files.exists(file)) {
       throw new Refused("There is a file " + file + " already; a backup takes no other's place.");
     }
@@ -59,8 +57,7 @@ final class BackupFile {
     }
   }
 
-  static void restore(Path file, KeptDatabase database, KeptKey key)
-      throws IOException, SQLException, Refused {
+  static void restore(Path file, KeptDatabase database, KeptKey key) throws IOException, Refused {
     if (!Files.exists(file)) {
       throw new Refused("There is no file " + file + ".");
     }
