@@ -166,7 +166,8 @@ public class NeverTooLateTest extends ServerTest {
         clock.advance(Duration.ofHours(4));
       }
     }
-    // Whom the other process had in hand as it stopped are there again.
+    // Whom the other process had in hand as it stopped are there again when its time is over.
+    clock.advance(Duration.ofHours(1));
     Eventually.holds(
         () -> {
           rules.forEach(application.getBean(FollowActs.class)::lookAt);
