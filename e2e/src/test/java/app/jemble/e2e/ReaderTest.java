@@ -68,8 +68,6 @@ public class ReaderTest extends BrowserTest {
             "paper/" + labels,
             "responses",
             "responses/" + sent,
-            "settings/mail",
-            "settings/topics",
             "settings/sending",
             "settings/do-not-write")) {
       page.navigate(home + "/" + path);

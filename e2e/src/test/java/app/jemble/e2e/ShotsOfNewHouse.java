@@ -5,7 +5,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Map;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.Test;
 
@@ -39,25 +38,18 @@ public class ShotsOfNewHouse extends BrowserTest {
   public void shoots() {
     sql.sql("insert into first_start (token_hash, made_at) values (sha256('new'::bytea), now())")
         .update();
-    api.post(
-        "/api/first-start",
-        Map.of(
-            "token", "new",
-            "login", "mara",
-            "name", "Mara Penrose",
-            "email", "mara@choir.example",
-            "password", PASSWORD));
     sql.sql(
             """
             update workspace
             set name = 'Harbour Choir', postal_address = '2 Mole Street', return_domain = 'choir.example'
             """)
         .update();
-    page.navigate(home + "/sign-in");
-    page.getByLabel("Login").fill("mara");
-    page.getByLabel("Password").fill(PASSWORD);
+    page.navigate(home + "/first-start#new");
+    page.getByLabel("Your name").fill("Mara Penrose");
+    page.getByLabel("Your e-mail").fill("mara@choir.example");
+    page.getByLabel("New password").fill(PASSWORD);
     press("Enter");
-    page.waitForURL("**/desk");
+    page.waitForURL("**/settings/set-up");
     page.navigate(home + "/settings/mail");
     page.getByLabel("Host").first().fill("127.0.0.1");
     page.getByLabel("Protection").first().selectOption("NONE");
