@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Whether the records that a mail domain has are those it should have. */
 public final class DomainRecordRule {
@@ -74,7 +75,14 @@ public final class DomainRecordRule {
     // RFC 7505: a single dot says that the domain takes no mail.
     return hosts.stream().allMatch(host -> host.matches("(\\d+\\s+)?\\.?"))
         ? wrong("It says that the domain takes no mail.")
-        : right("Mail to the domain goes to " + String.join(", ", hosts) + ".");
+        : right("Mail to the domain goes to " + names(hosts) + ".");
+  }
+
+  /** Without preferences and final dots. */
+  private static String names(List<String> hosts) {
+    return hosts.stream()
+        .map(host -> host.replaceFirst("^\\d+\\s+", "").replaceFirst("\\.$", ""))
+        .collect(Collectors.joining(", "));
   }
 
   private static Found spf(List<String> records, String domain, String sender) {

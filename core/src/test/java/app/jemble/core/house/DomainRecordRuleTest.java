@@ -78,6 +78,13 @@ public class DomainRecordRuleTest {
   }
 
   @Test
+  public void hostsAreNamedAsPeopleSayThem() {
+    Optional<List<String>> two = Optional.of(List.of("10 mail.example.com.", "20 in.example.com."));
+    assertThat(DomainRecordRule.judge(wanted(Kind.MX), two, HOST).words())
+        .isEqualTo("Mail to the domain goes to mail.example.com, in.example.com.");
+  }
+
+  @Test
   public void whoeverCannotBeAskedIsNotTakenForNone() {
     assertThat(DomainRecordRule.judge(wanted(Kind.SPF), Optional.empty(), HOST).state())
         .isEqualTo(State.NOT_REACHED);
