@@ -53,11 +53,12 @@ class MailTrials {
     String to = mails.returnAddress(id);
     long trial = mapper.begin(mails.identity(id), by.id(), clock.instant());
     HandoverResult back =
-        mails.hand(id, me, new Mailbox(house.name(), to), SUBJECT, letter(backWords()));
+        mails.hand(id, me, new Mailbox(house.name(), to), SUBJECT, HouseMails.plain(backWords()));
     if (!(back instanceof HandoverResult.Accepted)) {
       return new Trial(trial, to, back.words());
     }
-    HandoverResult mine = mails.hand("own " + id, me, me, SUBJECT, letter(ownWords(house.name())));
+    HandoverResult mine =
+        mails.hand("own " + id, me, me, SUBJECT, HouseMails.plain(ownWords(house.name())));
     return new Trial(
         trial, to, mine instanceof HandoverResult.Accepted ? "" : by.email() + ": " + mine.words());
   }
@@ -68,10 +69,6 @@ class MailTrials {
 
   private static String ownWords(String house) {
     return "You read this: mails of " + house + " leave, and reach you.";
-  }
-
-  private static HouseMails.Letter letter(String words) {
-    return HouseMails.plain(words);
   }
 
   TrialRow find(long id) {

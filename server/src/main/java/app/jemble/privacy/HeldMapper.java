@@ -46,13 +46,19 @@ interface HeldMapper {
 
   @Select(
       """
-      select distinct i.id, i.channel, i.received_at as at, i.subject
+      select i.id, i.channel, i.received_at as at, i.subject
       from offered.message s
       join offered.open_cause g on g.id = s.cause_id and g.open_to = #{me}
-      left join offered.response r on r.message_id = s.id
-      join offered.inbound_mail i on i.id = r.mail_id or i.about_id = s.id
+      join offered.response r on r.message_id = s.id
+      join offered.inbound_mail i on i.id = r.mail_id
       where s.person_id = #{person}
-      order by i.id
+      union
+      select i.id, i.channel, i.received_at, i.subject
+      from offered.message s
+      join offered.open_cause g on g.id = s.cause_id and g.open_to = #{me}
+      join offered.inbound_mail i on i.about_id = s.id
+      where s.person_id = #{person}
+      order by id
       """)
   List<CameRow> came(@Param("person") PersonId person, @Param("me") long me);
 

@@ -2,8 +2,6 @@ package app.jemble.privacy;
 
 import app.jemble.core.record.Field;
 import app.jemble.paper.PlainPdf;
-import app.jemble.privacy.HeldMapper.CameRow;
-import app.jemble.privacy.HeldMapper.SentRow;
 import app.jemble.privacy.HeldOfPerson.Held;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -21,6 +19,9 @@ public final class HeldSummary {
   /** A line of a table. */
   public record Line(String label, String text) {}
 
+  /** The person's own row: its values stand in a table of their own. */
+  private static final String RECORD = "person";
+
   /** What each part of the record is called for people. */
   private static final Map<String, String> PARTS =
       Map.ofEntries(
@@ -29,7 +30,6 @@ public final class HeldSummary {
           Map.entry("quote", "Quotes"),
           Map.entry("office", "Offices"),
           Map.entry("attendance", "Events"),
-          Map.entry("list_member", "Lists"),
           Map.entry("list", "Lists"),
           Map.entry("message", "Messages to them"),
           Map.entry("response", "Responses"),
@@ -69,26 +69,32 @@ public final class HeldSummary {
             .map(field -> new Line(field.label(), values.get(field.name())))
             .toList();
     TreeMap<String, String> counts = new TreeMap<>();
-    held.record()
-        .forEach(
-            (part, rows) -> {
-              if (PARTS.containsKey(part)) {
-                counts.put(PARTS.get(part), Integer.toString(rows.size()));
-              }
-            });
+    held.record().forEach((part, rows) -> counts.put(words(part), Integer.toString(rows.size())));
+    counts.remove(RECORD);
     List<Line> parts = new ArrayList<>();
     counts.forEach((part, count) -> parts.add(new Line(part, count)));
     return new HeldSummary(held.name(), day.toString(), lines, parts, messages(held, zone));
+  }
+
+  /** A part that has no words of its own yet is told by its name, not left out. */
+  private static String words(String part) {
+    return PARTS.getOrDefault(part, part);
   }
 
   private static List<Line> messages(Held held, ZoneId zone) {
     record Dated(Instant at, Line line) {}
     Stream<Dated> sent =
         held.sent().stream()
-            .map(m -> new Dated(m.at(), new Line(day(m.at(), zone) + ", sent", subject(m))));
+            .map(
+                m ->
+                    new Dated(
+                        m.at(), new Line(day(m.at(), zone) + ", sent", subject(m.subject()))));
     Stream<Dated> came =
         held.came().stream()
-            .map(m -> new Dated(m.at(), new Line(day(m.at(), zone) + ", came", subject(m))));
+            .map(
+                m ->
+                    new Dated(
+                        m.at(), new Line(day(m.at(), zone) + ", came", subject(m.subject()))));
     return Stream.concat(sent, came)
         .sorted(Comparator.comparing(Dated::at))
         .map(Dated::line)
@@ -99,12 +105,8 @@ public final class HeldSummary {
     return LocalDate.ofInstant(at, zone).toString();
   }
 
-  private static String subject(SentRow sent) {
-    return sent.subject().isBlank() ? "(without a subject)" : sent.subject();
-  }
-
-  private static String subject(CameRow came) {
-    return came.subject().isBlank() ? "(without a subject)" : came.subject();
+  private static String subject(String subject) {
+    return subject.isBlank() ? "(without a subject)" : subject;
   }
 
   public String getName() {
