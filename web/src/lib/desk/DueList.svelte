@@ -46,22 +46,21 @@
         <span class="block">
           {#if task.personId}
             <a class="font-semibold hover:underline" href={`/people/${task.personId}`}
-              >{task.kind === 'to do'
-                ? ''
-                : `${task.kind === 'call' ? 'Call' : 'Write to'} `}{task.person}</a
+              >{task.person}</a
             >:
           {/if}
           {task.title}
         </span>
-        {#if task.kind === 'call' && task.phone}
+        <span class="text-[0.82rem] text-soft">
+          {[task.kind, task.lastReply && `last replied ${lately(task.lastReply, session.zone)}`]
+            .filter(Boolean)
+            .join(' · ')}
+        </span>
+        {#if task.phone}
           <a
             class="inline-block min-h-[24px] text-[0.82rem] text-soft hover:underline"
             href={`tel:${task.phone}`}>{task.phone}</a
           >
-        {:else if task.lastReply}
-          <span class="text-[0.82rem] text-soft">
-            last replied {lately(task.lastReply, session.zone)}
-          </span>
         {/if}
       </span>
       {#if session.may('WORK')}

@@ -7,7 +7,7 @@
   import { Input, Select } from 'flowbite-svelte';
 
   interface Props {
-    field: Pick<FilterField, 'name' | 'label' | 'type' | 'choices'>;
+    field: Pick<FilterField, 'name' | 'label' | 'type' | 'choices'> & { retired?: string[] };
     /** As it is written; empty for none. */
     value: string;
     onchange: (value: string) => void;
@@ -22,7 +22,9 @@
   }));
   const choices = $derived(
     field.type === 'CHOICE'
-      ? field.choices.map((c) => ({ value: c, name: c }))
+      ? field.choices
+          .filter((c) => c === value || !field.retired?.includes(c))
+          .map((c) => ({ value: c, name: c }))
       : field.type === 'FLAG'
         ? [
             { value: 'true', name: 'yes' },

@@ -28,6 +28,7 @@ function field(
     label,
     type,
     choices,
+    retired: [],
     column: true,
     editable: true,
     broughtIn: true,

@@ -11,14 +11,22 @@ const open: Condition = { field: 'done', operator: 'NO', values: [] };
 const mine: Condition = { field: 'owner', operator: 'IS_ME', values: [] };
 const kind = (word: string): Condition => ({ field: 'kind', operator: 'ANY_OF', values: [word] });
 
-export const SIDES: Side[] = [
-  { name: 'Mine', conditions: [mine, open] },
-  { name: 'My calls', conditions: [mine, open, kind('call')] },
-  { name: 'To write', conditions: [mine, open, kind('write')] },
-  { name: 'To do', conditions: [mine, open, kind('to do')] },
-  { name: 'Of all colleagues', conditions: [open] },
-  { name: 'Done too', conditions: [] }
-];
+export const MINE: Side = { name: 'Mine', conditions: [mine, open] };
+
+/** Kinds of tasks beyond these are asked for by a filter: there is no room for more. */
+const MOST_KINDS = 5;
+
+/** The sides of a house with these kinds of tasks. */
+export function sides(kinds: string[]): Side[] {
+  return [
+    MINE,
+    ...kinds
+      .slice(0, MOST_KINDS)
+      .map((word) => ({ name: `Mine: ${word}`, conditions: [mine, open, kind(word)] })),
+    { name: 'Of all colleagues', conditions: [open] },
+    { name: 'Done too', conditions: [] }
+  ];
+}
 
 /** What is looked for on a side. */
 export function draftOf(side: Side): FilterDraft {
@@ -27,13 +35,13 @@ export function draftOf(side: Side): FilterDraft {
 }
 
 /** The side that this is; null when somebody has asked for something else. */
-export function sideOf(draft: FilterDraft): Side | null {
+export function sideOf(draft: FilterDraft, all: Side[]): Side | null {
   const conditions = draft.parts.flatMap((p) => (p.is === 'condition' ? [p.condition] : []));
   if (draft.kinds.length || conditions.length !== draft.parts.length) return null;
-  const key = (all: Condition[]) =>
-    all
+  const key = (asked: Condition[]) =>
+    asked
       .map((c) => `${c.field} ${c.operator} ${c.values.join(',')}`)
       .sort()
       .join(';');
-  return SIDES.find((side) => key(side.conditions) === key(conditions)) ?? null;
+  return all.find((side) => key(side.conditions) === key(conditions)) ?? null;
 }

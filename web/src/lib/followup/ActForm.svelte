@@ -6,6 +6,7 @@
   import ColleagueSelect from '$lib/session/ColleagueSelect.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { Input, Select } from 'flowbite-svelte';
+  import { taskKinds } from '$lib/task/kinds';
   import { ACTS, blankAct } from './rules';
   import SendForm from './SendForm.svelte';
   import WaysWords from '$lib/ways/WaysWords.svelte';
@@ -24,6 +25,10 @@
     (fields.data?.filter ?? []).filter(
       (f) => f.editable && !['number', 'email', 'tags'].includes(f.name)
     )
+  );
+  /** The one that stands there is there, though it was given up. */
+  const kinds = $derived(
+    [...new Set([...taskKinds(fields.data?.related), act.taskKind ?? ''])].filter(Boolean)
   );
   const field = $derived(settable.find((f) => f.name === act.field));
 
@@ -60,8 +65,8 @@
       Kind
       <Select
         placeholder=""
-        items={['call', 'write', 'to do'].map((k) => ({ value: k, name: k }))}
-        value={act.taskKind ?? 'call'}
+        items={kinds.map((k) => ({ value: k, name: k }))}
+        value={act.taskKind || (kinds[0] ?? '')}
         onchange={(event) => set({ taskKind: event.currentTarget.value })}
       />
     </label>

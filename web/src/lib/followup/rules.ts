@@ -39,7 +39,7 @@ export const ACTS: { value: RuleAct['kind']; name: string }[] = [
 export function blankAct(kind: RuleAct['kind']): RuleAct {
   return {
     kind,
-    taskKind: kind === 'TASK' ? 'call' : null,
+    taskKind: kind === 'TASK' ? '' : null,
     title: kind === 'TASK' ? '' : null,
     dueDays: kind === 'TASK' ? 1 : null,
     owner: null,

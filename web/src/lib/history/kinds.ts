@@ -8,6 +8,7 @@ export const kinds: { value: HistoryKind; name: string }[] = [
   { value: 'COLLEAGUES', name: 'Colleagues' },
   { value: 'SETTINGS', name: 'Settings' },
   { value: 'EXPORT', name: 'Taken out of the house' },
+  { value: 'PRIVACY', name: 'Erased' },
   { value: 'PEOPLE', name: 'People' }
 ];
 

@@ -4,6 +4,7 @@
   import { people } from '$lib/format/numbers';
   import { notices } from '$lib/ui/notices.svelte';
   import AddWord from './AddWord.svelte';
+  import GivenUp from './GivenUp.svelte';
   import WordLine from './WordLine.svelte';
 
   interface Props {
@@ -34,6 +35,9 @@
   const remove = (name: string) =>
     act(() => answer(api.POST('/api/house/plans/remove', { body: { name } })));
 
+  const retire = (name: string, retired: boolean) =>
+    act(() => answer(api.PUT('/api/house/plans/retired', { body: { name, retired } })));
+
   function up(at: number) {
     const names = plans.map((plan) => plan.name);
     names.splice(at - 1, 0, ...names.splice(at, 1));
@@ -46,7 +50,7 @@
   <p class="mb-1 text-[0.9rem] text-soft">In the order in which they are offered.</p>
   <ul>
     {#each plans as plan, at (plan.name)}
-      <WordLine name={plan.name} {mayChange} onrename={(to) => rename(plan.name, to)}>
+      <WordLine name={plan.name} {mayChange} crowded onrename={(to) => rename(plan.name, to)}>
         {#if plan.members || !mayChange}
           <span class="text-[0.9rem] text-soft">{people(plan.members)}</span>
         {:else}
@@ -56,6 +60,14 @@
             aria-label={`Remove ${plan.name}`}
             onclick={() => remove(plan.name)}>Remove</button
           >
+        {/if}
+        {#if plan.members || plan.retired}
+          <GivenUp
+            name={plan.name}
+            retired={plan.retired}
+            {mayChange}
+            onretire={(retired) => retire(plan.name, retired)}
+          />
         {/if}
         {#if mayChange && at > 0}
           <button

@@ -5,12 +5,14 @@
   interface Props {
     name: string;
     mayChange: boolean;
+    /** Whether so much else stands in its line that a phone shows it beneath. */
+    crowded?: boolean;
     onrename: (name: string) => Promise<void>;
     /** What else stands in its line. */
     children?: Snippet;
   }
 
-  let { name, mayChange, onrename, children }: Props = $props();
+  let { name, mayChange, crowded = false, onrename, children }: Props = $props();
   const sending = new Sending();
   let typed = $state<string | null>(null);
   const link = 'min-h-6 font-semibold text-kelp hover:underline';
@@ -32,7 +34,7 @@
 
 <li class="flex min-h-9 flex-wrap items-center gap-x-3 border-b border-line-soft py-1">
   {#if typed === null}
-    <span class="min-w-0 flex-1 break-words">{name}</span>
+    <span class={`min-w-20 flex-1 break-words ${crowded ? 'max-sm:basis-full' : ''}`}>{name}</span>
     {@render children?.()}
     {#if mayChange}
       <button

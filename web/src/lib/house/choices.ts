@@ -39,3 +39,11 @@ export function languages(own: string): { tag: string; name: string }[] {
     .map((tag) => ({ tag, name: names.of(tag) ?? tag }))
     .sort((a, b) => a.name.localeCompare(b.name));
 }
+
+/** Currencies by name, in order. */
+export function currencies(): { code: string; name: string }[] {
+  const names = new Intl.DisplayNames('en-GB', { type: 'currency' });
+  return Intl.supportedValuesOf('currency')
+    .map((code) => ({ code, name: `${names.of(code) ?? code} (${code})` }))
+    .sort((a, b) => a.name.localeCompare(b.name));
+}

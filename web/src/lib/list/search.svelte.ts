@@ -1,6 +1,6 @@
 import type { Kept, Layout, Reach } from '$lib/api/types';
 import { everyone, fromFilter, type FilterDraft } from '$lib/filter/draft';
-import { draftOf, SIDES, type Side } from '$lib/filter/sides';
+import { draftOf, MINE } from '$lib/filter/sides';
 import { nobody, type Selection } from './selection';
 
 /** What is looked for in a list; kept while other screens are visited. */
@@ -66,7 +66,7 @@ export const searches = {
   tasks: new ListSearch(
     'tasks',
     layout('due_on', false, 'title', 'kind', 'due_on', 'done', 'owner'),
-    draftOf(SIDES[0] as Side)
+    draftOf(MINE)
   ),
   events: new ListSearch('events', layout('starts', true, 'name', 'starts', 'place', 'attendance'))
 };

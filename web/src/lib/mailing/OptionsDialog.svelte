@@ -1,5 +1,6 @@
 <script lang="ts">
   import { choosable } from '$lib/session/choosable';
+  import { topicItems } from '$lib/house/topics';
   import { colleaguesQuery, letterheadsQuery, topicsQuery } from '$lib/api/queries';
   import type { WholeMailing } from '$lib/api/types';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -52,7 +53,7 @@
       <Select
         id="topic"
         placeholder=""
-        items={(topics.data ?? []).map((t) => ({ value: t.id, name: t.name }))}
+        items={topicItems(topics.data, writing.topicId)}
         value={writing.topicId}
         onchange={(e) => writing.set('topicId', Number(e.currentTarget.value))}
       />

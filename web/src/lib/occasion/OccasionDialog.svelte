@@ -1,5 +1,6 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
+  import { topicItems } from '$lib/house/topics';
   import { topicsQuery } from '$lib/api/queries';
   import type { OccasionBody } from '$lib/api/types';
   import { Typed } from '$lib/draft/typed.svelte';
@@ -70,7 +71,7 @@
         Topic, which people can leave
         <Select
           placeholder=""
-          items={(topics.data ?? []).map((t) => ({ value: t.id, name: t.name }))}
+          items={topicItems(topics.data, draft.topicId)}
           bind:value={draft.topicId}
         />
       </label>

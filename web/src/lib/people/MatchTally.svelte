@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { session } from '$lib/session/session.svelte';
   import Tally from '$lib/ui/Tally.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { useQueryClient } from '@tanstack/svelte-query';
@@ -51,5 +52,10 @@
     chosen={search.part}
     onchoose={choosePart}
   />
+  {#if session.colleague?.ownPeople}
+    <p class="text-[0.9rem] text-soft">
+      These are the people you own; whoever is another’s is neither listed nor counted.
+    </p>
+  {/if}
   <PhoneCounts filter={people.filter} archived={search.archived} />
 {/if}

@@ -65,9 +65,11 @@
     </div>
     <ul class="flex flex-col gap-1 text-[0.93rem]">
       {#if mail?.address}
-        <li class="break-all">
+        <li class="wrap-anywhere">
           {mail.address}
-          {#if mail.reach === 'READY'}<span>· <strong>reachable</strong></span>{/if}
+          {#if mail.reach === 'READY'}<span class="whitespace-nowrap"
+              >· <strong>reachable</strong></span
+            >{/if}
         </li>
       {/if}
       <li>

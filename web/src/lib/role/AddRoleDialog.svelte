@@ -20,7 +20,16 @@
   const add = (event: SubmitEvent) =>
     sending.send(event, async () => {
       const model = roles.find((r) => r.id === like);
-      const limits = { mostAtOnce: null, nodAbove: null, mostADay: null, mostRows: null };
+      const limits = {
+        mostAtOnce: null,
+        nodAbove: null,
+        mostADay: null,
+        mostMailsADay: null,
+        mostTextsADay: null,
+        mostNoticesADay: null,
+        mostRows: null,
+        ownPeople: false
+      };
       const added = await answer(
         api.POST('/api/roles', {
           body: { name, rights: model?.rights ?? [], limits: model?.limits ?? limits }

@@ -29,7 +29,11 @@
   {:else if query.data}
     <h3 class="font-semibold">They are offered</h3>
     <ul class="list-disc ps-5">
-      <li>Every list, message and answer that is not private to somebody</li>
+      <li>
+        {role.limits.ownPeople
+          ? 'Lists, messages and answers of the people they own'
+          : 'Every list, message and answer that is not private to somebody'}
+      </li>
       {#each may as act (act.right)}<li>{act.words}</li>{/each}
     </ul>
     {#if limitWords(role).length}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { GivenRight, HouseRole } from '$lib/api/types';
-  import { limits, toggled, type Limits, type Row } from './roles';
+  import { limits, toggled, type NumberLimit, type Row } from './roles';
+  import WhosePeople from './WhosePeople.svelte';
 
   interface Props {
     rows: Row[];
@@ -21,7 +22,7 @@
     role.rights = toggled(rows, role.rights, right);
   }
 
-  function set(role: HouseRole, key: keyof Limits, typed: string) {
+  function set(role: HouseRole, key: NumberLimit, typed: string) {
     const number = typed.trim() === '' ? null : Math.floor(Number(typed));
     role.limits = { ...role.limits, [key]: number };
   }
@@ -56,6 +57,20 @@
     </tr>
   </thead>
   <tbody>
+    <tr>
+      <th class="border-t border-line-soft py-1 ps-3.5 pe-3 text-left font-normal" scope="row">
+        See people
+      </th>
+      {#each roles as role (role.id)}
+        <td class={`${cell} ${hidden(role)}`}>
+          <WhosePeople
+            {role}
+            {mayChange}
+            onchoose={(ownPeople) => (role.limits = { ...role.limits, ownPeople })}
+          />
+        </td>
+      {/each}
+    </tr>
     {#each rows as row (row.right)}
       <tr>
         <th

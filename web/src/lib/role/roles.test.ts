@@ -18,7 +18,16 @@ const role: HouseRole = {
   id: 1,
   name: 'Quay hand',
   rights: ['WORK', 'WRITE_TO_ONE', 'WRITE_TO_MANY', 'EXPORT'],
-  limits: { mostAtOnce: 1200, nodAbove: 100, mostADay: 0, mostRows: null },
+  limits: {
+    mostAtOnce: 1200,
+    nodAbove: 100,
+    mostADay: 0,
+    mostMailsADay: null,
+    mostTextsADay: 30,
+    mostNoticesADay: null,
+    mostRows: null,
+    ownPeople: false
+  },
   colleagues: 0
 };
 
@@ -36,9 +45,12 @@ test('limits are said where the right is there', () => {
   expect(limitWords(role)).toEqual([
     'One mailing goes to at most 1,200 people.',
     'A mailing to more than 100 leaves when a second colleague has nodded.',
-    'At most 0 messages leave a day.'
+    'At most 0 messages leave a day.',
+    'At most 30 texts leave a day.'
   ]);
   expect(limitWords({ ...role, rights: ['EXPORT'] })).toEqual([]);
+  const own = { ...role, rights: [], limits: { ...role.limits, ownPeople: true } };
+  expect(limitWords(own)).toEqual(['They see the people they own, and what is about these.']);
 });
 
 test('the order of rights is no change', () => {

@@ -3,6 +3,7 @@ import { count } from '$lib/format/numbers';
 
 export type Row = RoleTable['rights'][number];
 export type Limits = HouseRole['limits'];
+export type NumberLimit = Exclude<keyof Limits, 'ownPeople'>;
 
 /** A right given to a role, with what it rests on; or taken, with what rests on it. */
 export function toggled(rows: Row[], rights: GivenRight[], right: GivenRight): GivenRight[] {
@@ -22,10 +23,13 @@ export function toggled(rows: Row[], rights: GivenRight[], right: GivenRight): G
 }
 
 /** The limits of a role, each below the right that it belongs to. */
-export const limits: { key: keyof Limits; right: GivenRight; words: string; least: number }[] = [
+export const limits: { key: NumberLimit; right: GivenRight; words: string; least: number }[] = [
   { key: 'mostAtOnce', right: 'WRITE_TO_MANY', words: 'to at most … people', least: 1 },
   { key: 'nodAbove', right: 'WRITE_TO_MANY', words: 'with a nod above … people', least: 1 },
   { key: 'mostADay', right: 'WRITE_TO_ONE', words: 'at most … messages a day', least: 0 },
+  { key: 'mostMailsADay', right: 'WRITE_TO_ONE', words: 'of these … e-mails', least: 0 },
+  { key: 'mostTextsADay', right: 'WRITE_TO_ONE', words: 'of these … texts', least: 0 },
+  { key: 'mostNoticesADay', right: 'WRITE_TO_ONE', words: 'of these … app notices', least: 0 },
   { key: 'mostRows', right: 'EXPORT', words: 'at most … people in a file', least: 1 }
 ];
 
@@ -33,14 +37,20 @@ export const limits: { key: keyof Limits; right: GivenRight; words: string; leas
 export function limitWords(role: Pick<HouseRole, 'rights' | 'limits'>): string[] {
   const { mostAtOnce, nodAbove, mostADay, mostRows } = role.limits;
   const many = role.rights.includes('WRITE_TO_MANY');
+  const writes = role.rights.includes('WRITE_TO_ONE');
+  const { mostMailsADay, mostTextsADay, mostNoticesADay } = role.limits;
+  const aDay = (most: number | null, what: string) =>
+    writes && most !== null ? `At most ${count(most)} ${what} leave a day.` : '';
   return [
+    role.limits.ownPeople ? 'They see the people they own, and what is about these.' : '',
     many && mostAtOnce ? `One mailing goes to at most ${count(mostAtOnce)} people.` : '',
     many && nodAbove
       ? `A mailing to more than ${count(nodAbove)} leaves when a second colleague has nodded.`
       : '',
-    role.rights.includes('WRITE_TO_ONE') && mostADay !== null
-      ? `At most ${count(mostADay)} messages leave a day.`
-      : '',
+    aDay(mostADay, 'messages'),
+    aDay(mostMailsADay, 'e-mails'),
+    aDay(mostTextsADay, 'texts'),
+    aDay(mostNoticesADay, 'app notices'),
     role.rights.includes('EXPORT') && mostRows
       ? `One file takes out at most ${count(mostRows)} people.`
       : ''

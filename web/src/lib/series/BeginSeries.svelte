@@ -1,6 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { answer, api } from '$lib/api/client';
+  import { topicItems } from '$lib/house/topics';
   import { startersQuery, topicsQuery } from '$lib/api/queries';
   import Ask from '$lib/ui/Ask.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
@@ -84,7 +85,7 @@
         Topic, which people can leave
         <Select
           placeholder=""
-          items={(topics.data ?? []).map((t) => ({ value: t.id, name: t.name }))}
+          items={topicItems(topics.data, topic || null)}
           bind:value={() => topic || (topics.data?.[0]?.id ?? 0), (id) => (topic = id)}
         />
       </label>

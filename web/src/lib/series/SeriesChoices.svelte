@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { topicItems } from '$lib/house/topics';
   import { topicsQuery } from '$lib/api/queries';
   import type { SeriesBody, SeriesView } from '$lib/api/types';
   import { createQuery } from '@tanstack/svelte-query';
@@ -32,7 +33,7 @@
     <span class="text-soft">Topic, which people can leave</span>
     <Select
       placeholder=""
-      items={(topics.data ?? []).map((t) => ({ value: t.id, name: t.name }))}
+      items={topicItems(topics.data, series.topicId)}
       bind:value={() => series.topicId, (topicId) => set({ topicId })}
     />
   </label>

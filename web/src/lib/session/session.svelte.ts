@@ -1,6 +1,7 @@
 import { answer, api, guard, signedInAnew } from '$lib/api/client';
 import type { Colleague, GivenRight } from '$lib/api/types';
 import { follow } from '$lib/format/now';
+import { week } from '$lib/format/week.svelte';
 
 /** Who is signed in. */
 class Session {
@@ -42,6 +43,7 @@ class Session {
     guard.header = session.csrfHeader;
     guard.token = session.csrfToken;
     this.colleague = session.colleague;
+    week.beginOn(session.colleague?.weekStart);
     follow(session.now, session.clockSpeed);
     this.known = true;
   }

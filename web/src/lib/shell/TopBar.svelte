@@ -100,7 +100,8 @@
         <div class="panel absolute top-11 right-0 z-40 w-56 p-3 text-ink shadow-lg">
           <p class="font-semibold">{session.colleague?.house}</p>
           <p class="mb-2 text-[0.87rem] text-soft">
-            {session.colleague?.role} · {session.colleague?.email}
+            {session.colleague?.role}{session.colleague?.ownPeople ? ', own people' : ''} · {session
+              .colleague?.email}
           </p>
           <fieldset class="border-t border-line-soft pt-2">
             <legend class="sr-only">Look</legend>

@@ -22,10 +22,11 @@ export const settingsPlaces: { title: string; places: Place[] }[] = [
     places: [
       { name: 'Set-up', path: '/settings/set-up', right: 'SETTINGS' },
       { name: 'Name, place and clock', path: '/settings/house' },
-      { name: 'Topics and plans', path: '/settings/topics' },
+      { name: 'Words of the house', path: '/settings/topics' },
       { name: 'Colleagues', path: '/settings/colleagues' },
       { name: 'Roles', path: '/settings/roles' },
       { name: 'History', path: '/settings/history', right: 'COLLEAGUES' },
+      { name: 'Privacy', path: '/settings/privacy', right: 'SETTINGS' },
       { name: 'Fields of people', path: '/settings/fields' }
     ]
   },

@@ -88,7 +88,7 @@
   <fieldset class="mt-3">
     <legend class="pb-1 text-soft">Topics to tick</legend>
     <div class="flex flex-wrap gap-x-5 gap-y-1">
-      {#each topics.data ?? [] as topic (topic.id)}
+      {#each (topics.data ?? []).filter((t) => !t.retired || page.topics.includes(t.id)) as topic (topic.id)}
         <label class="flex min-h-6 items-center gap-1.5"
           ><input
             type="checkbox"

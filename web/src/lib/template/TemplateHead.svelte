@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { topicItems } from '$lib/house/topics';
   import { letterheadsQuery, topicsQuery } from '$lib/api/queries';
   import type { TemplateDraft } from '$lib/api/types';
   import { createQuery } from '@tanstack/svelte-query';
@@ -87,7 +88,7 @@
       id="topic"
       placeholder=""
       disabled={readonly}
-      items={(topics.data ?? []).map((t) => ({ value: t.id, name: t.name }))}
+      items={topicItems(topics.data, draft.topicId)}
       value={draft.topicId}
       onchange={(e) => {
         draft.topicId = Number(e.currentTarget.value);

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { calendarDay } from '$lib/format/dates';
+  import { week } from '$lib/format/week.svelte';
   import { Datepicker } from 'flowbite-svelte';
   import Popup from './Popup.svelte';
   import { Latest, readDay, type Lean } from './typedDay';
@@ -137,7 +138,7 @@
       <Datepicker
         inline
         locale="en-GB"
-        firstDayOfWeek={1}
+        firstDayOfWeek={week.first}
         value={value ? new Date(`${value}T12:00:00`) : undefined}
         onselect={choose}
       />

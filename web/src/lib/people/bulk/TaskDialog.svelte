@@ -1,12 +1,14 @@
 <script lang="ts">
+  import { fieldsQuery } from '$lib/api/queries';
   import DayField from '$lib/ui/DayField.svelte';
   import type { SelectionBody } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
   import ColleagueSelect from '$lib/session/ColleagueSelect.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
-  import { useQueryClient } from '@tanstack/svelte-query';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { Input, Select } from 'flowbite-svelte';
+  import { taskKinds } from '$lib/task/kinds';
   import { act } from './doing';
 
   interface Props {
@@ -18,13 +20,20 @@
   let { open = $bindable(), who, count }: Props = $props();
 
   const queries = useQueryClient();
-  let kind = $state('call');
+  const fields = createQuery(fieldsQuery);
+  const kinds = $derived(taskKinds(fields.data?.related));
+  let kind = $state('');
   let title = $state('');
   let dueOn = $state('');
   let owner = $state('');
 
   async function make() {
-    const task = { kind, title, dueOn: dueOn || null, owner: owner || null };
+    const task = {
+      kind: kind || (kinds[0] ?? ''),
+      title,
+      dueOn: dueOn || null,
+      owner: owner || null
+    };
     if (await act(queries, who, { kind: 'MAKE_TASK', task })) {
       open = false;
       title = '';
@@ -49,8 +58,8 @@
       Kind
       <Select
         placeholder=""
-        items={['call', 'write', 'to do'].map((k) => ({ value: k, name: k }))}
-        bind:value={kind}
+        items={kinds.map((k) => ({ value: k, name: k }))}
+        bind:value={() => kind || (kinds[0] ?? ''), (k) => (kind = k)}
       />
     </label>
     <div class="flex flex-col gap-1">

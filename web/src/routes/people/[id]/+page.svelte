@@ -13,7 +13,7 @@
   import AroundPerson from '$lib/people/AroundPerson.svelte';
   import BetweenUs from '$lib/people/BetweenUs.svelte';
   import FieldGroups from '$lib/people/FieldGroups.svelte';
-  import HeldPanel from '$lib/people/HeldPanel.svelte';
+  import HeldPanel from '$lib/privacy/HeldPanel.svelte';
   import History from '$lib/people/History.svelte';
   import MergeDialog from '$lib/people/MergeDialog.svelte';
   import PersonPicture from '$lib/people/PersonPicture.svelte';

@@ -8,7 +8,7 @@
   import PageHead from '$lib/ui/PageHead.svelte';
   import { Sending } from '$lib/ui/sending.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
-  import { languages, zones } from '$lib/house/choices';
+  import { currencies, languages, zones } from '$lib/house/choices';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import type { Snippet } from 'svelte';
 
@@ -32,7 +32,19 @@
       if (!draft) return;
       const { name, address, zone, language, mailDomain, email, holdSeconds } =
         $state.snapshot(draft);
-      const body = { name, address, zone, language, mailDomain, email, holdSeconds };
+      const { currency, dayOrder, weekStart } = $state.snapshot(draft);
+      const body = {
+        name,
+        address,
+        zone,
+        language,
+        mailDomain,
+        email,
+        holdSeconds,
+        currency,
+        dayOrder,
+        weekStart
+      };
       draft = structuredClone(await answer(api.PUT('/api/house', { body })));
       await session.load();
       void queries.invalidateQueries();
@@ -127,6 +139,43 @@
         'Language and country',
         'of what stands around messages: dates, amounts, the order of a day',
         language
+      )}
+      {#snippet currency()}
+        <select class={box} bind:value={house.currency}>
+          <option value={null}>that of the country</option>
+          {#each currencies() as each (each.code)}
+            <option value={each.code}>{each.name}</option>
+          {/each}
+        </select>
+      {/snippet}
+      {@render field('currency', 'Currency', 'of amounts that are written without one', currency)}
+      {#snippet dayOrder()}
+        <select class={box} bind:value={house.dayOrder}>
+          <option value={null}>as the language has it</option>
+          <option value="DAY_FIRST">day first: 25/12/2026</option>
+          <option value="MONTH_FIRST">month first: 12/25/2026</option>
+          <option value="YEAR_FIRST">year first: 2026-12-25</option>
+        </select>
+      {/snippet}
+      {@render field(
+        'dayOrder',
+        'Days are typed',
+        '3/4 is the third of April, or the fourth of March',
+        dayOrder
+      )}
+      {#snippet weekStart()}
+        <select class={box} bind:value={house.weekStart}>
+          <option value={null}>as the country has it</option>
+          <option value="MONDAY">Monday</option>
+          <option value="SUNDAY">Sunday</option>
+          <option value="SATURDAY">Saturday</option>
+        </select>
+      {/snippet}
+      {@render field(
+        'weekStart',
+        'Weeks begin on',
+        'as in “last visit this week”, and where a day is picked',
+        weekStart
       )}
       {#snippet email()}
         <input

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import { instead } from '$lib/api/instead';
+  import MadeUpPeople from '$lib/setup/MadeUpPeople.svelte';
   import { setUpQuery, setUpWords, steps, type SetUpStep } from '$lib/setup/setUp';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -42,6 +43,9 @@
             >{steps[step].name}</a
           >
           <p class="text-soft">{steps[step].words}</p>
+          {#if step === 'PEOPLE' && (!done || query.data.madeUp)}<MadeUpPeople
+              count={query.data.madeUp}
+            />{/if}
         </div>
         <span class="text-soft">{done ? 'done' : later ? 'left for later' : ''}</span>
         {#if !done}

@@ -2,6 +2,7 @@
   import { answer, api } from '$lib/api/client';
   import { instead } from '$lib/api/instead';
   import type { TopicsAndPlans } from '$lib/api/types';
+  import StandingList from '$lib/house/StandingList.svelte';
   import PlanList from '$lib/house/PlanList.svelte';
   import TopicList from '$lib/house/TopicList.svelte';
   import { session } from '$lib/session/session.svelte';
@@ -24,14 +25,19 @@
 </script>
 
 <PageHead
-  title="Topics and plans"
-  words={mayChange ? 'What people can leave, and what members can have.' : session.why('SETTINGS')}
+  title="Words of the house"
+  words={mayChange
+    ? 'What people can leave, what members can have, where each stands, and what is to be done.'
+    : session.why('SETTINGS')}
 />
 {#if instead(query)}
   <Trouble error={query.error} onretry={() => query.refetch()} />
 {:else if query.data}
-  <div class="grid max-w-4xl grid-cols-2 items-start gap-3 max-md:grid-cols-1">
+  <div class="grid max-w-5xl grid-cols-2 items-start gap-3 max-md:grid-cols-1">
     <TopicList topics={query.data.topics} {mayChange} onchanged={keep} />
     <PlanList plans={query.data.plans} {mayChange} onchanged={keep} />
+    <StandingList about="STATUS" {mayChange} />
+    <StandingList about="STAGE" {mayChange} />
+    <StandingList about="TASK" {mayChange} />
   </div>
 {/if}

@@ -277,7 +277,8 @@ public class ArchitectureTest {
         .check(server);
     noClasses()
         .that()
-        .resideOutsideOfPackages("app.jemble.storage..", "app.jemble.demo..")
+        // The pool of colleagues with people of their own hands on what others have put together.
+        .resideOutsideOfPackages("app.jemble.storage..", "app.jemble.pool..", "app.jemble.demo..")
         .should()
         .callMethodWhere(isAStatement())
         .orShould()

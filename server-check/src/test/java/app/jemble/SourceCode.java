@@ -48,7 +48,12 @@ final class SourceCode {
   static Set<String> tables() throws IOException {
     Set<String> tables = new TreeSet<>();
     try (Stream<Path> files = Files.list(MIGRATIONS)) {
-      for (Path file : files.sorted(Comparator.comparing(SourceCode::version)).toList()) {
+      List<Path> versions =
+          files
+              .filter(f -> f.getFileName().toString().startsWith("V"))
+              .sorted(Comparator.comparing(SourceCode::version))
+              .toList();
+      for (Path file : versions) {
         String sql = Files.readString(file);
         matches(MADE, sql).forEach(tables::add);
         matches(DROPPED, sql).forEach(tables::remove);

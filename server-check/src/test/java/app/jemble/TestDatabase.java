@@ -34,6 +34,11 @@ public final class TestDatabase {
     return address(named("template1"));
   }
 
+  /** Creates one like another, to which nobody is connected; answers its JDBC address. */
+  public static String copyOf(String address) {
+    return address(named(address.replaceAll(".*/(test_[a-z0-9]+).*", "$1")));
+  }
+
   /** Creates one like another that nobody is connected to; answers its name. */
   private static String named(String like) {
     String name = "test_" + UUID.randomUUID().toString().replace("-", "");

@@ -3,6 +3,7 @@ package app.jemble.bench;
 import app.jemble.core.filter.AsOf;
 import app.jemble.filter.FilterBody;
 import app.jemble.filter.ListService;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.HashMap;
@@ -23,7 +24,7 @@ final class PeopleBench {
   private static final int COLLEAGUES = 3;
 
   private static final AsOf AS_OF =
-      new AsOf(Instant.now(), ZoneId.of("Europe/London"), "orla", null);
+      new AsOf(Instant.now(), ZoneId.of("Europe/London"), DayOfWeek.MONDAY, "orla", null, false);
 
   private static final int WARM_UPS = 2;
   private static final int RUNS = 7;

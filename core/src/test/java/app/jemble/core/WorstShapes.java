@@ -15,6 +15,7 @@ import app.jemble.core.message.WebAddress;
 import app.jemble.core.pace.PlanException;
 import app.jemble.core.pace.PlanSentenceReader;
 import app.jemble.core.record.DayOrder;
+import app.jemble.core.record.DayStyle;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FullName;
@@ -184,13 +185,15 @@ public final class WorstShapes {
   }
 
   private static void day(String text) {
-    TypedDay.read(text, LocalDate.of(2027, 3, 1), DayOrder.DAY_FIRST, TypedDay.Lean.AHEAD);
+    TypedDay.read(
+        text, LocalDate.of(2027, 3, 1), DayStyle.of(DayOrder.DAY_FIRST), TypedDay.Lean.AHEAD);
   }
 
   private static void plan(String text) {
     try {
       LocalDateTime now = LocalDateTime.of(2027, 3, 1, 9, 0);
-      PlanSentenceReader.read(text, now, DayOrder.DAY_FIRST, ZoneId.of("Europe/London"));
+      PlanSentenceReader.read(
+          text, now, DayStyle.of(DayOrder.DAY_FIRST), ZoneId.of("Europe/London"));
     } catch (PlanException refused) {
       // a sentence, which is what is wanted
     }

@@ -58,7 +58,10 @@ class DemoHouse {
             "ternquay.example",
             30,
             null,
-            "desk@ternquay.example"));
+            "desk@ternquay.example",
+            null,
+            null,
+            null));
     DemoTexts.TOPICS.forEach(workspace::addTopic);
     DemoWords.PLANS.forEach(workspace::addPlan);
     workspace.addAttribute(

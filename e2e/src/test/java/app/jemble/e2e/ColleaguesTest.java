@@ -142,7 +142,9 @@ public class ColleaguesTest extends BrowserTest {
   @Test(dependsOnMethods = "whoIsSwitchedOffIsOutAtOnce")
   public void whatWasDoneStandsInTheHistory() {
     page.navigate(home + "/people");
-    button("Wilma Gorse").click();
+    page.getByRole(AriaRole.BANNER)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Wilma Gorse"))
+        .click();
     page.getByText("Settings of the house").click();
     page.getByRole(AriaRole.LINK, named("History")).click();
     assertThat(page.getByText("Switched a colleague off: Mara Penrose")).isVisible();

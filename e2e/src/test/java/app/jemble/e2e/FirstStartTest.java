@@ -62,7 +62,7 @@ public class FirstStartTest extends BrowserTest {
 
   @Test(dependsOnMethods = "theHouseSaysWhoItIs")
   public void topicsAndPlansAreItsOwn() {
-    page.getByRole(AriaRole.NAVIGATION, named("Settings")).getByText("Topics and plans").click();
+    page.getByRole(AriaRole.NAVIGATION, named("Settings")).getByText("Words of the house").click();
     page.getByLabel("Another plan").fill("Voice");
     press("Enter");
     assertThat(page.getByLabel("Another plan")).hasValue("");

@@ -110,6 +110,7 @@ public class FocusTest extends BrowserTest {
   public void afterTheDialogsOfPeople() {
     page.navigate(home + "/people");
     seek("members");
+    assertThat(rows().first()).isVisible();
     press("ArrowDown", "Space");
     Locator picked = page.getByRole(AriaRole.REGION, named("Picked"));
     for (String act : List.of("Tag", "Set a field", "List", "Task", "Export")) {

@@ -175,7 +175,7 @@ public class QuietTest extends BrowserTest {
     page.context().clearCookies();
     signIn("tomas");
     assertThat(page.getByText("Ask about the slipway")).isVisible();
-    assertThat(page.getByText("Call Quincy Reader")).isVisible();
+    assertThat(page.getByText("Quincy Reader").first()).isVisible();
     page.getByLabel("Done: Ask about the slipway").click();
     assertThat(page.getByText("“Ask about the slipway” is done.")).isVisible();
     assertThat(page.getByLabel("Done: Ask about the slipway")).hasCount(0);

@@ -101,7 +101,6 @@ public class Shots extends BrowserTest {
     letItRun();
     page.navigate(home + "/mailings/series/" + series("Renewals before summer"));
     shoot("series");
-    labels();
     letter();
     page.navigate(home + "/outbox");
     shoot("outbox");
@@ -109,20 +108,8 @@ public class Shots extends BrowserTest {
     shoot("responses");
     threeWays();
     leaving();
-    page.navigate(home + "/leave/" + genuineToken());
-    shoot("leaving");
+    privacy();
     narrow();
-  }
-
-  /** Of a message that was sent really: the demo's past ones were not. */
-  private String genuineToken() {
-    long person = addPerson("Wren", "Tallow", "wren@tallow.example");
-    api.signIn("orla", "lowen-quay");
-    sql.sql("update workspace set hold_seconds = 0").update();
-    long mailing = draft(List.of(person), "A word", "<p>A word</p>");
-    release(mailing);
-    awaitSettled(mailing);
-    return messageValue(mailing, person, "token");
   }
 
   private void filterPeople() {
@@ -150,20 +137,6 @@ public class Shots extends BrowserTest {
     page.getByText("Trial sail").first().click();
     page.getByText("On a phone").click();
     shoot("sign-up");
-  }
-
-  private void labels() {
-    page.navigate(home + "/people");
-    page.waitForTimeout(SETTLE_MILLIS);
-    seek("members");
-    page.waitForTimeout(SETTLE_MILLIS);
-    page.keyboard().press("Control+a");
-    page.getByText("Labels", new Page.GetByTextOptions().setExact(true)).click();
-    page.getByLabel("Name of the print run").fill("Yearbook");
-    page.getByLabel("Begin at label 3", new Page.GetByLabelOptions().setExact(true)).click();
-    page.waitForTimeout(SETTLE_MILLIS);
-    page.getByRole(AriaRole.BUTTON, named(Pattern.compile(", label 8"))).click();
-    shoot("labels");
   }
 
   /** To whom no mail reaches. */
@@ -307,6 +280,19 @@ public class Shots extends BrowserTest {
     page.getByLabel("Representative: to at most … people").fill("200");
     page.getByLabel("Representative: with a nod above … people").fill("100");
     shoot("roles");
+    button("Keep the changes").click();
+  }
+
+  /** Somebody is looked at before they are erased; then what was done in the house. */
+  private void privacy() {
+    page.navigate(home + "/people/" + personWithMuch());
+    page.getByText("What we hold").scrollIntoViewIfNeeded();
+    button("Erase them…").click();
+    page.getByRole(AriaRole.TEXTBOX, named("They asked for it on")).fill("16 Nov");
+    shoot("privacy");
+    page.keyboard().press("Escape");
+    page.navigate(home + "/settings/history");
+    shoot("history");
   }
 
   private void narrow() {

@@ -59,6 +59,9 @@ public class RightsTest extends ServerTest {
   private final Map<String, Api> colleagues = new HashMap<>();
   private Api tomas;
 
+  /** Whether Tomas keeps to himself what he writes. */
+  private boolean hides = true;
+
   @Override
   protected int people() {
     return 20;
@@ -258,13 +261,13 @@ public class RightsTest extends ServerTest {
   private long privateSeries(String name) {
     long series =
         tomas.post("/api/series", Map.of("name", name, "topicId", 1)).json().get("id").asLong();
-    sql.sql("update series set private = true where id = ?").param(series).update();
+    sql.sql("update series set private = ? where id = ?").params(List.of(hides, series)).update();
     return series;
   }
 
   private void makePrivate(long mailing) {
     Map<String, Object> change = change(mailing, "Hello", "<p>Hello</p>");
-    change.put("private", true);
+    change.put("private", hides);
     assertThat(tomas.put("/api/mailings/" + mailing, change).status()).isEqualTo(200);
   }
 
@@ -291,12 +294,29 @@ public class RightsTest extends ServerTest {
 
   @Test
   public void whatIsPrivateToAnotherIsAsIfItWereNot() {
-    Map<String, List<Long>> things = privateThings("hidden");
+    assertNothingIsThere(privateThings("hidden"), colleagues);
+  }
+
+  /** What is not private is so to whoever has every right but the one to see it. */
+  @Test(dependsOnMethods = "rolesOfAnyRightsGetWhatCoreSays")
+  public void whatOthersWriteIsAsIfItWereNotToWhoSeesOnlyTheirOwn() {
+    hides = false;
+    Map<String, List<Long>> things = privateThings("open");
+    hides = true;
+    things.keySet().removeAll(List.of("document", "template", "filter"));
+    Set<Right> rights = EnumSet.allOf(Right.class);
+    rights.remove(Right.MAILINGS_OF_OTHERS);
+    giveTo("reed", new Role(0, "Alone", rights, Role.Limits.NONE));
+    assertNothingIsThere(things, Map.of("reed", colleagues.get("reed")));
+    giveTo("reed", new Role(0, "Reader", Set.of(), Role.Limits.NONE));
+  }
+
+  private void assertNothingIsThere(Map<String, List<Long>> things, Map<String, Api> to) {
     String before = everything();
     List<String> wrong = new ArrayList<>();
     for (ApiOperation operation : operations()) {
       for (long id : things.getOrDefault(table.get(operation.name()).about(), List.of())) {
-        colleagues.forEach(
+        to.forEach(
             (login, who) -> {
               Api.Answer hidden = ask(operation, who, id);
               Api.Answer nowhere = ask(operation, who, NOWHERE);

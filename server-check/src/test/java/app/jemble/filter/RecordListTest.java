@@ -18,6 +18,7 @@ import app.jemble.core.record.Values;
 import app.jemble.workspace.WorkspaceService;
 import java.math.BigDecimal;
 import java.sql.Timestamp;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -60,7 +61,14 @@ public class RecordListTest extends ServerTest {
   public void prepare() {
     lists = application.getBean(ListService.class);
     WorkspaceService workspace = application.getBean(WorkspaceService.class);
-    asOf = new AsOf(clock.instant(), workspace.current().zoneId(), "tomas", new PersonId(7));
+    asOf =
+        new AsOf(
+            clock.instant(),
+            workspace.current().zoneId(),
+            DayOfWeek.MONDAY,
+            "tomas",
+            new PersonId(7),
+            false);
     sql.sql("update task set due_on = null where id % 5 = 0").update();
     sql.sql("update task set owner_id = null where id % 7 = 0").update();
     sql.sql("update quote set owner_id = null, sent_on = null where id % 6 = 0").update();

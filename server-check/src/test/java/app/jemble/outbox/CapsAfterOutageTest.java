@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /**
@@ -57,14 +58,29 @@ public class CapsAfterOutageTest extends ServerTest {
     clock.advance(Duration.between(now, ten));
   }
 
-  @Test
-  public void whatWasPlannedForSeveralDaysLeavesOnSeveralDays() {
+  /** A cap of all, and one of what a role lets leave by one way. */
+  @DataProvider
+  public Object[][] caps() {
+    return new Object[][] {
+      {"update sending_rules set daily_cap = ?", "the workspace"},
+      {
+        "update role r set most_mails_a_day = ? from account a"
+            + " where a.role_id = r.id and a.login = 'orla'",
+        "Orla Finch by e-mail"
+      }
+    };
+  }
+
+  @Test(dataProvider = "caps")
+  public void whatWasPlannedForSeveralDaysLeavesOnSeveralDays(String cap, String whose) {
     api.signIn("orla", "lowen-quay");
+    sql.sql("update sending_rules set daily_cap = null").update();
     goToTen(1);
-    sql.sql("update sending_rules set daily_cap = ?").param(CAP).update();
+    sql.sql(cap).param(CAP).update();
     List<Long> people = new ArrayList<>();
     for (int i = 0; i < MESSAGES; i++) {
-      people.add(addPerson("Ann", "Other " + i, "cap" + i + "@cap.example"));
+      people.add(
+          addPerson("Ann", "Other " + i, whose.substring(0, 4).strip() + i + "@cap.example"));
     }
     try (ConfigurableApplicationContext second = start()) {
       assertThat(second.isRunning()).isTrue();
@@ -81,7 +97,7 @@ public class CapsAfterOutageTest extends ServerTest {
               .param(mailing)
               .query(String.class)
               .single();
-      assertThat(reason).isEqualTo("over the daily cap of the workspace (7)");
+      assertThat(reason).isEqualTo("over the daily cap of " + whose + " (7)");
 
       for (int day = 1; day <= 3; day++) {
         Eventually.holds(() -> assertThat(inState(mailing, "held")).isZero());
@@ -92,6 +108,9 @@ public class CapsAfterOutageTest extends ServerTest {
       assertThat(byDay(mailing))
           .extracting(row -> row.get("messages"))
           .containsExactly(7L, 7L, 7L, 4L);
+    } finally {
+      sql.sql("update person set archived_at = now() where email like '%@cap.example'").update();
+      sql.sql("update workspace set hold_seconds = 0").update();
     }
   }
 }

@@ -25,6 +25,7 @@ public class DescribedFieldsTest {
           "no_texts",
           "no_notices",
           "reached_by",
+          "current_member",
           "last_heard");
 
   /** They are no column: who writes, what about, which of their days, and the house. */

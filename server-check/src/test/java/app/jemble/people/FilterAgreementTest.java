@@ -22,6 +22,7 @@ import app.jemble.filter.FilterBody;
 import app.jemble.filter.ListRow;
 import app.jemble.filter.ListService;
 import app.jemble.workspace.WorkspaceService;
+import java.time.DayOfWeek;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -80,7 +81,14 @@ public class FilterAgreementTest extends ServerTest {
         new Field("checked", "Checked", FieldType.DAY, List.of(), Set.of(FieldUse.FILTER)));
     dirty();
     fields = workspace.fields();
-    asOf = new AsOf(clock.instant(), workspace.current().zoneId(), "orla", new PersonId(7));
+    asOf =
+        new AsOf(
+            clock.instant(),
+            workspace.current().zoneId(),
+            DayOfWeek.SUNDAY,
+            "orla",
+            new PersonId(7),
+            false);
     PersonValues values = application.getBean(PersonValues.class);
     Map<Long, Values> merged = new HashMap<>();
     everyone().forEach(p -> merged.put(p.id().value(), values.of(p, fields)));

@@ -60,7 +60,8 @@ final class KnownPeople {
   /** Fields of people that a record for merging does not have. */
   private static final String BESIDE =
       """
-      select p.id, a.login as owner, p.time_zone, p.language, p.asked_not, p.app_installed,
+      select p.id, (select m.status from membership m where m.person_id = p.id) as standing,
+             a.login as owner, p.time_zone, p.language, p.asked_not, p.app_installed,
              p.email as mailbox, p.phone as number_dialled,
              array(select c.channel from way_closed c where c.person_id = p.id) as closed,
              array(select d.address_key from do_not_write d
@@ -92,6 +93,7 @@ final class KnownPeople {
       values.put("introduced_by", FieldValue.introducers(chain(id, introducers)));
       values.put("reached_by", FieldValue.tags(reachedBy(row)));
       List<String> closed = words(row.get("closed"));
+      values.put("current_member", new FieldValue.Flag("active".equals(row.get("standing"))));
       values.put("no_mail", new FieldValue.Flag(closed.contains("EMAIL")));
       values.put("no_texts", new FieldValue.Flag(closed.contains("TEXT")));
       values.put("no_notices", new FieldValue.Flag(closed.contains("APP")));

@@ -23,7 +23,8 @@ public class MergeEverythingTest extends ServerTest {
       Map.of(
           "change.person_id", "what was done to the record that is put away is its own history",
           "person.merged_into", "a record that became part of the other goes on saying so",
-          "import_row.person_id", "what a file made of each row");
+          "import_row.person_id", "what a file made of each row",
+          "erasure.person_id", "whoever was erased is merged with nobody");
 
   /** Numbers that are not of people. */
   private static final List<String> OTHER_NUMBERS =

@@ -51,6 +51,7 @@ public class RolesTest extends ServerTest {
     limits.put("nodAbove", null);
     limits.put("mostADay", null);
     limits.put("mostRows", mostRows);
+    limits.put("ownPeople", false);
     return limits;
   }
 

@@ -96,4 +96,37 @@ public class SetUpTest extends ServerTest {
     assertThat(standing().get("steps").findValuesAsString("done"))
         .containsExactly("true", "false", "true", "false", "true", "false");
   }
+
+  /** They are no people to write to, and leave no word behind. */
+  @Test
+  public void madeUpPeopleComeAndGo() {
+    Api.Answer there = root.post("/api/set-up/made-up-people", Map.of());
+    assertThat(there.status()).as(there.text()).isEqualTo(200);
+    assertThat(there.json().get("madeUp").asInt()).isEqualTo(10);
+    assertThat(root.post("/api/set-up/made-up-people", Map.of()).status()).isEqualTo(409);
+    assertThat(count("person where reach = 'READY' and email like '%@made-up.example'"))
+        .isEqualTo(10);
+    assertThat(isDone("PEOPLE")).isFalse();
+
+    assertThat(root.delete("/api/set-up/made-up-people").json().get("madeUp").asInt()).isZero();
+    assertThat(count("person where email is not null and email like '%made-up%'")).isZero();
+    assertThat(count("person where last_name in ('Winterbourne', 'Petrović')")).isZero();
+    assertThat(count("change where after::text like '%made-up%'")).isZero();
+    assertThat(isDone("PEOPLE")).isFalse();
+  }
+
+  private boolean isDone(String step) {
+    return standing()
+        .get("steps")
+        .valueStream()
+        .filter(each -> each.get("step").asString().equals(step))
+        .findFirst()
+        .orElseThrow()
+        .get("done")
+        .asBoolean();
+  }
+
+  private long count(String what) {
+    return sql.sql("select count(*) from " + what).query(Long.class).single();
+  }
 }

@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
 import app.jemble.ServerTest;
+import app.jemble.account.AccountService;
+import app.jemble.filter.AskedNow;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -83,5 +87,56 @@ public class HouseTest extends ServerTest {
     assertThat(house().get("zone").toString()).isEqualTo("\"Europe/Lisbon\"");
     assertThat(with("zone", "Europe/Oslo").json().get("detail").asString())
         .isEqualTo("This is set outside, by JEMBLE_HOUSE_ZONE; change it there.");
+  }
+
+  /** Where they are not those of its country and language. */
+  @Test
+  public void currencyAndTheOrderOfADayAreItsOwn() {
+    assertThat(typed()).isEqualTo("2026-04-03");
+    assertThat(with("dayOrder", "MONTH_FIRST").status()).isEqualTo(200);
+    assertThat(typed()).isEqualTo("2026-03-04");
+    assertThat(with("currency", "NOK").status()).isEqualTo(200);
+    assertThat(application.getBean(WorkspaceService.class).current().currency()).isEqualTo("NOK");
+    assertThat(with("currency", "money").text()).contains("\"field\":\"currency\"");
+    with("currency", null);
+    with("dayOrder", null);
+    assertThat(typed()).isEqualTo("2026-04-03");
+    assertThat(application.getBean(WorkspaceService.class).current().currency()).isEqualTo("GBP");
+  }
+
+  /** In what is typed, in filters, and where days are picked. */
+  @Test
+  public void weeksBeginAsTheHouseHasIt() {
+    assertThat(firstOfWeek()).isEqualTo("MONDAY");
+    assertThat(with("weekStart", "SUNDAY").status()).isEqualTo(200);
+    assertThat(firstOfWeek()).isEqualTo("SUNDAY");
+    assertThat(wilma.get("/api/session").json().get("colleague").get("weekStart").asString())
+        .isEqualTo("SUNDAY");
+    assertThat(
+            application
+                .getBean(AskedNow.class)
+                .by(application.getBean(AccountService.class).findByLogin("wilma"))
+                .weekStart())
+        .isEqualTo(DayOfWeek.SUNDAY);
+    assertThat(with("weekStart", "FRIDAY").status()).isEqualTo(422);
+    with("weekStart", null);
+    with("language", "en-US");
+    assertThat(firstOfWeek()).as("of the country").isEqualTo("SUNDAY");
+    with("language", "en-GB");
+    assertThat(firstOfWeek()).isEqualTo("MONDAY");
+  }
+
+  private String firstOfWeek() {
+    String day =
+        wilma
+            .get("/api/typed/day?text=start%20of%20this%20week&lean=BACK")
+            .json()
+            .get("day")
+            .asString();
+    return LocalDate.parse(day).getDayOfWeek().name();
+  }
+
+  private String typed() {
+    return wilma.get("/api/typed/day?text=03/04/2026&lean=BACK").json().get("day").asString();
   }
 }

@@ -1,5 +1,7 @@
 package app.jemble.access;
 
+import static org.springframework.web.context.request.RequestAttributes.SCOPE_REQUEST;
+
 import app.jemble.core.access.About;
 import app.jemble.core.access.Access;
 import app.jemble.core.access.Asker;
@@ -10,10 +12,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
 
 /** Asks core whether the colleague who is signed in may, and refuses where not. */
 @Service
 public class AccessService {
+
+  private static final String WORK = AccessService.class.getName();
 
   private final WhoAsks who;
 
@@ -54,8 +60,44 @@ public class AccessService {
     }
   }
 
+  /** A problem when the colleague who asks may not change what is there for everybody's people. */
+  public void mustChangeForAll(long madeBy) {
+    refusal(Access.changeForAll(who.asker(), madeBy))
+        .ifPresent(
+            sentence -> {
+              throw Problem.forbidden(sentence);
+            });
+  }
+
+  /** Whose people the colleague who asks sees, by id the owner of all; empty for everybody's. */
+  public Optional<Long> onlyPeopleOf() {
+    return Access.onlyPeopleOf(who.asker());
+  }
+
+  /** What the request that is being answered does to what it is about needs a right. */
+  static void workOn(Right right) {
+    RequestContextHolder.currentRequestAttributes().setAttribute(WORK, right, SCOPE_REQUEST);
+  }
+
+  private static Right work() {
+    RequestAttributes request = RequestContextHolder.getRequestAttributes();
+    Object right = request == null ? null : request.getAttribute(WORK, SCOPE_REQUEST);
+    return right == null ? Right.SEE : (Right) right;
+  }
+
   /** Whether something is there for the colleague who asks. */
   public boolean isOpen(long ownerId, boolean isPrivate) {
     return Access.decide(who.asker(), Right.SEE, new About.Owned(ownerId, isPrivate)).isYes();
+  }
+
+  /** The same; a problem when it is, and is not theirs to do with what they are about to do. */
+  public boolean isOpenForWork(long ownerId, boolean isPrivate) {
+    Decision decision = Access.decide(who.asker(), work(), new About.Owned(ownerId, isPrivate));
+    refusal(decision)
+        .ifPresent(
+            sentence -> {
+              throw Problem.forbidden(sentence);
+            });
+    return decision.isYes();
   }
 }

@@ -14,4 +14,10 @@ public @interface Needs {
 
   /** Whether it is served to whoever owes the house something first, to set up a second factor. */
   boolean first() default false;
+
+  /**
+   * Whether what it is about stays as it is: something is made from it. Else it is changed by
+   * whatever needs more than the right to look.
+   */
+  boolean fromIt() default false;
 }

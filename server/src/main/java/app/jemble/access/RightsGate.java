@@ -1,6 +1,7 @@
 package app.jemble.access;
 
 import app.jemble.core.access.Right;
+import app.jemble.pool.OnBehalf;
 import app.jemble.problem.Problem;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
@@ -12,8 +13,8 @@ import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
- * Asks for the right that an operation names before anything of the request is read. What is
- * private to another is for the loaders to refuse.
+ * Asks for the right that an operation names before anything of the request is read, and has the
+ * rest of it find what the colleague sees. What is private to another is for the loaders to refuse.
  */
 @Component
 class RightsGate implements HandlerInterceptor, WebMvcConfigurer {
@@ -41,6 +42,8 @@ class RightsGate implements HandlerInterceptor, WebMvcConfigurer {
       }
       if (needs.value() != Right.NONE) {
         access.must(needs.value());
+        AccessService.workOn(needs.fromIt() ? Right.SEE : needs.value());
+        OnBehalf.of(access.onlyPeopleOf().orElse(null));
         if (!needs.first()) {
           access.mustOweNothing();
         }

@@ -19,7 +19,8 @@ interface AccountMapper {
              a.signature, a.switched_off_at is not null as off,
              a.password_hash is null as invited,
              r.id as role_id, r.name as role_name, array_to_string(r.rights, ' ') as rights,
-             r.most_at_once, r.nod_above, r.most_a_day, r.most_rows
+             r.most_at_once, r.nod_above, r.most_a_day, r.most_mails_a_day, r.most_texts_a_day,
+             r.most_notices_a_day, r.most_rows, r.own_people
       from account a
       join offered.role r on r.id = a.role_id
       """;
@@ -43,11 +44,26 @@ interface AccountMapper {
       Integer mostAtOnce,
       Integer nodAbove,
       Integer mostADay,
-      Integer mostRows) {
+      Integer mostMailsADay,
+      Integer mostTextsADay,
+      Integer mostNoticesADay,
+      Integer mostRows,
+      boolean ownPeople) {
 
     Account account() {
       RoleRow role =
-          new RoleRow(roleId, roleName, rights, mostAtOnce, nodAbove, mostADay, mostRows);
+          new RoleRow(
+              roleId,
+              roleName,
+              rights,
+              mostAtOnce,
+              nodAbove,
+              mostADay,
+              mostMailsADay,
+              mostTextsADay,
+              mostNoticesADay,
+              mostRows,
+              ownPeople);
       return new Account(
           id,
           login,

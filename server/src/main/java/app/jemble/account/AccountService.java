@@ -136,6 +136,11 @@ public class AccountService implements WhoAsks {
     return self();
   }
 
+  /** Whose people a colleague sees, by id the owner of all; empty for everybody's. */
+  public Optional<Long> onlyPeopleOf(long id) {
+    return Access.onlyPeopleOf(find(id).asker());
+  }
+
   public Account find(long id) {
     return account(mapper.find(id));
   }

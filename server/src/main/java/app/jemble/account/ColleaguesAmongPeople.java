@@ -1,5 +1,7 @@
 package app.jemble.account;
 
+import app.jemble.storage.ForgetsPeople;
+import app.jemble.storage.Forgotten;
 import app.jemble.storage.HangsOnPerson;
 import app.jemble.storage.Sql;
 import java.util.List;
@@ -7,7 +9,7 @@ import org.springframework.stereotype.Component;
 
 /** A colleague's own record goes along. */
 @Component
-class ColleaguesAmongPeople implements HangsOnPerson.Room {
+class ColleaguesAmongPeople implements HangsOnPerson.Room, ForgetsPeople {
 
   @Override
   public List<HangsOnPerson> ofPeople() {
@@ -19,5 +21,11 @@ class ColleaguesAmongPeople implements HangsOnPerson.Room {
   @Override
   public boolean isToldToThem(String name) {
     return false;
+  }
+
+  @Override
+  public List<Sql> forget(Forgotten who) {
+    return List.of(
+        Sql.of("update account set person_id = null where %s", who.isTheirs(Sql.of("person_id"))));
   }
 }

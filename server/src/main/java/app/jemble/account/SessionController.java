@@ -13,6 +13,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -54,6 +55,7 @@ class SessionController {
    *
    * @param rights what their role gives them
    * @param refused what it does not, with what is said instead
+   * @param ownPeople whether they see the people alone whom they own
    * @param secondFactorFirst whether nothing is served to them until they have set up theirs
    */
   record Colleague(
@@ -64,9 +66,11 @@ class SessionController {
       String role,
       List<Right> rights,
       List<Refused> refused,
+      boolean ownPeople,
       boolean secondFactorFirst,
       String house,
-      String zone) {}
+      String zone,
+      DayOfWeek weekStart) {}
 
   /** Why somebody may not, and whom to ask. */
   record Refused(Right right, String sentence) {}
@@ -168,9 +172,11 @@ class SessionController {
         account.role().name(),
         account.role().rights().stream().sorted().toList(),
         refused(account),
+        Access.onlyPeopleOf(account.asker()).isPresent(),
         workspace.isSecondFactorDemanded() && !factors.has(account),
         workspace.current().name(),
-        workspace.current().zone());
+        workspace.current().zone(),
+        workspace.current().dayStyle().weekStart());
   }
 
   private List<Refused> refused(Account account) {

@@ -20,6 +20,31 @@ interface AudienceMapper {
       """)
   Audience find(long mailingId);
 
+  /** The same for a colleague who sees their own people only: of people and records, theirs. */
+  @Select(
+      """
+      select record_kind,
+             array(select r.id
+                   from unnest(record_ids) with ordinality r (id, place)
+                   where case record_kind
+                           when 'QUOTE' then r.id in (select id from offered.quote)
+                           when 'TASK' then r.id in (select id from offered.task)
+                           else r.id in (select id from offered.attendance) end
+                   order by r.place) as record_ids,
+             record_each, parts::text as parts, left_out_parts::text as left_out_parts,
+             array(select p.id
+                   from unnest(picks) with ordinality u (id, place)
+                   join offered.person p on p.id = u.id
+                   order by u.place) as picks,
+             array(select p.id
+                   from unnest(left_out) with ordinality u (id, place)
+                   join offered.person p on p.id = u.id
+                   order by u.place) as left_out
+      from audience
+      where mailing_id = #{mailingId}
+      """)
+  Audience findSeen(long mailingId);
+
   @Insert(
       """
       insert into audience (mailing_id, record_kind, record_ids, record_each, parts, left_out_parts,

@@ -210,6 +210,11 @@ public class AudienceService {
     return people.count(parts.any(whom.parts()), whom.pickedPeople(), asOf(mailing));
   }
 
+  /** Another for each who sees their own people only, and when these are others; else empty. */
+  public String whomOneSees() {
+    return people.whomOneSees();
+  }
+
   private AsOf asOf(Cause mailing) {
     return asked.by(accounts.find(mailing.senderId()));
   }

@@ -3,6 +3,9 @@ package app.jemble.audience;
 import app.jemble.cause.Cause;
 import app.jemble.cause.CauseChanges;
 import app.jemble.core.record.PersonId;
+import app.jemble.pool.OnBehalf;
+import app.jemble.storage.ForgetsPeople;
+import app.jemble.storage.Forgotten;
 import app.jemble.storage.HangsOnPerson;
 import app.jemble.storage.RenamedWord;
 import app.jemble.storage.Sql;
@@ -13,7 +16,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** The audiences of mailings, as they are stored. */
 @Service
-public class Audiences implements RenamedWord.Follower, HangsOnPerson.Room {
+public class Audiences implements RenamedWord.Follower, HangsOnPerson.Room, ForgetsPeople {
 
   private final AudienceMapper mapper;
   private final CauseChanges causes;
@@ -34,7 +37,8 @@ public class Audiences implements RenamedWord.Follower, HangsOnPerson.Room {
   }
 
   private Audience stored(long mailingId) {
-    Audience stored = mapper.find(mailingId);
+    Audience stored =
+        OnBehalf.owner().isPresent() ? mapper.findSeen(mailingId) : mapper.find(mailingId);
     return stored == null ? Audience.NOBODY : stored;
   }
 
@@ -78,5 +82,26 @@ public class Audiences implements RenamedWord.Follower, HangsOnPerson.Room {
   @Override
   public void moved(List<Long> mailings) {
     causes.touch(mailings);
+  }
+
+  @Override
+  public List<Sql> forget(Forgotten who) {
+    return List.of(
+        Sql.of(
+            """
+            update audience set picks = %s, left_out = %s
+            where %s or %s""",
+            who.withoutThem(Sql.of("picks")),
+            who.withoutThem(Sql.of("left_out")),
+            who.areIn(Sql.of("picks")),
+            who.areIn(Sql.of("left_out"))),
+        Sql.of(
+            """
+            update audience set parts = %s::jsonb, left_out_parts = %s::jsonb
+            where %s or %s""",
+            who.without(Sql.of("parts::text")),
+            who.without(Sql.of("left_out_parts::text")),
+            who.isNamedIn(Sql.of("parts::text")),
+            who.isNamedIn(Sql.of("left_out_parts::text"))));
   }
 }

@@ -42,18 +42,17 @@ public class OpenCauses {
   /** The name of a cause; null when it is not open to the colleague who asks. */
   public String nameOf(long id) {
     Cause cause = mapper.find(id);
-    return cause == null || isAnothers(cause) ? null : cause.name();
+    return cause != null && access.isOpen(cause.senderId(), cause.isPrivate())
+        ? cause.name()
+        : null;
   }
 
   private Cause open(Cause cause) {
-    if (isAnothers(there(cause))) {
+    Cause found = there(cause);
+    if (!access.isOpenForWork(found.senderId(), found.isPrivate())) {
       throw gone();
     }
-    return cause;
-  }
-
-  private boolean isAnothers(Cause cause) {
-    return !access.isOpen(cause.senderId(), cause.isPrivate());
+    return found;
   }
 
   private static Cause there(Cause cause) {

@@ -60,8 +60,15 @@ public class CheckService implements ReadyReaders, RecipientNames {
       Executors.newFixedThreadPool(
           Runtime.getRuntime().availableProcessors(), work -> new Thread(work, "look"));
 
+  /** A mailing, and who was there to be looked at for the colleague who asked. */
+  private record Looked(long mailing, String whom) {}
+
+  private Looked looked(long mailing) {
+    return new Looked(mailing, audience.whomOneSees());
+  }
+
   /** The last look at each of a few mailings, for the pages of its list. */
-  private final Cache<Long, Checked> lastChecks =
+  private final Cache<Looked, Checked> lastChecks =
       Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
   CheckService(
@@ -114,13 +121,13 @@ public class CheckService implements ReadyReaders, RecipientNames {
     Plan plan = lookAtPlan(mailing, look, now);
     ways.lookAtCost(look, plan);
     Checked checked = look.looked(mailing.version());
-    lastChecks.put(mailing.id(), checked);
+    lastChecks.put(looked(mailing.id()), checked);
     return checked;
   }
 
   /** The last look at a mailing, when nothing was written since; else a new one. */
   public Checked lastCheck(Cause mailing) {
-    Checked last = lastChecks.getIfPresent(mailing.id());
+    Checked last = lastChecks.getIfPresent(looked(mailing.id()));
     return last != null && last.version() == mailing.version()
         ? last
         : check(mailing, Progress.NONE);
@@ -131,13 +138,14 @@ public class CheckService implements ReadyReaders, RecipientNames {
     lastChecks
         .asMap()
         .computeIfPresent(
-            mailing.id(), (id, last) -> last.version() == checked.version() ? checked : last);
+            looked(mailing.id()),
+            (id, last) -> last.version() == checked.version() ? checked : last);
     return checked;
   }
 
   @Override
   public Ready lately(Cause mailing) {
-    Checked last = lastChecks.getIfPresent(mailing.id());
+    Checked last = lastChecks.getIfPresent(looked(mailing.id()));
     Checked checked = last != null ? last : check(mailing, Progress.NONE);
     return new Ready(checked.clocks(), checked.collisions());
   }
@@ -159,7 +167,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
 
   /** The last look at a mailing, when there was one. */
   Optional<Checked> lastResult(long mailingId) {
-    return Optional.ofNullable(lastChecks.getIfPresent(mailingId));
+    return Optional.ofNullable(lastChecks.getIfPresent(looked(mailingId)));
   }
 
   /** The people of one finding in the last look. */

@@ -1,5 +1,6 @@
 package app.jemble.check;
 
+import app.jemble.pool.OnBehalf;
 import java.util.ArrayDeque;
 import java.util.Queue;
 import java.util.concurrent.Callable;
@@ -29,7 +30,7 @@ final class InOrder<R> implements AutoCloseable {
     if (given.size() == MOST_GIVEN) {
       take();
     }
-    given.add(threads.submit(work));
+    given.add(threads.submit(OnBehalf.carried(work)));
   }
 
   /** Waits for all that was given. */

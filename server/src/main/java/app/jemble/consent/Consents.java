@@ -2,6 +2,8 @@ package app.jemble.consent;
 
 import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
+import app.jemble.storage.ForgetsPeople;
+import app.jemble.storage.Forgotten;
 import app.jemble.storage.HangsOnPerson;
 import app.jemble.storage.Sql;
 import java.time.Instant;
@@ -11,7 +13,7 @@ import org.springframework.stereotype.Service;
 
 /** Which topics people are written to about, on which ways. Only they come back. */
 @Service
-public class Consents implements HangsOnPerson.Room {
+public class Consents implements HangsOnPerson.Room, ForgetsPeople {
 
   private final ConsentMapper mapper;
 
@@ -76,5 +78,12 @@ public class Consents implements HangsOnPerson.Room {
         // As it was noted when there was one way: a topic is moved back on all. It moves nothing,
         // since what the first has left has its like.
         HangsOnPerson.rows("TOPIC", Sql.of("topic_left"), Sql.of("t.topic_id"), Sql.of("true")));
+  }
+
+  @Override
+  public List<Sql> forget(Forgotten who) {
+    return List.of(
+        Sql.of("delete from topic_left where %s", who.isTheirs(Sql.of("person_id"))),
+        Sql.of("delete from way_closed where %s", who.isTheirs(Sql.of("person_id"))));
   }
 }

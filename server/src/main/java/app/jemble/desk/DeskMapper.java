@@ -95,7 +95,7 @@ interface DeskMapper {
         and g.open_to = #{me}
       group by g.id, g.name
       order by (count(*) filter (where s.to_depart) > 0) desc,
-               max(s.sent_at) desc nulls first
+               max(s.sent_at) desc nulls first, g.id desc
       limit 6
       """)
   List<DeskController.UnderWay> underWay(@Param("me") long me);

@@ -187,7 +187,7 @@ interface ImportMapper {
       """
       update import_row r
       set problem = 'Another person has the number ' || (r.values ->> 'number') || '.', outcome = 'bad'
-      from offered.person p
+      from offered.house_person p
       where r.run_id = #{id} and r.outcome is distinct from 'bad' and p.number = r.values ->> 'number'
         and p.id is distinct from r.person_id
       """)

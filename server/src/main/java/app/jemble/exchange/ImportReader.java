@@ -98,7 +98,7 @@ class ImportReader {
     int[] rows = {0};
     List<String> headers = VcardFile.FIELDS;
     try (Connection connection = database.getConnection();
-        CopyIn copy = new CopyIn(connection, "import_row (run_id, row_no, cells)")) {
+        CopyIn copy = new CopyIn(connection, "public.import_row (run_id, row_no, cells)")) {
       RowSink sink =
           (number, cells) -> {
             if (++rows[0] > MOST_ROWS) {

@@ -4,6 +4,7 @@ import app.jemble.core.exchange.ColumnMatch;
 import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldType;
+import app.jemble.pool.OnBehalf;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import app.jemble.workspace.WorkspaceService;
@@ -203,21 +204,22 @@ class ImportService {
   private void inBackground(long id, Runnable step) {
     SecurityContext who = SecurityContextHolder.getContext();
     threads.execute(
-        () -> {
-          SecurityContextHolder.setContext(who);
-          try {
-            step.run();
-          } catch (RuntimeException failed) {
-            LOG.error("import {} failed", id, failed);
-            String trouble =
-                failed instanceof Problem known
-                    ? known.getMessage()
-                    : "Something went wrong, and nothing was changed. The server's log says what.";
-            apart.executeWithoutResult(
-                tx -> mapper.end(id, "failed", trouble, null, clock.instant()));
-          } finally {
-            SecurityContextHolder.clearContext();
-          }
-        });
+        OnBehalf.carried(
+            () -> {
+              SecurityContextHolder.setContext(who);
+              try {
+                step.run();
+              } catch (RuntimeException failed) {
+                LOG.error("import {} failed", id, failed);
+                String trouble =
+                    failed instanceof Problem known
+                        ? known.getMessage()
+                        : "Something went wrong, and nothing was changed. The server's log says what.";
+                apart.executeWithoutResult(
+                    tx -> mapper.end(id, "failed", trouble, null, clock.instant()));
+              } finally {
+                SecurityContextHolder.clearContext();
+              }
+            }));
   }
 }

@@ -2,7 +2,9 @@ package app.jemble.filter;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.core.access.Access;
 import app.jemble.core.filter.AsOf;
+import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import org.springframework.stereotype.Component;
@@ -28,7 +30,13 @@ public class AskedNow {
 
   /** Asked for a colleague, such as the sender of a mailing. */
   public AsOf by(Account account) {
+    Workspace house = workspace.current();
     return new AsOf(
-        clock.instant(), workspace.current().zoneId(), account.login(), account.personId());
+        clock.instant(),
+        house.zoneId(),
+        house.dayStyle().weekStart(),
+        account.login(),
+        account.personId(),
+        Access.onlyPeopleOf(account.asker()).isPresent());
   }
 }

@@ -12,6 +12,13 @@ import java.util.Map;
 /** Where each field stands in the tables: of people, and of the records around them. */
 final class Columns {
 
+  private static final Sql CURRENT_MEMBER =
+      Sql.of(
+          """
+          exists (select from offered.membership cm
+                  join offered.standing_word cw on cw.about = 'STATUS' and cw.name = cm.status
+                  where cm.person_id = p.id and cw.counts)""");
+
   private static final Map<String, Column> PERSON = new HashMap<>();
 
   static {
@@ -27,6 +34,7 @@ final class Columns {
             by.shownAs("(select i.name from offered.person i where i.id = p.introduced_by)"));
     PERSON.put("list", Column.of(TagTable.LIST.array()));
     PERSON.put("topic_left", Column.of(TagTable.TOPIC_LEFT.array()));
+    PERSON.put("current_member", Column.of(CURRENT_MEMBER));
     PERSON.put("no_mail", askedNotOn("EMAIL"));
     PERSON.put("no_texts", askedNotOn("TEXT"));
     PERSON.put("no_notices", askedNotOn("APP"));

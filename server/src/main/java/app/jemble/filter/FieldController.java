@@ -32,6 +32,7 @@ class FieldController {
   /**
    * A field of a list, with what can be asked of it.
    *
+   * @param retired choices that are given to nobody any more
    * @param column whether it can be shown as a column
    * @param editable whether it can be set
    * @param broughtIn whether a column of a file can be it
@@ -41,6 +42,7 @@ class FieldController {
       String label,
       FieldType type,
       List<String> choices,
+      List<String> retired,
       boolean column,
       boolean editable,
       boolean broughtIn,
@@ -66,25 +68,28 @@ class FieldController {
   Fields fields() {
     FieldCatalogue catalogue = workspace.fields();
     return new Fields(
-        listFields(catalogue),
+        listFields(catalogue, null),
         catalogue.all(FieldUse.MERGE).stream()
             .map(f -> new MergeFieldName(f.name(), f.label(), f.type()))
             .toList(),
         Arrays.stream(Related.values())
-            .map(r -> new RelatedFields(r, r.one(), r.many(), listFields(FieldCatalogue.of(r))))
+            .map(r -> new RelatedFields(r, r.one(), r.many(), listFields(catalogue.around(r), r)))
             .toList());
   }
 
-  private static List<ListField> listFields(FieldCatalogue catalogue) {
-    return catalogue.all(FieldUse.FILTER).stream().map(FieldController::listField).toList();
+  private List<ListField> listFields(FieldCatalogue catalogue, Related around) {
+    return catalogue.all(FieldUse.FILTER).stream()
+        .map(field -> listField(field, workspace.retired(around, field.name())))
+        .toList();
   }
 
-  private static ListField listField(Field field) {
+  private static ListField listField(Field field, List<String> retired) {
     return new ListField(
         field.name(),
         field.label(),
         field.type(),
         field.choices(),
+        retired,
         field.allows(FieldUse.COLUMN),
         field.allows(FieldUse.EDIT),
         ColumnMatch.mayBe(field),

@@ -84,8 +84,8 @@ public record FilterBody(
   }
 
   /** Reads it as a filter of the records of one kind; those have no records around them. */
-  public Filter.Group toFilter(Related kind) {
-    return read(this, FieldCatalogue.of(kind), false, 0);
+  public Filter.Group toFilter(Related kind, FieldCatalogue people) {
+    return read(this, people.around(kind), false, 0);
   }
 
   private static Filter.Group read(
@@ -104,7 +104,7 @@ public record FilterBody(
       if (!people) {
         throw new FilterException("", "Only people have records around them.");
       }
-      parts.add(read(related, depth + 1));
+      parts.add(read(related, fields, depth + 1));
     }
     for (FilterBody group : orNone(body.groups())) {
       parts.add(read(group, fields, people, depth + 1));
@@ -112,11 +112,11 @@ public record FilterBody(
     return new Filter.Group(body.match(), parts);
   }
 
-  private static Filter read(RelatedBody body, int depth) {
+  private static Filter read(RelatedBody body, FieldCatalogue people, int depth) {
     if (body.kind() == null || body.where() == null) {
       throw new FilterException("", "Say which records are meant, and what they must hold.");
     }
-    Filter.Group where = read(body.where(), FieldCatalogue.of(body.kind()), false, depth);
+    Filter.Group where = read(body.where(), people.around(body.kind()), false, depth);
     return body.atLeast() == 0
         ? new Filter.HasNo(body.kind(), where)
         : new Filter.Has(body.kind(), body.atLeast(), where);

@@ -213,7 +213,7 @@ public final class FilterSql {
 
   /** Instants are compared with the first instants of days, so that an index can be used. */
   private Sql days(Filter.Condition c, Sql column) {
-    DayRange range = DayRange.of(c.operator(), c.operand(), asOf.today());
+    DayRange range = DayRange.of(c.operator(), c.operand(), asOf);
     boolean instant = c.field().type() == FieldType.INSTANT;
     Sql text = column.plus(" is not null");
     if (range.from() != null) {

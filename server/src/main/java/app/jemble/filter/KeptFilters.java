@@ -181,7 +181,7 @@ class KeptFilters implements RenamedWord.Follower {
     if (kind == null) {
       draft.filter().toFilter(workspace.fields());
     } else {
-      draft.filter().toFilter(kind);
+      draft.filter().toFilter(kind, workspace.fields());
     }
     return json.writeValueAsString(draft.filter());
   }

@@ -29,7 +29,7 @@ public class ListService {
   /** So many rows a page. */
   public static final int PAGE = 100;
 
-  static final int MOST_COLUMNS = 40;
+  static final int MOST_COLUMNS = 48;
 
   /**
    * What is shown of a list, and in which order.
@@ -133,12 +133,13 @@ public class ListService {
 
   /** A filter's condition in SQL. */
   public FilterSql.Fragment condition(Related kind, FilterBody filter, AsOf asOf) {
-    return FilterSql.of(kind, read(kind, filter), asOf);
+    Filter.Group asked = read(kind, filter);
+    return FilterSql.of(kind, kind == null ? asOf.ofThose(asked) : asked, asOf);
   }
 
   /** The fields of people, or of the records of a kind. */
   public FieldCatalogue fields(Related kind) {
-    return kind == null ? workspace.fields() : FieldCatalogue.of(kind);
+    return kind == null ? workspace.fields() : workspace.fields().around(kind);
   }
 
   ListQuery query(Related kind, FilterBody body, Which which, AsOf asOf) {
@@ -155,7 +156,9 @@ public class ListService {
   }
 
   private Filter.Group read(Related kind, FilterBody body) {
-    return kind == null ? body.toFilter(workspace.fields()) : body.toFilter(kind);
+    return kind == null
+        ? body.toFilter(workspace.fields())
+        : body.toFilter(kind, workspace.fields());
   }
 
   Map<String, Long> parts(ListQuery query) {

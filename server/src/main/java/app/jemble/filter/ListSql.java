@@ -158,7 +158,7 @@ final class ListSql {
     Sql id = RelatedTables.id(query.kind());
     return Sql.of(
         "\nwhere p.archived_at is %s and %s%s%s%s",
-        query.archived() ? Sql.of("not null") : Sql.of("null"),
+        query.archived() ? Sql.of("not null and p.erased_at is null") : Sql.of("null"),
         query.filter().condition(),
         query.reach() == null ? Sql.NONE : Sql.of("\nand p.reach = %s", Sql.param(query.reach())),
         query.picks() == null

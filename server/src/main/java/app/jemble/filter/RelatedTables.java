@@ -56,16 +56,16 @@ final class RelatedTables {
 
   /**
    * That a record counts at all for the colleague who asks: of messages, only what was sent, and
-   * nothing of mailings that are another's own.
+   * nothing of mailings that they do not see.
    */
   static Sql counts(Related kind, AsOf asOf) {
     return kind == Related.MESSAGE
         ? Sql.of(
             """
-            s.state = 'sent' and s.cause_id not in (
-              select private.id from offered.cause private
-              join offered.account sender on sender.id = private.sender_id
-              where private.private and sender.login is distinct from %s)""",
+            s.state = 'sent' and s.cause_id in (
+              select g.id from offered.open_cause g
+              join offered.account sees on sees.id = g.open_to
+              where sees.login = %s)""",
             Sql.param(asOf.login()))
         : Sql.of("true");
   }

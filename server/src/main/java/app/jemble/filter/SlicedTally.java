@@ -1,10 +1,12 @@
 package app.jemble.filter;
 
 import app.jemble.core.filter.AsOf;
+import app.jemble.pool.OnBehalf;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.concurrent.Callable;
 import java.util.concurrent.CompletionService;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorCompletionService;
@@ -75,7 +77,7 @@ public class SlicedTally {
       while (ended <= last) {
         while (begun <= last && begun - ended < AT_ONCE * SLICE) {
           ListQuery slice = query.slice(begun, begun + SLICE);
-          done.submit(() -> lists.parts(slice));
+          done.submit(OnBehalf.carried((Callable<Map<String, Long>>) () -> lists.parts(slice)));
           begun += SLICE;
         }
         Future<Map<String, Long>> counted = done.take();

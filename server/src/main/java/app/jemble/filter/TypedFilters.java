@@ -6,7 +6,6 @@ import app.jemble.core.filter.FilterException;
 import app.jemble.core.filter.FilterSentence;
 import app.jemble.core.filter.TypedFilter;
 import app.jemble.core.filter.TypedHouse;
-import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.Related;
 import app.jemble.workspace.Workspace;
@@ -57,7 +56,7 @@ class TypedFilters {
    */
   Read read(String subject, String typed) {
     Related kind = KeptFilters.kindOf(subject);
-    FieldCatalogue fields = kind == null ? workspace.fields() : FieldCatalogue.of(kind);
+    FieldCatalogue fields = kind == null ? workspace.fields() : workspace.fields().around(kind);
     Map<String, List<TypedHouse.Named>> names = names();
     Workspace house = workspace.current();
     TypedFilter read =
@@ -69,8 +68,7 @@ class TypedFilters {
                 names,
                 kept(subject, fields),
                 new TypedHouse.Calendar(
-                    LocalDate.ofInstant(clock.instant(), house.zoneId()),
-                    DayOrder.of(house.locale()))));
+                    LocalDate.ofInstant(clock.instant(), house.zoneId()), house.dayStyle())));
     return new Read(
         FilterBody.of(read.filter()), words(kind, read.filter(), names), read.unknown());
   }

@@ -70,6 +70,14 @@ interface FollowRuleMapper {
   @Delete("delete from follow_rule where id = #{id}")
   int remove(long id);
 
+  /** What a rule makes is of the kind that is called so from now on. */
+  @Update(
+      """
+      update follow_rule set act = jsonb_set(act, '{taskKind}', to_jsonb(#{after}::text))
+      where act ->> 'taskKind' = #{before}
+      """)
+  int renameTaskKind(@Param("before") String before, @Param("after") String after);
+
   @Update("update follow_rule set stopped_at = #{at}, look_at = null where id = #{id}")
   int stop(@Param("id") long id, @Param("at") Instant at);
 
@@ -95,7 +103,7 @@ interface FollowRuleMapper {
   List<Counts> counts(long mailing);
 
   /** Whether it has done, or is about to do, anything about anybody. */
-  @Select("select exists (select from follow_act where rule_id = #{id})")
+  @Select("select exists (select from public.follow_act where rule_id = #{id})")
   boolean hasActed(long id);
 
   /**

@@ -6,7 +6,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 /**
  * What a rule does, as it is sent and stored.
  *
- * @param taskKind of TASK: call, write or to do
+ * @param taskKind of TASK: what kind of task it makes
  * @param title of TASK
  * @param dueDays of TASK: due so many working days later; null for no day
  * @param owner of TASK: a colleague by login; null for the owner of each person

@@ -4,6 +4,7 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceParts;
 import app.jemble.cause.OpenCauses;
+import app.jemble.core.house.StandingWord;
 import app.jemble.core.record.PersonId;
 import app.jemble.departure.LastLook;
 import app.jemble.filter.AskedNow;
@@ -72,6 +73,9 @@ class RuleExceptions implements LastLook, RenamedWord.Follower {
 
   @Override
   public void follow(RenamedWord word) {
+    if (word.field().equals(StandingWord.About.TASK.field())) {
+      rules.renameTaskKind(word.before(), word.after());
+    }
     for (FollowRuleMapper.StoredExceptions stored : rules.about(word.field())) {
       String renamed = word.in(stored.parts(), json);
       if (!renamed.equals(stored.parts())) {

@@ -9,5 +9,7 @@ public enum EventKind {
   /** how the house works */
   SETTINGS,
   /** people's data that left the house as a file */
-  EXPORT
+  EXPORT,
+  /** people who were erased, and what went since it was kept long enough */
+  PRIVACY
 }

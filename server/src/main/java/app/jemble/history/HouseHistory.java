@@ -52,6 +52,11 @@ public class HouseHistory {
     write(new Event(account, "", kind, words, "", "", ""));
   }
 
+  /** The house itself did something. */
+  public void noteOfHouse(EventKind kind, String words) {
+    write(new Event(null, "", kind, words, "", "", ""));
+  }
+
   /** Somebody could not sign in. */
   public void noteFailure(String tried, String words) {
     write(new Event(null, tidy(tried), EventKind.SIGN_IN, words, "", "", ""));

@@ -18,15 +18,16 @@ interface UnplacedMapper {
    */
   record UnplacedMail(long id, Instant at, String from, String subject, String sortedAs) {}
 
-  /** What is about a message of a private mailing is its sender's alone. */
+  /** What is about a message is there for whoever sees its mailing. */
   String UNPLACED =
       """
       from inbound_mail i
       where i.placed_at is null
-        and not exists (
-          select from offered.message s
-          join offered.cause g on g.id = s.cause_id
-          where s.id = i.about_id and g.private and g.sender_id <> #{who})
+        and (i.about_id is null
+             or exists (
+               select from offered.message s
+               join offered.open_cause g on g.id = s.cause_id and g.open_to = #{who}
+               where s.id = i.about_id))
       """;
 
   String SELECT =

@@ -85,7 +85,9 @@ public class LeavingService {
   private Choices choices(Answered message) {
     PersonRecord record = people.record(message.personId());
     return new Choices(
-        ways(message, record).stream().map(way -> onWay(message.personId(), way)).toList(),
+        ways(message, record).stream()
+            .map(way -> onWay(message.personId(), way, message.topicId()))
+            .toList(),
         record != null && record.askedNot(),
         record == null ? workspace.current().language() : record.language());
   }
@@ -101,12 +103,14 @@ public class LeavingService {
         .toList();
   }
 
-  private OnWay onWay(PersonId person, Channel way) {
+  /** A topic that is given up is asked for no more, except beneath what was written about it. */
+  private OnWay onWay(PersonId person, Channel way, long topicId) {
     Set<Long> left = consents.topicsLeft(person, way);
     boolean closed = consents.closed(person).contains(way);
     return new OnWay(
         way,
         workspace.topics().stream()
+            .filter(t -> !t.retired() || t.id() == topicId)
             .map(t -> new Choice(t.id(), t.name(), !closed && !left.contains(t.id())))
             .toList());
   }
@@ -129,7 +133,7 @@ public class LeavingService {
 
   private void choose(String token, Answered message, Set<Wanted> wanted, Channel way) {
     PersonId person = message.personId();
-    for (Choice topic : onWay(person, way).topics()) {
+    for (Choice topic : onWay(person, way, message.topicId()).topics()) {
       if (wanted.contains(new Wanted(way, topic.id()))) {
         consents.comeBack(person, topic.id(), way);
         consents.reopen(person, way);

@@ -25,6 +25,9 @@ interface PersonListMapper {
       """)
   List<PersonLists.PersonList> all();
 
+  @Select("select created_by from person_list where id = #{id}")
+  Long madeBy(long id);
+
   @Select("select name from person_list where id = #{id}")
   String name(long id);
 

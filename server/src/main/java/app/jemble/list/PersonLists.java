@@ -1,5 +1,6 @@
 package app.jemble.list;
 
+import app.jemble.access.AccessService;
 import app.jemble.account.AccountService;
 import app.jemble.core.record.PersonId;
 import app.jemble.problem.Problem;
@@ -25,6 +26,7 @@ public class PersonLists implements Undoing {
   private final PersonListMapper mapper;
   private final ChangeService changes;
   private final AccountService accounts;
+  private final AccessService access;
   private final ObjectProvider<RenamedWord.Follower> followers;
   private final Clock clock;
 
@@ -32,11 +34,13 @@ public class PersonLists implements Undoing {
       PersonListMapper mapper,
       ChangeService changes,
       AccountService accounts,
+      AccessService access,
       ObjectProvider<RenamedWord.Follower> followers,
       Clock clock) {
     this.mapper = mapper;
     this.changes = changes;
     this.accounts = accounts;
+    this.access = access;
     this.followers = followers;
     this.clock = clock;
   }
@@ -64,10 +68,18 @@ public class PersonLists implements Undoing {
     }
   }
 
+  private void mayChange(long id) {
+    accounts.currentWriter();
+    Long madeBy = mapper.madeBy(id);
+    if (madeBy != null) {
+      access.mustChangeForAll(madeBy);
+    }
+  }
+
   /** Filters that ask for the list go on asking for it. */
   @Transactional
   public void rename(long id, String name) {
-    accounts.currentWriter();
+    mayChange(id);
     RenamedWord renamed = new RenamedWord("list", name(id), sound(name));
     try {
       mapper.rename(id, renamed.after());
@@ -80,7 +92,7 @@ public class PersonLists implements Undoing {
   /** Does away with a list; the people stay. */
   @Transactional
   public void delete(long id) {
-    accounts.currentWriter();
+    mayChange(id);
     mapper.delete(id);
   }
 

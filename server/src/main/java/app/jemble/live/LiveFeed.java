@@ -1,5 +1,6 @@
 package app.jemble.live;
 
+import app.jemble.pool.OnBehalf;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.ArrayDeque;
@@ -48,7 +49,9 @@ class LiveFeed {
   private final Set<SseEmitter> listeners = new CopyOnWriteArraySet<>();
   private final ScheduledExecutorService thread =
       Executors.newSingleThreadScheduledExecutor(work -> new Thread(work, "live"));
-  private LiveMapper.Marks last;
+
+  /** By colleague who sees their own people only; of the house for all others under null. */
+  private Map<Long, LiveMapper.Marks> last = new HashMap<>();
 
   LiveFeed(LiveMapper mapper) {
     this.mapper = mapper;
@@ -101,15 +104,10 @@ class LiveFeed {
     long begun = System.nanoTime();
     try {
       if (listeners.isEmpty()) {
-        last = null;
+        last = new HashMap<>();
       } else {
         endForThoseWhoLeft();
-        LiveMapper.Marks now = mapper.marks();
-        List<String> changed = last == null ? List.of() : changed(last, now);
-        last = now;
-        if (!changed.isEmpty()) {
-          tell(SseEmitter.event().data(String.join(" ", changed)));
-        }
+        lookForEach();
       }
     } catch (RuntimeException away) {
       LOG.warn("The database could not be asked what has changed: {}", away.getMessage());
@@ -119,6 +117,35 @@ class LiveFeed {
       long wait = Math.min(Math.max(EVERY.toMillis(), took * REST), AT_THE_LATEST.toMillis());
       thread.schedule(this::look, wait, TimeUnit.MILLISECONDS);
     }
+  }
+
+  /** What happens to people whom a colleague does not see, they do not hear of. */
+  private void lookForEach() {
+    Set<Long> alone = Set.copyOf(mapper.seeingTheirOwn(listening()));
+    Map<Long, LiveMapper.Marks> now = new HashMap<>();
+    now.put(null, mapper.marks());
+    alone.forEach(colleague -> now.put(colleague, OnBehalf.of(colleague, mapper::marks)));
+    Map<Long, LiveMapper.Marks> before = last;
+    last = now;
+    now.forEach(
+        (whose, marks) -> {
+          List<String> changed =
+              before.containsKey(whose) ? changed(before.get(whose), marks) : List.of();
+          if (!changed.isEmpty()) {
+            SseEmitter.SseEventBuilder event = SseEmitter.event().data(String.join(" ", changed));
+            screensOf(whose, alone).forEach(screen -> tell(screen, event));
+          }
+        });
+  }
+
+  /** Screens of one who sees their own people only, or of all who see everybody. */
+  private synchronized List<SseEmitter> screensOf(Long whose, Set<Long> alone) {
+    return whose != null
+        ? screensOf(whose)
+        : byColleague.entrySet().stream()
+            .filter(one -> !alone.contains(one.getKey()))
+            .flatMap(one -> one.getValue().stream())
+            .toList();
   }
 
   /** Whoever was switched off hears no more, whichever process did it. */

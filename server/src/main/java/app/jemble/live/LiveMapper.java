@@ -37,6 +37,16 @@ interface LiveMapper {
       """)
   Marks marks();
 
+  /** Which of these colleagues see their own people only. */
+  @Select(
+      """
+      select a.id
+      from offered.account a
+      join offered.role r on r.id = a.role_id
+      where r.own_people and a.id = any(#{colleagues})
+      """)
+  List<Long> seeingTheirOwn(@Param("colleagues") Long[] colleagues);
+
   /** Which of these colleagues may sign in no more. */
   @Select("select id from offered.account where off and id = any(#{colleagues})")
   List<Long> switchedOff(@Param("colleagues") Long[] colleagues);

@@ -1,6 +1,6 @@
 package app.jemble.mark;
 
-import app.jemble.request.PublicPool;
+import app.jemble.pool.OnBehalf;
 import app.jemble.response.ResponseService;
 import app.jemble.response.ResponseService.Fetched;
 import jakarta.annotation.PreDestroy;
@@ -63,7 +63,7 @@ class MarkIntake {
   }
 
   private void noteAll() {
-    PublicPool.use(true);
+    OnBehalf.ofReaders();
     List<Waiting> some = new ArrayList<>(MOST);
     while (!stopping || !waiting.isEmpty()) {
       some.clear();

@@ -1,8 +1,10 @@
 package app.jemble.occasion;
 
+import app.jemble.access.AccessService;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.card.Cards;
+import app.jemble.cause.Cause;
 import app.jemble.core.occasion.Occasion;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
@@ -21,16 +23,24 @@ class OccasionCheck {
   private final LetterheadService letterheads;
   private final Cards cards;
   private final AccountService accounts;
+  private final AccessService access;
 
   OccasionCheck(
       WorkspaceService workspace,
       LetterheadService letterheads,
       Cards cards,
-      AccountService accounts) {
+      AccountService accounts,
+      AccessService access) {
     this.workspace = workspace;
     this.letterheads = letterheads;
     this.cards = cards;
     this.accounts = accounts;
+    this.access = access;
+  }
+
+  /** A problem when the colleague who asks may not change what goes to everybody's people. */
+  void mayChange(Cause cause) {
+    access.mustChangeForAll(cause.senderId());
   }
 
   Account writer() {

@@ -176,7 +176,7 @@ interface OccasionMapper {
   /** How it leaves was changed: what no colleague has decided on follows that. */
   @Update(
       """
-      update occasion_turn set state = #{state}
+      update public.occasion_turn set state = #{state}
       where occasion_id = #{occasion} and state in ('AWAITS', 'NODDED') and decided_by is null
       """)
   void follow(@Param("occasion") long occasion, @Param("state") TurnState state);
@@ -250,7 +250,8 @@ interface OccasionMapper {
   /** How many turns of each state a standing mailing has. */
   record Counted(long occasionId, TurnState state, long turns) {}
 
-  @Select("select occasion_id, state, count(*) as turns from occasion_turn group by 1, 2")
+  @Select(
+      "select occasion_id, state, count(*) as turns from occasion_turn group by 1, 2 order by 1, 2")
   List<Counted> counts();
 
   /** Of each of these people the last turn that was decided on or has left. */

@@ -185,11 +185,12 @@ public class OccasionRun {
   private int remind(StandingMailing of, List<TurnRow> due) {
     Account sender = house.sender(of);
     long batch = changes.beginFor(sender.id(), "“" + of.name() + "” came round");
+    String kind = tasks.usualKind();
     Map<TaskService.Draft, List<PersonId>> tasksOf = new LinkedHashMap<>();
     for (TurnRow turn : due) {
       String years = turn.years() > 0 ? " (" + turn.years() + ")" : "";
       TaskService.Draft task =
-          new TaskService.Draft("call", of.name() + years, turn.saidOn(), sender.login());
+          new TaskService.Draft(kind, of.name() + years, turn.saidOn(), sender.login());
       tasksOf.computeIfAbsent(task, t -> new ArrayList<>()).add(turn.personId());
     }
     tasksOf.forEach((task, people) -> tasks.makeFor(sender.id(), batch, task, people));

@@ -59,6 +59,12 @@ public class Occasions {
     return there(mapper.find(id));
   }
 
+  private StandingMailing lockToChange(long id) {
+    StandingMailing of = there(mapper.lock(id));
+    check.mayChange(open.anybodys(of.causeId()));
+    return of;
+  }
+
   private static StandingMailing there(StandingMailing mailing) {
     if (mailing == null) {
       throw Problem.notFound("There is no such standing mailing any more.");
@@ -101,7 +107,7 @@ public class Occasions {
   public StandingMailing save(long id, OccasionBody wanted) {
     check.writer();
     check.check(wanted);
-    StandingMailing before = there(mapper.lock(id));
+    StandingMailing before = lockToChange(id);
     if (mapper.save(row(id, before.causeId(), wanted)) == 0) {
       throw Problem.conflict(
           "Somebody else has changed this meanwhile. Look at theirs, then save again.");
@@ -124,7 +130,7 @@ public class Occasions {
   @Transactional
   public StandingMailing activate(long id) {
     check.writer();
-    StandingMailing of = there(mapper.lock(id));
+    StandingMailing of = lockToChange(id);
     mustBeReady(of);
     Instant now = clock.instant();
     if (of.state() == StandingMailing.State.DRAFT) {
@@ -141,7 +147,7 @@ public class Occasions {
   @Transactional
   public StandingMailing pause(long id) {
     check.writer();
-    StandingMailing of = there(mapper.lock(id));
+    StandingMailing of = lockToChange(id);
     if (of.state() == StandingMailing.State.ACTIVE) {
       causes.pause(of.causeId());
       outbox.hold(of.causeId(), "the standing mailing is paused");

@@ -24,7 +24,7 @@ class NewMessages {
     try (CopyIn copy =
         new CopyIn(
             connection,
-            "message (cause_id, person_id, channel, address, recipient, token, frozen, "
+            "public.message (cause_id, person_id, channel, address, recipient, token, frozen, "
                 + "follows_id, thread_id, in_reply_to, reference_ids, record_id, due_at, "
                 + "planned_at)")) {
       for (NewMessage m : messages) {

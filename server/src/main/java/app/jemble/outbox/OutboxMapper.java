@@ -33,18 +33,18 @@ interface OutboxMapper {
 
   @Delete(
       """
-      delete from message
+      delete from public.message
       where cause_id = #{causeId} and state = any(#{states}) and in_hands_of is null
       """)
   int remove(@Param("causeId") long causeId, @Param("states") List<String> states);
 
-  @Select("select count(*) from message where cause_id = #{causeId}")
+  @Select("select count(*) from public.message where cause_id = #{causeId}")
   long count(long causeId);
 
   /** Moves what has not begun to be handed over. */
   @Update(
       """
-      update message
+      update public.message
       set state = #{move.to}, reason = #{reason}
       where cause_id = #{causeId} and state = any(#{move.from}) and in_hands_of is null
       """)
@@ -122,8 +122,8 @@ interface OutboxMapper {
   @Select(
       """
       select s.id, p.time_zone, s.channel as way
-      from offered.message s
-      join offered.person p on p.id = s.person_id
+      from offered.house_message s
+      join offered.house_person p on p.id = s.person_id
       where s.cause_id = #{causeId} and s.is_open
         and s.in_hands_of is null
       order by coalesce(s.planned_at, s.due_at), s.id
@@ -133,7 +133,7 @@ interface OutboxMapper {
   /** What was put off by the mail server is not tried sooner than it would be. */
   @Update(
       """
-      update message s
+      update public.message s
       set state = case when s.tries > 0 then #{again} else #{first} end, reason = '',
           planned_at = to_timestamp(n.due),
           due_at = case when s.tries > 0 then greatest(s.due_at, to_timestamp(n.due))
@@ -156,7 +156,7 @@ interface OutboxMapper {
       select (greatest(s.due_at, #{now}) at time zone #{zone})::date as day,
              s.channel as way,
              count(*) as messages, count(*) filter (where g.sender_id = #{sender}) as of_sender
-      from offered.message s
+      from offered.house_message s
       join offered.cause g on g.id = s.cause_id
       where s.cause_id <> #{causeId} and s.channel <> all(#{byHand})
         and (s.is_open or s.in_doubt)
@@ -164,7 +164,7 @@ interface OutboxMapper {
       union all
       select (s.sent_at at time zone #{zone})::date, s.channel, count(*),
              count(*) filter (where g.sender_id = #{sender})
-      from offered.message s
+      from offered.house_message s
       join offered.cause g on g.id = s.cause_id
       where s.is_sent and s.sent_at >= #{today} and s.channel <> all(#{byHand})
       group by 1, 2

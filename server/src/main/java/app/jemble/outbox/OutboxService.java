@@ -112,16 +112,20 @@ public class OutboxService {
     Instant today = LocalDate.ofInstant(now, zone).atStartOfDay(zone).toInstant();
     Map<LocalDate, Long> byAll = new HashMap<>();
     Map<LocalDate, Long> bySender = new HashMap<>();
+    Map<Channel, Map<LocalDate, Long>> bySenderAndWay = new EnumMap<>(Channel.class);
     Map<Channel, Map<LocalDate, Long>> byWay = new EnumMap<>(Channel.class);
     for (OutboxMapper.DayTaken day :
         mapper.taken(causeId, senderId, zone.getId(), today, now, Channel.byHand())) {
       byAll.merge(day.day(), day.messages(), Long::sum);
       bySender.merge(day.day(), day.ofSender(), Long::sum);
+      bySenderAndWay
+          .computeIfAbsent(day.way(), way -> new HashMap<>())
+          .merge(day.day(), day.ofSender(), Long::sum);
       byWay
           .computeIfAbsent(day.way(), way -> new HashMap<>())
           .merge(day.day(), day.messages(), Long::sum);
     }
-    return new SendingService.Taken(bySender, byAll, byWay);
+    return new SendingService.Taken(bySender, bySenderAndWay, byAll, byWay);
   }
 
   /** Causes of which messages were held at the hand-over, since a daily cap was used up. */

@@ -4,9 +4,7 @@ import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.storage.Sql;
 import app.jemble.storage.SqlLanguage;
-import java.time.Instant;
 import java.util.List;
-import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Lang;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -42,6 +40,10 @@ interface PeopleMapper {
   @Select(SqlLanguage.GIVEN)
   long count(Sql question);
 
+  /** Changes with whom there is. */
+  @Select("select count(*) || ' ' || coalesce(sum(id), 0) from offered.person")
+  String mark();
+
   @Select(
       """
       select min(id)
@@ -62,22 +64,10 @@ interface PeopleMapper {
   List<CameBack> cameBack();
 
   /** Numbers on the do-not-write list. */
-  @Select("select address_key from do_not_write where address_key like '+%'")
+  @Select("select address_key from offered.do_not_write where address_key like '+%'")
   List<String> numbersNotToWrite();
 
   /** Those all of whose addresses on a way are on the list. */
   @Select("select person_id from offered.barred_on_way where channel = #{channel}")
   List<PersonId> barredOn(Channel channel);
-
-  @Insert(
-      """
-      insert into do_not_write (address_key, reason, since, note)
-      values (lower(btrim(#{address})), #{reason}, #{at}, #{note})
-      on conflict do nothing
-      """)
-  int doNotWrite(
-      @Param("address") String address,
-      @Param("reason") String reason,
-      @Param("at") Instant at,
-      @Param("note") String note);
 }

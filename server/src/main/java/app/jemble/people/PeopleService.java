@@ -2,13 +2,13 @@ package app.jemble.people;
 
 import app.jemble.core.filter.AsOf;
 import app.jemble.core.reach.Channel;
-import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.PersonId;
 import app.jemble.filter.FilterBody;
+import app.jemble.filter.FilterSql;
 import app.jemble.filter.ListService;
 import app.jemble.filter.Selection;
+import app.jemble.pool.OnBehalf;
 import app.jemble.storage.Sql;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -22,12 +22,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class PeopleService {
 
   private final PeopleMapper mapper;
-  private final DoNotWriteMapper doNotWrite;
   private final ListService lists;
 
-  PeopleService(PeopleMapper mapper, DoNotWriteMapper doNotWrite, ListService lists) {
+  PeopleService(PeopleMapper mapper, ListService lists) {
     this.mapper = mapper;
-    this.doNotWrite = doNotWrite;
     this.lists = lists;
   }
 
@@ -75,8 +73,13 @@ public class PeopleService {
   private Sql whom(FilterBody filter, List<PersonId> picks, AsOf asOf) {
     PersonId[] ids = picks.toArray(PersonId[]::new);
     return filter == null
-        ? PeopleSql.picked(ids)
-        : PeopleSql.pickedBy(lists.condition(null, filter, asOf), ids);
+        ? PeopleSql.of(whose(asOf), PeopleSql.picked(ids))
+        : PeopleSql.of(whose(asOf), PeopleSql.pickedBy(lists.condition(null, filter, asOf), ids));
+  }
+
+  /** Whom the one who asks sees, however they are picked. */
+  private FilterSql.Fragment whose(AsOf asOf) {
+    return lists.condition(null, FilterBody.EVERYONE, asOf);
   }
 
   /** The records of these people, in order of name. */
@@ -93,6 +96,11 @@ public class PeopleService {
   /** One person's record, or null. */
   public PersonRecord record(PersonId id) {
     return records(List.of(id)).stream().findFirst().orElse(null);
+  }
+
+  /** Another for each who sees their own people only, and when these are others; else empty. */
+  public String whomOneSees() {
+    return OnBehalf.owner().map(owner -> owner + " " + mapper.mark()).orElse("");
   }
 
   /** Somebody with an address, to show things by; null when there is nobody. */
@@ -117,19 +125,5 @@ public class PeopleService {
   /** Those of whose devices with the app all are on the do-not-write list. */
   public Set<PersonId> appsNotToWrite() {
     return Set.copyOf(mapper.barredOn(Channel.APP));
-  }
-
-  /** Puts an address on the do-not-write list; an earlier reason stays. */
-  public void doNotWrite(String address, String reason, Instant at, String note) {
-    mapper.doNotWrite(address, reason, at, note);
-  }
-
-  /** What put an address on the do-not-write list turned out to be something else. */
-  public void writeAgain(String address, String reason, String note, Instant at, long by) {
-    String key = EmailAddress.key(address);
-    if (reason.equals(doNotWrite.whatCameBack(key))) {
-      doNotWrite.noteLifted(key, note, at, by);
-      doNotWrite.lift(key);
-    }
   }
 }

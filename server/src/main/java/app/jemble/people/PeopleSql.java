@@ -53,6 +53,11 @@ final class PeopleSql {
     return Sql.of("(%s or %s)", filter.condition(), picked(picks));
   }
 
+  /** Of those whom the one who asks sees, some. */
+  static Sql of(FilterSql.Fragment seen, Sql some) {
+    return Sql.of("(%s and %s)", seen.condition(), some);
+  }
+
   /** Everything a condition may speak of; a table that none speaks of is not read. */
   private static Sql from(Sql whom) {
     return Sql.of(
@@ -61,7 +66,7 @@ final class PeopleSql {
         left join offered.membership m on m.person_id = p.id
         left join offered.organisation o on o.id = p.organisation_id
         left join offered.account w on w.id = p.owner_id
-        left join do_not_write d on d.address_key = p.email_key
+        left join offered.do_not_write d on d.address_key = p.email_key
         where p.archived_at is null and %s""",
         whom);
   }

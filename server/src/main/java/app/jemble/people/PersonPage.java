@@ -188,9 +188,22 @@ class PersonPage {
       Field f = all.get(i);
       fields.add(
           new PersonField(
-              f.name(), f.label(), f.type(), f.choices(), f.allows(FieldUse.EDIT), cells.get(i)));
+              f.name(),
+              f.label(),
+              f.type(),
+              offered(f, cells.get(i)),
+              f.allows(FieldUse.EDIT),
+              cells.get(i)));
     }
     return fields;
+  }
+
+  /** What is given to nobody any more is left to whoever has it. */
+  private List<String> offered(Field field, String value) {
+    List<String> retired = workspace.retired(field.name());
+    return field.choices().stream()
+        .filter(choice -> choice.equals(value) || !retired.contains(choice))
+        .toList();
   }
 
   /** As print runs find it: a letter that came back closes its address. */

@@ -64,18 +64,18 @@ interface PersonPageMapper {
                   then concat_ws(', ', p.address_street, p.address_postcode, p.address_place, p.address_country) end
                as postal,
              p.asked_not, p.suppressed as do_not_write,
-             exists (select from do_not_write d where d.address_key = p.phone_key) as do_not_text,
+             exists (select from offered.do_not_write d where d.address_key = p.phone_key) as do_not_text,
              exists (select from offered.barred_on_way b
                      where b.person_id = p.id and b.channel = 'APP') as do_not_notify,
              array(select channel from offered.not_on_way
                    where person_id = p.id and topic_id is null) as closed,
              p.archived_at,
-             p.picture_key, p.merged_into, into_one.name as merged_into_name,
-             p.introduced_by, by_one.name as introduced_by_name
+             p.picture_key, into_one.id as merged_into, into_one.name as merged_into_name,
+             by_one.id as introduced_by, by_one.name as introduced_by_name
       from offered.person p
       left join offered.person into_one on into_one.id = p.merged_into
       left join offered.person by_one on by_one.id = p.introduced_by
-      where p.id = #{id}
+      where p.id = #{id} and p.erased_at is null
       """)
   PersonHead head(PersonId id);
 

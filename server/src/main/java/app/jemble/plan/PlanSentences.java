@@ -3,7 +3,6 @@ package app.jemble.plan;
 import app.jemble.core.pace.PlanException;
 import app.jemble.core.pace.PlanSentence;
 import app.jemble.core.pace.PlanSentenceReader;
-import app.jemble.core.record.DayOrder;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
@@ -33,7 +32,7 @@ class PlanSentences {
     Workspace house = workspace.current();
     try {
       return SendPlan.of(
-          PlanSentenceReader.read(text, now(house), DayOrder.of(house.locale()), house.zoneId()));
+          PlanSentenceReader.read(text, now(house), house.dayStyle(), house.zoneId()));
     } catch (PlanException notUnderstood) {
       throw Problem.wrong("text", notUnderstood.getMessage());
     }

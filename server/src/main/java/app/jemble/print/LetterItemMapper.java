@@ -26,8 +26,8 @@ interface LetterItemMapper {
   @Select(
       """
       select i.message_id
-      from print_item i
-      join print_run r on r.id = i.run_id
+      from public.print_item i
+      join public.print_run r on r.id = i.run_id
       where r.cause_id = #{causeId} and i.message_id is not null
       """)
   List<MessageId> taken(long causeId);

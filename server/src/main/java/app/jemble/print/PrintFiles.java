@@ -68,9 +68,7 @@ public class PrintFiles {
    */
   public ResponseEntity<StreamingResponseBody> answer(
       PrintRun run, Integer from, Integer to, String name) {
-    if (run.state() != RunState.PRINTED) {
-      throw Problem.conflict("It has not been printed.");
-    }
+    mustBeKept(run);
     int first = from == null ? 1 : from;
     int last = to == null ? run.pages() : to;
     if (first < 1 || last > run.pages() || first > last) {
@@ -88,6 +86,17 @@ public class PrintFiles {
                 copyPages(run.id(), first, last, out);
               }
             });
+  }
+
+  /** A problem when there is no file of a run, or none any more. */
+  public void mustBeKept(PrintRun run) {
+    if (run.state() != RunState.PRINTED) {
+      throw Problem.conflict("It has not been printed.");
+    }
+    if (items.piece(run.id(), 0).isEmpty()) {
+      throw Problem.conflict(
+          "Its file is not kept any more: somebody whose page was in it has been erased.");
+    }
   }
 
   /** Writes the whole file. */

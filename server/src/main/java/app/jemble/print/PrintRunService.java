@@ -4,9 +4,12 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.audience.AudienceParts;
 import app.jemble.core.paper.LabelDesign;
+import app.jemble.core.record.ErasedPerson;
 import app.jemble.core.record.PersonId;
 import app.jemble.print.sheet.DesignBody;
 import app.jemble.problem.Problem;
+import app.jemble.storage.ForgetsPeople;
+import app.jemble.storage.Forgotten;
 import app.jemble.storage.HangsOnPerson;
 import app.jemble.storage.RenamedWord;
 import app.jemble.storage.Sql;
@@ -19,7 +22,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** Print runs: begun for some people, laid out, printed, posted. All colleagues see them. */
 @Service
-public class PrintRunService implements RenamedWord.Follower, HangsOnPerson.Room {
+public class PrintRunService implements RenamedWord.Follower, HangsOnPerson.Room, ForgetsPeople {
 
   static final int LONGEST_NAME = 200;
   private static final int LONGEST_WORDS = 2_000;
@@ -217,5 +220,44 @@ public class PrintRunService implements RenamedWord.Follower, HangsOnPerson.Room
                 Sql.of("(select m.cause_id from offered.message m where m.id = t.message_id)"),
                 colleague))
         : Sql.of("true");
+  }
+
+  /** Files in which they stand go whole: nothing can be cut out of a page. */
+  @Override
+  public List<Sql> forget(Forgotten who) {
+    return List.of(
+        Sql.of(
+            "delete from print_file where run_id in (select run_id from print_item where %s)",
+            who.isTheirs(Sql.of("person_id"))),
+        Sql.of(
+            """
+            update print_item set words = %s, address = '', subject = '', filled = null
+            where %s""",
+            Sql.param(ErasedPerson.NAME), who.isTheirs(Sql.of("person_id"))),
+        Sql.of("delete from print_own where %s", who.isTheirs(Sql.of("person_id"))),
+        Sql.of(
+            """
+            update print_run set picks = %s, left_out = %s
+            where %s or %s""",
+            who.withoutThem(Sql.of("picks")),
+            who.withoutThem(Sql.of("left_out")),
+            who.areIn(Sql.of("picks")),
+            who.areIn(Sql.of("left_out"))),
+        Sql.of(
+            "update print_run set parts = %s::jsonb where %s",
+            who.without(Sql.of("parts::text")), who.isNamedIn(Sql.of("parts::text"))));
+  }
+
+  @Override
+  public List<Busy> busy(Forgotten who) {
+    return List.of(
+        new Busy(
+            Sql.of(
+                """
+                select exists (
+                        select from print_run r join print_item i on i.run_id = r.id
+                        where r.state = 'PRINTING' and %s)""",
+                who.isTheirs(Sql.of("i.person_id"))),
+            "Something with them in it is being printed right now; try again in a minute."));
   }
 }

@@ -67,7 +67,7 @@ class HeldOfPerson {
                 (select p.*, o.name as organisation_name
                  from offered.person p
                  left join offered.organisation o on o.id = p.organisation_id) t
-                where t.id = %s""",
+                where t.id = %s and t.erased_at is null""",
                 Sql.param(person)));
     if (record.isEmpty()) {
       throw Problem.notFound("This person is not on record any more.");

@@ -20,7 +20,7 @@ public final class HeldSummary {
   public record Line(String label, String text) {}
 
   /** The person's own row: its values stand in a table of their own. */
-  private static final String RECORD = "person";
+  static final String RECORD = "person";
 
   /** What each part of the record is called for people. */
   private static final Map<String, String> PARTS =
@@ -77,7 +77,7 @@ public final class HeldSummary {
   }
 
   /** A part that has no words of its own yet is told by its name, not left out. */
-  private static String words(String part) {
+  static String words(String part) {
     return PARTS.getOrDefault(part, part);
   }
 

@@ -72,7 +72,7 @@ interface ChangeMapper {
   @Delete(
       """
       delete from organisation o
-      where o.added_by = #{batch} and not exists (select from person where organisation_id = o.id)
+      where o.added_by = #{batch} and not exists (select from public.person where organisation_id = o.id)
       """)
   int dropOrganisations(long batch);
 
@@ -166,7 +166,7 @@ interface ChangeMapper {
       value =
           """
           insert into membership (person_id, plan, status, joined_on)
-          select person, #{plan}, 'active', #{joinedOn}
+          select person, #{plan}, #{status}, #{joinedOn}
           from unnest(#{people}::bigint[]) person
           on conflict do nothing
           returning person_id
@@ -176,38 +176,45 @@ interface ChangeMapper {
   List<PersonId> beginMemberships(
       @Param("people") PersonId[] people,
       @Param("plan") String plan,
+      @Param("status") String status,
       @Param("joinedOn") LocalDate joinedOn);
 
   @Update("delete from membership where person_id = any(#{people})")
   int endMemberships(@Param("people") PersonId[] people);
 
-  /** An address and whose it is. */
-  record Address(PersonId id, String email) {}
+  /** Whose values of these fields an act changed. */
+  @Select(
+      """
+      select distinct person_id
+      from change
+      where batch_id = #{batch} and field = any(#{fields}::text[])
+      """)
+  List<PersonId> changedIn(@Param("batch") long batch, @Param("fields") List<String> fields);
+
+  /** An address and whose it is; the key is what it is compared by. */
+  record Address(PersonId id, String address, String key) {}
 
   @Select(
       """
-      select p.id, p.email
-      from person p
-      where p.email is not null
-        and p.id in (select c.person_id from change c where c.batch_id = #{batch} and c.field = 'email')
+      select id, email as address, email_key as key
+      from person
+      where email is not null and id = any(#{people})
       """)
-  List<Address> addressesOf(long batch);
+  List<Address> mailboxes(@Param("people") PersonId[] people);
 
-  @Update("update person set email_valid = #{valid} where id = any(#{people})")
+  @Update(
+      "update person set email_valid = #{valid} where id = any(#{people}) and email_valid <> #{valid}")
   int setValid(@Param("people") PersonId[] people, @Param("valid") boolean valid);
 
-  /** A number and whose it is. */
-  record Phone(PersonId id, String number) {}
-
   @Select(
       """
-      select p.id, p.phone_key as number
-      from person p
-      where p.phone_key is not null
-        and p.id in (select c.person_id from change c where c.batch_id = #{batch} and c.field = 'phone')
+      select id, phone_key as address, phone_key as key
+      from person
+      where phone_key is not null and id = any(#{people})
       """)
-  List<Phone> phonesOf(long batch);
+  List<Address> phones(@Param("people") PersonId[] people);
 
-  @Update("update person set phone_valid = #{valid} where id = any(#{people})")
+  @Update(
+      "update person set phone_valid = #{valid} where id = any(#{people}) and phone_valid <> #{valid}")
   int setPhoneValid(@Param("people") PersonId[] people, @Param("valid") boolean valid);
 }

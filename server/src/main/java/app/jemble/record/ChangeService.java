@@ -7,6 +7,7 @@ import app.jemble.core.access.Access;
 import app.jemble.core.access.Right;
 import app.jemble.core.reach.Channel;
 import app.jemble.core.reach.Reach;
+import app.jemble.core.record.ActWords;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldValue;
 import app.jemble.core.record.PersonId;
@@ -21,6 +22,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
@@ -60,6 +62,7 @@ public class ChangeService {
   public record Undone(String words, long people) {}
 
   private static final String ASKED_NOT = "asked_not";
+  private static final List<String> ADDRESSES = List.of("email", "phone");
   private static final Set<String> NEVER_EMPTY = Set.of("kind", "plan", "status", "joined_on");
 
   private final ChangeMapper mapper;
@@ -67,6 +70,7 @@ public class ChangeService {
   private final WorkspaceService workspace;
   private final FieldJson json;
   private final ObjectProvider<Undoing> undoings;
+  private final ObjectProvider<NewAddresses> newAddresses;
   private final Clock clock;
 
   ChangeService(
@@ -75,12 +79,14 @@ public class ChangeService {
       WorkspaceService workspace,
       FieldJson json,
       ObjectProvider<Undoing> undoings,
+      ObjectProvider<NewAddresses> newAddresses,
       Clock clock) {
     this.mapper = mapper;
     this.accounts = accounts;
     this.workspace = workspace;
     this.json = json;
     this.undoings = undoings;
+    this.newAddresses = newAddresses;
     this.clock = clock;
   }
 
@@ -139,8 +145,8 @@ public class ChangeService {
               + mapper.change(
                   ChangeSql.setField(
                       batch, field, json.write(value), people.toArray(PersonId[]::new)));
-      if (field.name().equals("email")) {
-        judgeAddresses(batch);
+      if (ADDRESSES.contains(field.name())) {
+        judgeAddresses(people);
       }
       return changed;
     } catch (DuplicateKeyException taken) {
@@ -176,8 +182,8 @@ public class ChangeService {
   public long setEach(long batch, Field field, List<PersonId> people, List<String> values) {
     long changed =
         mapper.change(ChangeSql.setEach(batch, field, people.toArray(PersonId[]::new), values));
-    if (field.name().equals("email")) {
-      judgeAddresses(batch);
+    if (ADDRESSES.contains(field.name())) {
+      judgeAddresses(people);
     }
     return changed;
   }
@@ -190,7 +196,9 @@ public class ChangeService {
   /** Begins memberships for those of the people who have none; answers how many. */
   public long beginMemberships(long batch, String plan, List<PersonId> people) {
     LocalDate today = today();
-    List<PersonId> begun = mapper.beginMemberships(people.toArray(PersonId[]::new), plan, today);
+    List<PersonId> begun =
+        mapper.beginMemberships(
+            people.toArray(PersonId[]::new), plan, workspace.statusOfNewMembers(), today);
     note(batch, begun, Memberships.FIELD, null, json.write(FieldValue.text(plan)));
     return begun.size();
   }
@@ -201,7 +209,15 @@ public class ChangeService {
    * @param values of each, a JSON object by field name with values as {@link FieldJson} writes them
    */
   public List<PersonId> addEach(long batch, List<Field> fields, List<String> values) {
-    return mapper.add(ChangeSql.addEach(batch, fields, values, clock.instant(), today()));
+    List<PersonId> added =
+        mapper.add(
+            ChangeSql.addEach(
+                batch,
+                fields,
+                values,
+                new ChangeSql.NewRows(clock.instant(), today(), workspace.statusOfNewMembers())));
+    judgeAddresses(added);
+    return added;
   }
 
   /** Sees to it that organisations of these names exist; those that did not go with the act. */
@@ -255,9 +271,7 @@ public class ChangeService {
     // What else was made of them is taken back last: a person made by an import may go then.
     fields.stream().filter(f -> own(f) == null).forEach(f -> setBack(id, f));
     fields.stream().filter(f -> own(f) != null).forEach(f -> own(f).undo(f, mapper.noted(id, f)));
-    if (fields.contains("email")) {
-      judgeAddresses(id);
-    }
+    judgeAddresses(mapper.changedIn(id, ADDRESSES));
     mapper.dropOrganisations(id);
     long people = mapper.peopleOf(id);
     mapper.undone(id, clock.instant(), me.id());
@@ -277,22 +291,30 @@ public class ChangeService {
     return undoings.stream().filter(u -> u.takes(field)).findFirst().orElse(null);
   }
 
-  /** Whether something can be sent to an address is decided by core, and kept beside it. */
-  private void judgeAddresses(long batch) {
-    Map<Boolean, List<PersonId>> mailboxes =
-        mapper.addressesOf(batch).stream()
-            .collect(
-                Collectors.partitioningBy(
-                    a -> Reach.isAddress(Channel.EMAIL, a.email()),
-                    Collectors.mapping(ChangeMapper.Address::id, Collectors.toList())));
-    mailboxes.forEach((valid, who) -> mapper.setValid(who.toArray(PersonId[]::new), valid));
-    Map<Boolean, List<PersonId>> phones =
-        mapper.phonesOf(batch).stream()
-            .collect(
-                Collectors.partitioningBy(
-                    p -> Reach.isAddress(Channel.TEXT, p.number()),
-                    Collectors.mapping(ChangeMapper.Phone::id, Collectors.toList())));
-    phones.forEach((valid, who) -> mapper.setPhoneValid(who.toArray(PersonId[]::new), valid));
+  /**
+   * Whether something can be sent to an address is decided by core, and kept beside it; whoever
+   * wants to know which addresses there are is told.
+   */
+  private void judgeAddresses(List<PersonId> people) {
+    PersonId[] ids = people.toArray(PersonId[]::new);
+    List<ChangeMapper.Address> mailboxes = mapper.mailboxes(ids);
+    byValidity(Channel.EMAIL, mailboxes).forEach((valid, who) -> mapper.setValid(who, valid));
+    List<ChangeMapper.Address> phones = mapper.phones(ids);
+    byValidity(Channel.TEXT, phones).forEach((valid, who) -> mapper.setPhoneValid(who, valid));
+    List<String> came =
+        Stream.concat(mailboxes.stream(), phones.stream()).map(ChangeMapper.Address::key).toList();
+    newAddresses.forEach(whoever -> whoever.came(came));
+  }
+
+  private static Map<Boolean, PersonId[]> byValidity(
+      Channel channel, List<ChangeMapper.Address> addresses) {
+    return addresses.stream()
+        .collect(
+            Collectors.partitioningBy(
+                a -> Reach.isAddress(channel, a.address()),
+                Collectors.collectingAndThen(
+                    Collectors.toList(),
+                    some -> some.stream().map(ChangeMapper.Address::id).toArray(PersonId[]::new))));
   }
 
   /** What was changed of a person after the given change, newest first. */
@@ -310,9 +332,16 @@ public class ChangeService {
         json.words(change.after()),
         change.at(),
         change.by(),
-        change.words(),
+        words(change, me),
         change.undone(),
         !change.undone() && mayUndo(me, change.byId()));
+  }
+
+  /** To how many others somebody else did it is not told to whoever sees a part of them. */
+  private static String words(ChangeMapper.ChangeRow change, Account me) {
+    boolean seesPart = Access.onlyPeopleOf(me.asker()).isPresent();
+    boolean mine = change.byId() != null && change.byId() == me.id();
+    return seesPart && !mine ? ActWords.withoutCount(change.words()) : change.words();
   }
 
   /** The number of a person's last change. */

@@ -108,44 +108,53 @@ final class ChangeSql {
   }
 
   /**
-   * Adds people with all their values, and memberships for those with a plan; answers the ids.
+   * Adds people with all their values, and memberships for those with a plan; answers the ids. Whom
+   * somebody adds who sees their own people only is theirs where nothing else is said. What is
+   * added beside the people does not see them yet, and so is not looked at for whose they are.
    *
    * @param values of each, as a JSON object by field name
    */
-  static Sql addEach(
-      long batch, List<Field> fields, List<String> values, Instant at, LocalDate today) {
+  static Sql addEach(long batch, List<Field> fields, List<String> values, NewRows rows) {
     List<Settable> settable = fields.stream().map(Settable::of).toList();
     List<Given> person = given(settable, Settable.Table.PERSON);
     List<Given> membership = given(settable, Settable.Table.MEMBERSHIP);
     return Sql.of(
         """
         with given as (
-          select nextval(pg_get_serial_sequence('person', 'id')) as id, v::jsonb as v, place
+          select nextval(pg_get_serial_sequence('public.person', 'id')) as id, v::jsonb as v, place
           from unnest(%1$s::text[]) with ordinality as g (v, place)
         ), person_added as (
           insert into person (id, created_at%2$s)
           select id, %3$s%4$s from given
         ), membership_added as (
-          insert into membership (person_id, plan, status, joined_on%5$s)
-          select id, v ->> 'plan', coalesce(v ->> 'status', 'active'),
+          insert into public.membership (person_id, plan, status, joined_on%5$s)
+          select id, v ->> 'plan', coalesce(v ->> 'status', %9$s),
                  coalesce((v ->> 'joined_on')::date, %6$s)%7$s
           from given
           where jsonb_exists(v, 'plan')
         ), noted as (
-          insert into change (batch_id, person_id, field, after)
+          insert into public.change (batch_id, person_id, field, after)
           select %8$s, id, 'person', 'true' from given
         )
         select id from given order by place
         """,
         Sql.param(values),
         columns(person),
-        Sql.param(at),
+        Sql.param(rows.at()),
         expressions(person),
         columns(membership),
-        Sql.param(today),
+        Sql.param(rows.today()),
         expressions(membership),
-        Sql.param(batch));
+        Sql.param(batch),
+        Sql.param(rows.status()));
   }
+
+  /**
+   * What new rows have of themselves.
+   *
+   * @param status of members whose values say none
+   */
+  record NewRows(Instant at, LocalDate today, String status) {}
 
   /** What a column of a new record becomes. */
   private record Given(Sql column, Sql value) {}
@@ -163,6 +172,7 @@ final class ChangeSql {
     List<Given> all = new ArrayList<>();
     List<Sql> attributes = new ArrayList<>();
     boolean kind = false;
+    boolean owner = false;
     for (Settable field : fields) {
       if (field.table() != table || WITH_THE_PLAN.contains(field.field())) {
         continue;
@@ -173,7 +183,12 @@ final class ChangeSql {
       if (field.isAttribute()) {
         attributes.add(Sql.of("%s, %s", name, value));
       } else {
-        field.written().forEach(w -> all.add(new Given(w.column(), w.value().apply(value))));
+        boolean owns = field.field().equals("owner");
+        owner |= owns;
+        for (Settable.Written w : field.written()) {
+          Sql wanted = w.value().apply(value);
+          all.add(owns ? owned(wanted) : new Given(w.column(), wanted));
+        }
       }
     }
     if (!attributes.isEmpty()) {
@@ -182,10 +197,20 @@ final class ChangeSql {
               Sql.of("attributes"),
               Sql.of("jsonb_strip_nulls(jsonb_build_object(%s))", Sql.join(", ", attributes))));
     }
-    if (table == Settable.Table.PERSON && !kind) {
-      all.add(new Given(Sql.of("kind"), Sql.of("'contact'")));
+    if (table == Settable.Table.PERSON) {
+      if (!kind) {
+        all.add(new Given(Sql.of("kind"), Sql.of("'contact'")));
+      }
+      if (!owner) {
+        all.add(owned(Sql.of("null")));
+      }
     }
     return all;
+  }
+
+  /** The owner of somebody who is added. */
+  private static Given owned(Sql wanted) {
+    return new Given(Sql.of("owner_id"), Sql.of("coalesce(%s, own.owner())", wanted));
   }
 
   private static Sql set(long batch, Settable field, Sql wanted) {

@@ -28,12 +28,18 @@ interface PersonRowMapper {
       delete from person
       where id = any(#{people})
         and id not in (select person_id from offered.message where person_id = any(#{people}))
-        and id not in (select introduced_by from person where introduced_by = any(#{people}))
+        and id not in (select introduced_by from public.person where introduced_by = any(#{people}))
       """)
   int delete(@Param("people") PersonId[] people);
 
   @Update("update person set archived_at = #{at} where id = any(#{people}) and archived_at is null")
   int archive(@Param("people") PersonId[] people, @Param("at") Instant at);
+
+  @Update("update membership set status = #{after} where status = #{before}")
+  int renameStatus(@Param("before") String before, @Param("after") String after);
+
+  @Update("update person set stage = #{after} where stage = #{before}")
+  int renameStage(@Param("before") String before, @Param("after") String after);
 
   /** Whom a colleague looks after, archived ones too. */
   @Select("select id from person where owner_id = #{owner} order by id")

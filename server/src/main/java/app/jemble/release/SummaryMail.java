@@ -1,7 +1,9 @@
 package app.jemble.release;
 
+import app.jemble.account.AccountService;
 import app.jemble.carrier.mail.HouseMails;
 import app.jemble.core.message.Mailbox;
+import app.jemble.pool.OnBehalf;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
@@ -21,11 +23,13 @@ class SummaryMail {
 
   private final SummaryMapper mapper;
   private final HouseMails mails;
+  private final AccountService accounts;
   private final Clock clock;
 
-  SummaryMail(SummaryMapper mapper, HouseMails mails, Clock clock) {
+  SummaryMail(SummaryMapper mapper, HouseMails mails, AccountService accounts, Clock clock) {
     this.mapper = mapper;
     this.mails = mails;
+    this.accounts = accounts;
     this.clock = clock;
   }
 
@@ -39,7 +43,11 @@ class SummaryMail {
     if (mapper.summedUp(mailingId, clock.instant()) == 0) {
       return;
     }
-    SummaryMapper.Sums sums = mapper.sums(mailingId);
+    Long onlyPeopleOf = accounts.onlyPeopleOf(mapper.sender(mailingId)).orElse(null);
+    SummaryMapper.Sums sums = OnBehalf.of(onlyPeopleOf, () -> mapper.sums(mailingId));
+    if (sums == null) {
+      return;
+    }
     boolean sent =
         mails.send(
             "summary." + mailingId,

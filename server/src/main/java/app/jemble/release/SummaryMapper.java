@@ -40,6 +40,10 @@ interface SummaryMapper {
   @Delete("delete from mailing_summary where mailing_id = #{id}")
   int notSummedUp(long id);
 
+  /** Who sends it. */
+  @Select("select sender_id from offered.cause where id = #{id}")
+  long sender(long id);
+
   /** What became of a mailing's messages. */
   record Sums(
       String name,
@@ -51,6 +55,7 @@ interface SummaryMapper {
       long withdrawn,
       long returned) {}
 
+  /** Null when there are none. */
   @Select(
       """
       select g.name, a.name as sender, a.email as address,

@@ -1,5 +1,6 @@
 package app.jemble.request;
 
+import app.jemble.pool.OnBehalf;
 import app.jemble.problem.Away;
 import app.jemble.problem.Refusal;
 import jakarta.servlet.FilterChain;
@@ -58,7 +59,9 @@ class RequestGate extends HttpFilter {
       Refusal.write(response, 413, "A request has at most 8 MB; files travel by themselves.");
       return;
     }
-    PublicPool.use(isPublic(request.getRequestURI()));
+    if (isPublic(request.getRequestURI())) {
+      OnBehalf.ofReaders();
+    }
     try {
       if (hasBody(request)) {
         withBody(request, response, chain);
@@ -75,7 +78,7 @@ class RequestGate extends HttpFilter {
       LOG.warn("The database is away: {}", trouble.getMessage());
       refuse(response, 503, Away.SENTENCE);
     } finally {
-      PublicPool.use(false);
+      OnBehalf.done();
     }
   }
 

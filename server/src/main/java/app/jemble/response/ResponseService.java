@@ -1,5 +1,6 @@
 package app.jemble.response;
 
+import app.jemble.barred.BarredAddresses;
 import app.jemble.consent.Consents;
 import app.jemble.core.message.MessageId;
 import app.jemble.core.reach.Channel;
@@ -10,7 +11,6 @@ import app.jemble.core.response.Signs;
 import app.jemble.core.response.SoftReturns;
 import app.jemble.core.response.Standing;
 import app.jemble.outbox.MessageStandings;
-import app.jemble.people.PeopleService;
 import app.jemble.response.ResponseMapper.Opened;
 import java.time.Clock;
 import java.time.Duration;
@@ -37,7 +37,7 @@ public class ResponseService {
 
   private final ResponseMapper mapper;
   private final MessageStandings standings;
-  private final PeopleService people;
+  private final BarredAddresses barred;
   private final Consents consents;
   private final CountingService counting;
   private final Clock clock;
@@ -45,13 +45,13 @@ public class ResponseService {
   ResponseService(
       ResponseMapper mapper,
       MessageStandings standings,
-      PeopleService people,
+      BarredAddresses barred,
       Consents consents,
       CountingService counting,
       Clock clock) {
     this.mapper = mapper;
     this.standings = standings;
-    this.people = people;
+    this.barred = barred;
     this.consents = consents;
     this.counting = counting;
     this.clock = clock;
@@ -212,9 +212,9 @@ public class ResponseService {
     }
     restand(message.id());
     switch (kind) {
-      case RETURNED_HARD -> people.doNotWrite(message.address(), "hard return", now, detail);
+      case RETURNED_HARD -> barred.bar(message.address(), "hard return", now, detail);
       case RETURNED_SOFT -> countSoftReturns(message, now, detail);
-      case COMPLAINED -> people.doNotWrite(message.address(), "complaint", now, detail);
+      case COMPLAINED -> barred.bar(message.address(), "complaint", now, detail);
       default -> {}
     }
   }
@@ -260,7 +260,7 @@ public class ResponseService {
           default -> null;
         };
     if (stood != null) {
-      people.writeAgain(
+      barred.writeAgain(
           message.address(), stood, "What came back was read anew.", clock.instant(), by);
     }
   }
@@ -295,7 +295,7 @@ public class ResponseService {
 
   private void countSoftReturns(Answered message, Instant now, String detail) {
     if (returnsTooOften(message)) {
-      people.doNotWrite(message.address(), "soft returns", now, detail);
+      barred.bar(message.address(), "soft returns", now, detail);
     }
   }
 

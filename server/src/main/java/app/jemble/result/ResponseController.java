@@ -230,7 +230,7 @@ class ResponseController {
   }
 
   /** Begins a mailing in the same threads, to all who stand there. */
-  @Needs(Right.WRITE_TO_ONE)
+  @Needs(value = Right.WRITE_TO_ONE, fromIt = true)
   @PostMapping("/{mailingId}/follow-up")
   Begun followUp(@PathVariable long mailingId, @RequestBody FollowUp followUp) {
     List<PersonId> people = mapper.people(mailingId, names(followUp.standings()));

@@ -13,7 +13,8 @@ interface RoleMapper {
   @Select(
       """
       select id, name, array_to_string(rights, ' ') as rights,
-             most_at_once, nod_above, most_a_day, most_rows
+             most_at_once, nod_above, most_a_day, most_mails_a_day, most_texts_a_day,
+             most_notices_a_day, most_rows, own_people
       from role
       order by cardinality(rights) desc, id
       """)
@@ -29,9 +30,13 @@ interface RoleMapper {
       affectData = true,
       value =
           """
-          insert into role (name, rights, most_at_once, nod_above, most_a_day, most_rows)
+          insert into role (name, rights, most_at_once, nod_above, most_a_day, most_mails_a_day,
+                            most_texts_a_day, most_notices_a_day, most_rows,
+                            own_people)
           values (#{name}, string_to_array(#{rights}, ' '),
-                  #{mostAtOnce}, #{nodAbove}, #{mostADay}, #{mostRows})
+                  #{mostAtOnce}, #{nodAbove}, #{mostADay}, #{mostMailsADay},
+                  #{mostTextsADay}, #{mostNoticesADay}, #{mostRows},
+                  #{ownPeople})
           on conflict (lower(name)) do nothing
           returning id
           """)
@@ -43,7 +48,9 @@ interface RoleMapper {
       update role
       set name = #{name}, rights = string_to_array(#{rights}, ' '),
           most_at_once = #{mostAtOnce}, nod_above = #{nodAbove},
-          most_a_day = #{mostADay}, most_rows = #{mostRows}
+          most_a_day = #{mostADay}, most_mails_a_day = #{mostMailsADay},
+          most_texts_a_day = #{mostTextsADay}, most_notices_a_day = #{mostNoticesADay},
+          most_rows = #{mostRows}, own_people = #{ownPeople}
       where id = #{id}
       """)
   int change(RoleRow role);

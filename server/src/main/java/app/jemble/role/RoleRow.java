@@ -19,7 +19,11 @@ public record RoleRow(
     Integer mostAtOnce,
     Integer nodAbove,
     Integer mostADay,
-    Integer mostRows) {
+    Integer mostMailsADay,
+    Integer mostTextsADay,
+    Integer mostNoticesADay,
+    Integer mostRows,
+    boolean ownPeople) {
 
   static RoleRow of(Role role) {
     Role.Limits limits = role.limits();
@@ -30,7 +34,11 @@ public record RoleRow(
         limits.mostAtOnce(),
         limits.nodAbove(),
         limits.mostADay(),
-        limits.mostRows());
+        limits.mostMailsADay(),
+        limits.mostTextsADay(),
+        limits.mostNoticesADay(),
+        limits.mostRows(),
+        limits.ownPeople());
   }
 
   public Role role() {
@@ -41,6 +49,14 @@ public record RoleRow(
         Arrays.stream(Right.values())
             .filter(r -> names.contains(r.name()))
             .collect(Collectors.toCollection(() -> EnumSet.noneOf(Right.class))),
-        new Role.Limits(mostAtOnce, nodAbove, mostADay, mostRows));
+        new Role.Limits(
+            mostAtOnce,
+            nodAbove,
+            mostADay,
+            mostMailsADay,
+            mostTextsADay,
+            mostNoticesADay,
+            mostRows,
+            ownPeople));
   }
 }

@@ -1,5 +1,6 @@
 package app.jemble.secret;
 
+import app.jemble.core.access.KeyedMark;
 import app.jemble.core.access.SealedSecret;
 import java.security.SecureRandom;
 import java.util.Optional;
@@ -34,5 +35,10 @@ public class HouseSecrets {
       LOG.error("The {} was sealed with another key than the house has now.", purpose);
     }
     return secret;
+  }
+
+  /** A mark by which a value is known again, and from which it cannot be told. */
+  public byte[] mark(String purpose, String value) {
+    return KeyedMark.of(key.octets(), purpose, value);
   }
 }

@@ -53,8 +53,8 @@ interface PhoneRulesMapper {
   @Select(
       """
       select coalesce(sum(price.each_part), 0)
-      from offered.message s
-      join offered.handed_over h on h.message_id = s.id
+      from offered.house_message s
+      join offered.house_handed_over h on h.message_id = s.id
       cross join lateral (
         select p.each_part
         from text_price p

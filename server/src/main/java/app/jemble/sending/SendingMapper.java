@@ -96,6 +96,21 @@ interface SendingMapper {
       """)
   List<ColleagueCap> capsOfAll();
 
+  /** How many messages a day of one way a colleague's role lets leave. */
+  record RoleWayCap(long id, String name, Channel channel, int most) {}
+
+  @Select(
+      """
+      select a.id, a.name, w.channel, w.most
+      from offered.account a
+      join offered.role r on r.id = a.role_id
+      cross join lateral (values ('EMAIL', r.most_mails_a_day), ('TEXT', r.most_texts_a_day),
+                                 ('APP', r.most_notices_a_day)) w (channel, most)
+      where w.most is not null and (#{account}::bigint is null or a.id = #{account})
+      order by a.id, w.channel
+      """)
+  List<RoleWayCap> roleWayCaps(Long account);
+
   /** A colleague's own cap, else the role's; null for none. */
   @Select(
       """

@@ -51,6 +51,7 @@ public class SendingService {
   /** Messages that other mailings hold, by day of the workspace. */
   public record Taken(
       Map<LocalDate, Long> bySender,
+      Map<Channel, Map<LocalDate, Long>> bySenderAndWay,
       Map<LocalDate, Long> byAll,
       Map<Channel, Map<LocalDate, Long>> byWay) {}
 
@@ -93,6 +94,12 @@ public class SendingService {
     if (own != null) {
       caps.add(new DailyCap(name, own, taken.bySender()));
     }
+    for (SendingMapper.RoleWayCap cap : mapper.roleWayCaps(account)) {
+      Channel way = cap.channel();
+      caps.add(
+          new DailyCap(
+              byWay(cap), way, cap.most(), taken.bySenderAndWay().getOrDefault(way, Map.of())));
+    }
     HouseRow house = mapper.house();
     if (house.dailyCap() != null) {
       caps.add(new DailyCap("the workspace", house.dailyCap(), taken.byAll()));
@@ -119,7 +126,20 @@ public class SendingService {
     mapper
         .capsOfAll()
         .forEach(c -> caps.add(new CapToday(c.id(), c.id(), null, c.name(), c.most())));
+    for (SendingMapper.RoleWayCap cap : mapper.roleWayCaps(null)) {
+      caps.add(new CapToday(id(cap), cap.id(), cap.channel(), byWay(cap), cap.most()));
+    }
     return caps;
+  }
+
+  /** Of a colleague and a way; no other cap has it. */
+  private static long id(SendingMapper.RoleWayCap cap) {
+    int ways = Channel.values().length;
+    return -2 - ways - (cap.id() * ways + cap.channel().ordinal());
+  }
+
+  private static String byWay(SendingMapper.RoleWayCap cap) {
+    return cap.name() + " " + cap.channel().onIt();
   }
 
   /** Messages a day of all mailings together; null for no limit. */

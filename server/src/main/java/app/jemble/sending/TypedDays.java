@@ -1,7 +1,6 @@
 package app.jemble.sending;
 
 import app.jemble.core.pace.PlanSentence;
-import app.jemble.core.record.DayOrder;
 import app.jemble.core.record.TypedDay;
 import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
@@ -39,7 +38,7 @@ class TypedDays {
   DayRead read(String text, TypedDay.Lean lean) {
     Workspace house = workspace.current();
     LocalDate today = LocalDate.ofInstant(clock.instant(), house.zoneId());
-    Optional<LocalDate> day = TypedDay.read(text, today, DayOrder.of(house.locale()), lean);
+    Optional<LocalDate> day = TypedDay.read(text, today, house.dayStyle(), lean);
     return new DayRead(day.orElse(null), day.map(d -> PlanSentence.day(d, today)).orElse(null));
   }
 }

@@ -29,7 +29,7 @@ public class OpenSeries {
   }
 
   private Series open(Series series) {
-    if (series == null || !access.isOpen(series.senderId(), series.isPrivate())) {
+    if (series == null || !access.isOpenForWork(series.senderId(), series.isPrivate())) {
       throw Problem.notFound("There is no such series any more.");
     }
     return series;

@@ -32,7 +32,12 @@ interface SeriesMapper {
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   Series findShared(long id);
 
-  @Select(SELECT + "where not private or sender_id = #{me} order by lower(name), id")
+  @Select(
+      SELECT
+          + """
+            where id in (select o.id from offered.open_series o where o.open_to = #{me})
+            order by lower(name), id
+            """)
   List<Series> all(long me);
 
   @Select(

@@ -10,8 +10,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -33,16 +35,20 @@ class SetUpController {
    * How far it is.
    *
    * @param next the first step that is neither done nor left; null when there is none
+   * @param madeUp how many made-up people there are to try things with
    */
-  record SetUpStanding(List<StepStanding> steps, @Schema(nullable = true) SetUpStep next) {}
+  record SetUpStanding(
+      List<StepStanding> steps, @Schema(nullable = true) SetUpStep next, int madeUp) {}
 
   record Later(boolean later) {}
 
   private final SetUp setUp;
+  private final MadeUpPeople madeUp;
   private final HouseHistory history;
 
-  SetUpController(SetUp setUp, HouseHistory history) {
+  SetUpController(SetUp setUp, MadeUpPeople madeUp, HouseHistory history) {
     this.setUp = setUp;
+    this.madeUp = madeUp;
     this.history = history;
   }
 
@@ -55,7 +61,8 @@ class SetUpController {
         Arrays.stream(SetUpStep.values())
             .map(step -> new StepStanding(step, step.isDone(facts), later.contains(step)))
             .toList(),
-        SetUpStep.next(facts, later).orElse(null));
+        SetUpStep.next(facts, later).orElse(null),
+        madeUp.there().size());
   }
 
   @Needs(Right.SETTINGS)
@@ -67,6 +74,22 @@ class SetUpController {
         step.name().charAt(0) + step.name().substring(1).toLowerCase(Locale.ROOT),
         "",
         wanted.later() ? "left for later" : "taken up");
+    return standing();
+  }
+
+  @Needs(Right.SETTINGS)
+  @Noted("Added made-up people to try things with")
+  @PostMapping("/made-up-people")
+  SetUpStanding addMadeUp() {
+    madeUp.add();
+    return standing();
+  }
+
+  @Needs(Right.SETTINGS)
+  @Noted("Threw the made-up people away")
+  @DeleteMapping("/made-up-people")
+  SetUpStanding throwMadeUpAway() {
+    madeUp.throwAway();
     return standing();
   }
 }

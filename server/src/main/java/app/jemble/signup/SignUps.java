@@ -6,6 +6,7 @@ import app.jemble.core.signup.Confirmation;
 import app.jemble.core.signup.Confirmation.Standing;
 import app.jemble.core.signup.ReaderLanguage;
 import app.jemble.core.signup.SignUpForm;
+import app.jemble.pool.OnBehalf;
 import app.jemble.record.FieldJson;
 import app.jemble.signup.SignUpMapper.NewSignUp;
 import app.jemble.signup.SignUpPageMapper.Counted;
@@ -154,6 +155,11 @@ public class SignUps {
             shown.page(),
             shown.personId(),
             shown.awaitsLook()));
+  }
+
+  /** Whether whoever is to be told of somebody sees them. */
+  public boolean isSeen(Told told, Optional<Long> onlyPeopleOf) {
+    return OnBehalf.of(onlyPeopleOf.orElse(null), () -> mapper.shown(told.id())) != null;
   }
 
   /** Of whom a colleague is told. */

@@ -1,6 +1,7 @@
 package app.jemble.task;
 
 import app.jemble.account.AccountService;
+import app.jemble.pool.OnBehalf;
 import app.jemble.settings.JembleSettings;
 import app.jemble.workspace.WorkspaceService;
 import biweekly.Biweekly;
@@ -73,7 +74,9 @@ class TaskCalendar {
     ICalendar calendar = new ICalendar();
     calendar.setProductId("-//Jemble//Tasks//EN");
     calendar.setName("Tasks, " + workspace.current().name());
-    mapper.openOf(owner).stream().map(this::event).forEach(calendar::addEvent);
+    OnBehalf.of(accounts.onlyPeopleOf(owner).orElse(null), () -> mapper.openOf(owner)).stream()
+        .map(this::event)
+        .forEach(calendar::addEvent);
     return Optional.of(Biweekly.write(calendar).go());
   }
 

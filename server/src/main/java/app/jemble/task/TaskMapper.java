@@ -92,6 +92,9 @@ interface TaskMapper {
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<Long> setDone(@Param("tasks") Long[] tasks, @Param("at") Instant at);
 
+  @Update("update task set kind = #{after} where kind = #{before}")
+  int renameKind(@Param("before") String before, @Param("after") String after);
+
   @Update("update task set due_on = #{day} where id = any(#{tasks})")
   int move(@Param("tasks") Long[] tasks, @Param("day") LocalDate day);
 

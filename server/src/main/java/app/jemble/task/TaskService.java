@@ -1,12 +1,14 @@
 package app.jemble.task;
 
 import app.jemble.account.AccountService;
-import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.house.StandingWord;
 import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import app.jemble.record.Undoing;
+import app.jemble.storage.RenamedWord;
+import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -16,14 +18,15 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Tasks: made for many people at once, done, moved and handed over, many at once. */
 @Service
-public class TaskService implements Undoing {
+public class TaskService implements Undoing, RenamedWord.Follower {
 
   private static final String FIELD = "task";
+  private static final String KIND = StandingWord.About.TASK.field();
 
   /**
    * A task to make.
    *
-   * @param kind call, write or to do
+   * @param kind one of the house's; empty for the first of them
    * @param dueOn its day; null for none
    * @param owner a colleague by login; null for the owner of each person
    */
@@ -37,13 +40,33 @@ public class TaskService implements Undoing {
   private final TaskMapper mapper;
   private final ChangeService changes;
   private final AccountService accounts;
+  private final WorkspaceService workspace;
   private final Clock clock;
 
-  TaskService(TaskMapper mapper, ChangeService changes, AccountService accounts, Clock clock) {
+  TaskService(
+      TaskMapper mapper,
+      ChangeService changes,
+      AccountService accounts,
+      WorkspaceService workspace,
+      Clock clock) {
     this.mapper = mapper;
     this.changes = changes;
     this.accounts = accounts;
+    this.workspace = workspace;
     this.clock = clock;
+  }
+
+  /** What a task is of that nobody makes by hand. */
+  public String usualKind() {
+    return workspace.usualKindOfTask();
+  }
+
+  /** Tasks of a kind follow when it is renamed. */
+  @Override
+  public void follow(RenamedWord word) {
+    if (word.field().equals(KIND)) {
+      mapper.renameKind(word.before(), word.after());
+    }
   }
 
   /** Makes one task a person; answers how many. */
@@ -100,8 +123,9 @@ public class TaskService implements Undoing {
 
   /** The draft as it is made; a problem when it cannot be. */
   public Draft sound(Draft draft) {
-    List<String> kinds = FieldCatalogue.of(Related.TASK).find("kind").orElseThrow().choices();
-    if (draft.kind() == null || !kinds.contains(draft.kind())) {
+    List<String> kinds = workspace.fields().around(Related.TASK).find(KIND).orElseThrow().choices();
+    String kind = draft.kind() == null || draft.kind().isEmpty() ? usualKind() : draft.kind();
+    if (!kinds.contains(kind)) {
       throw Problem.wrong("kind", "A task is one of " + String.join(", ", kinds) + ".");
     }
     String title = draft.title() == null ? "" : draft.title().strip();
@@ -111,7 +135,7 @@ public class TaskService implements Undoing {
     if (draft.owner() != null) {
       known(draft.owner());
     }
-    return new Draft(draft.kind(), title, draft.dueOn(), draft.owner());
+    return new Draft(kind, title, draft.dueOn(), draft.owner());
   }
 
   private void known(String login) {

@@ -73,7 +73,10 @@ public class HouseSettings implements ApplicationRunner {
             or(said.language(), now.language()),
             or(said.mailDomain(), now.mailDomain()),
             or(said.email(), now.email()),
-            hold(or(said.holdSeconds(), Integer.toString(now.holdSeconds()))));
+            hold(or(said.holdSeconds(), Integer.toString(now.holdSeconds()))),
+            now.currency(),
+            now.dayOrder(),
+            now.weekStart());
     Map<String, String> given = given();
     HouseRule.faultsOf(wanted).stream()
         .filter(fault -> given.containsKey(fault.field()))

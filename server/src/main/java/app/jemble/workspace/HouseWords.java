@@ -3,6 +3,8 @@ package app.jemble.workspace;
 import app.jemble.core.record.Words;
 import app.jemble.problem.Problem;
 import app.jemble.storage.RenamedWord;
+import java.time.Clock;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.function.Predicate;
@@ -18,21 +20,59 @@ public class HouseWords {
 
   private final WorkspaceMapper mapper;
   private final ObjectProvider<RenamedWord.Follower> followers;
+  private final Clock clock;
 
-  HouseWords(WorkspaceMapper mapper, ObjectProvider<RenamedWord.Follower> followers) {
+  HouseWords(WorkspaceMapper mapper, ObjectProvider<RenamedWord.Follower> followers, Clock clock) {
     this.mapper = mapper;
     this.followers = followers;
+    this.clock = clock;
   }
 
+  /** In the order in which they came. */
   public List<WorkspaceService.Topic> topics() {
-    return mapper.topics().stream().map(t -> new WorkspaceService.Topic(t.id(), t.name())).toList();
+    return mapper.topics().stream()
+        .sorted(Comparator.comparingLong(WorkspaceMapper.TopicRow::id))
+        .map(t -> new WorkspaceService.Topic(t.id(), t.name(), t.isRetired()))
+        .toList();
+  }
+
+  /**
+   * Gives a topic to nothing any more, or gives it again; what has it keeps it.
+   *
+   * @return what it is called
+   */
+  @Transactional
+  public String retireTopic(long id, boolean retired) {
+    mapper.lockTopics();
+    List<WorkspaceService.Topic> topics = topics();
+    String name =
+        topics.stream()
+            .filter(t -> t.id() == id)
+            .findFirst()
+            .orElseThrow(() -> Problem.notFound("There is no such topic."))
+            .name();
+    if (retired && topics.stream().allMatch(t -> t.retired() || t.id() == id)) {
+      throw Problem.conflict("Whatever is written has a topic; add another first.");
+    }
+    mapper.retireTopic(id, retired ? clock.instant() : null);
+    return name;
+  }
+
+  /** Gives a plan to nobody any more, or gives it again; whoever has it keeps it. */
+  @Transactional
+  public void retirePlan(String name, boolean retired) {
+    if (mapper.retirePlan(name, retired ? clock.instant() : null) == 0) {
+      throw noPlan();
+    }
   }
 
   /** A plan, and how many people have it. */
-  public record Plan(String name, long members) {}
+  public record Plan(String name, long members, boolean retired) {}
 
   public List<Plan> plans() {
-    return mapper.planRows().stream().map(p -> new Plan(p.name(), p.members())).toList();
+    return mapper.planRows().stream()
+        .map(p -> new Plan(p.name(), p.members(), p.isRetired()))
+        .toList();
   }
 
   @Transactional

@@ -1,9 +1,11 @@
 package app.jemble.workspace;
 
+import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -18,7 +20,8 @@ interface WorkspaceMapper {
   @Select(
       """
       select name, postal_address, zone, language, return_domain, hold_seconds, secret,
-             house_email
+             house_email, currency as own_currency, day_order as own_day_order,
+             week_start as own_week_start
       from workspace
       where id = 1
       """)
@@ -40,7 +43,8 @@ interface WorkspaceMapper {
       update workspace
       set name = #{name}, postal_address = #{postalAddress}, zone = #{zone},
           language = #{language}, return_domain = #{returnDomain}, hold_seconds = #{holdSeconds},
-          house_email = #{houseEmail}
+          house_email = #{houseEmail}, currency = #{ownCurrency}, day_order = #{ownDayOrder},
+          week_start = #{ownWeekStart}
       where id = 1
       """)
   int change(Workspace workspace);
@@ -69,8 +73,15 @@ interface WorkspaceMapper {
   @Update("update workspace set second_factor_demanded = #{demanded} where id = 1")
   int demandSecondFactor(boolean demanded);
 
-  @Select("select name from plan order by place, name")
+  /** Those that are still given first. */
+  @Select("select name from plan order by retired_at is not null, place, name")
   List<String> plans();
+
+  @Select("select name from plan where retired_at is not null")
+  List<String> retiredPlans();
+
+  @Update("update plan set retired_at = #{at}::timestamptz where name = #{name}")
+  int retirePlan(@Param("name") String name, @Param("at") Instant at);
 
   @Insert(
       """
@@ -102,10 +113,23 @@ interface WorkspaceMapper {
   int removeAttribute(String name);
 
   /** A topic of mailings, which people can leave. */
-  record TopicRow(long id, String name) {}
+  record TopicRow(long id, String name, boolean isRetired) {}
 
-  @Select("select id, name from topic order by id")
+  /** Those that are still given first. */
+  @Select(
+      """
+      select id, name, retired_at is not null as is_retired from topic
+      order by retired_at is not null, id
+      """)
   List<TopicRow> topics();
+
+  /** Whoever gives one up does so one after another. */
+  @Select("select id from topic order by id for update")
+  @Options(flushCache = Options.FlushCachePolicy.TRUE)
+  List<Long> lockTopics();
+
+  @Update("update topic set retired_at = #{at}::timestamptz where id = #{id}")
+  int retireTopic(@Param("id") long id, @Param("at") Instant at);
 
   @Insert("insert into topic (name) values (#{name})")
   int addTopic(String name);
@@ -114,14 +138,14 @@ interface WorkspaceMapper {
   int renameTopic(@Param("id") long id, @Param("name") String name);
 
   /** A plan, and how many have it. */
-  record PlanRow(String name, long members) {}
+  record PlanRow(String name, long members, boolean isRetired) {}
 
   @Select(
       """
-      select p.name, count(m.person_id) as members
+      select p.name, count(m.person_id) as members, p.retired_at is not null as is_retired
       from plan p
       left join offered.membership m on m.plan = p.name
-      group by p.name, p.place
+      group by p.name, p.place, p.retired_at
       order by p.place, p.name
       """)
   List<PlanRow> planRows();

@@ -2,6 +2,8 @@ package app.jemble.workspace;
 
 import app.jemble.core.house.HouseFacts;
 import app.jemble.core.house.SetUpStep;
+import app.jemble.core.house.StandingWord;
+import app.jemble.core.house.StandingWord.About;
 import app.jemble.core.message.PublicToken;
 import app.jemble.core.message.ShortName;
 import app.jemble.core.record.DayOrder;
@@ -10,10 +12,12 @@ import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.FieldReader;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.FieldUse;
+import app.jemble.core.record.Related;
 import app.jemble.workspace.WorkspaceMapper.AttributeRow;
 import java.security.SecureRandom;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -22,8 +26,12 @@ import org.springframework.stereotype.Service;
 @Service
 public class WorkspaceService {
 
-  /** A topic of mailings, which people can leave. */
-  public record Topic(long id, String name) {}
+  /**
+   * A topic of mailings, which people can leave.
+   *
+   * @param retired whether it is given to nothing any more
+   */
+  public record Topic(long id, String name, boolean retired) {}
 
   private static final String UNNAMED = "New workspace";
   private static final String NO_DOMAIN = "localhost.test";
@@ -31,11 +39,13 @@ public class WorkspaceService {
   private static final int TOKEN_OCTETS = 16;
 
   private final WorkspaceMapper mapper;
+  private final StandingWords standing;
   private final SecureRandom random = new SecureRandom();
   private volatile byte[] secret;
 
-  WorkspaceService(WorkspaceMapper mapper) {
+  WorkspaceService(WorkspaceMapper mapper, StandingWords standing) {
     this.mapper = mapper;
+    this.standing = standing;
   }
 
   /** The workspace; a new database gets a plain one, to be named in the settings. */
@@ -44,7 +54,9 @@ public class WorkspaceService {
     if (workspace != null) {
       return workspace;
     }
-    create(new Workspace(UNNAMED, "", "Europe/London", "en-GB", NO_DOMAIN, 30, null, null));
+    create(
+        new Workspace(
+            UNNAMED, "", "Europe/London", "en-GB", NO_DOMAIN, 30, null, null, null, null, null));
     return mapper.find();
   }
 
@@ -132,19 +144,56 @@ public class WorkspaceService {
             wanted.returnDomain(),
             wanted.holdSeconds(),
             secret,
-            wanted.houseEmail()));
+            wanted.houseEmail(),
+            null,
+            null,
+            null));
   }
 
   /** Every field by name, the workspace's attributes among them. */
   public FieldCatalogue fields() {
+    Map<About, List<StandingWord>> words = standing.all();
     return FieldCatalogue.standard()
         .choosing("plan", mapper.plans())
+        .choosing(About.STATUS.field(), StandingWord.names(words.get(About.STATUS)))
+        .choosing(About.STAGE.field(), StandingWord.names(words.get(About.STAGE)))
+        .choosingAround(Related.TASK, About.TASK.field(), StandingWord.names(words.get(About.TASK)))
         .plus(mapper.attributes().stream().map(WorkspaceService::field).toList());
+  }
+
+  /** Choices of a field that are given to nobody any more. */
+  public List<String> retired(String field) {
+    if (field.equals("plan")) {
+      return mapper.retiredPlans();
+    }
+    return About.of(field)
+        .map(about -> StandingWord.retired(standing.all().get(about)))
+        .orElse(List.of());
+  }
+
+  /** The same of records around people; of people for null. */
+  public List<String> retired(Related around, String field) {
+    if (around == null) {
+      return retired(field);
+    }
+    return around == Related.TASK && field.equals(About.TASK.field())
+        ? StandingWord.retired(standing.all().get(About.TASK))
+        : List.of();
+  }
+
+  /** What a task is of that is made by itself. */
+  public String usualKindOfTask() {
+    return StandingWord.usual(standing.all().get(About.TASK));
+  }
+
+  /** The status that somebody has who becomes a member. */
+  public String statusOfNewMembers() {
+    return standing.ofNewMembers();
   }
 
   /** Reads values as they are typed here: days in the order of the workspace's language. */
   public FieldReader reader() {
-    return reader(DayOrder.of(current().locale()));
+    return reader(current().dayOrder());
   }
 
   /** Reads values as people of this workspace write them, days in the order of a file. */
@@ -198,7 +247,7 @@ public class WorkspaceService {
   }
 
   public List<Topic> topics() {
-    return mapper.topics().stream().map(t -> new Topic(t.id(), t.name())).toList();
+    return mapper.topics().stream().map(t -> new Topic(t.id(), t.name(), t.isRetired())).toList();
   }
 
   /** The plans that members can have, as they are offered. */
@@ -223,7 +272,10 @@ public class WorkspaceService {
             wanted.mailDomain().toLowerCase(Locale.ROOT),
             wanted.holdSeconds(),
             secret(),
-            wanted.email()));
+            wanted.email(),
+            wanted.currency(),
+            wanted.dayOrder(),
+            wanted.weekStart()));
   }
 
   public void addTopic(String name) {

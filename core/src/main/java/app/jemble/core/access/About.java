@@ -7,9 +7,10 @@ public sealed interface About {
   record House() implements About {}
 
   /**
-   * Something that is somebody's.
+   * Something that somebody writes or wrote: a mailing, a series, an answer.
    *
-   * @param isPrivate to everybody else it is as if it did not exist
+   * @param isPrivate to everybody else it is as if it did not exist; what is not is so to whoever
+   *     may not see what others write
    */
   record Owned(long ownerId, boolean isPrivate) implements About {}
 

@@ -10,6 +10,8 @@ public enum Right {
   NONE(null, "", "be there"),
   /** Everybody's who signs in: to see what the house sees, and to set up one's own view of it. */
   SEE(null, "", "look"),
+  MAILINGS_OF_OTHERS(
+      null, "See what others write, except what is private", "see what others write"),
   WORK(null, "Tasks, lists, notes of what came in", "change anything"),
   CHANGE_PEOPLE(WORK, "Add and change people, quotes and offices", "change people"),
   IMPORT(CHANGE_PEOPLE, "Bring in files of people", "bring in files"),

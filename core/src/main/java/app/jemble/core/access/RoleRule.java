@@ -12,7 +12,7 @@ public final class RoleRule {
   /**
    * What is wrong.
    *
-   * @param field which of name, mostAtOnce, nodAbove, mostADay and mostRows
+   * @param field name, or one of the limits
    */
   public record Fault(String field, String sentence) {}
 
@@ -25,14 +25,29 @@ public final class RoleRule {
     return atLeast(1, "mostAtOnce", limits.mostAtOnce())
         .or(() -> atLeast(1, "nodAbove", limits.nodAbove()))
         .or(() -> atLeast(0, "mostADay", limits.mostADay()))
+        .or(() -> atLeast(0, "mostMailsADay", limits.mostMailsADay()))
+        .or(() -> atLeast(0, "mostTextsADay", limits.mostTextsADay()))
+        .or(() -> atLeast(0, "mostNoticesADay", limits.mostNoticesADay()))
         .or(() -> atLeast(1, "mostRows", limits.mostRows()))
-        .or(() -> nodThatNeverBinds(limits));
+        .or(() -> nodThatNeverBinds(limits))
+        .or(() -> houseSeenInPart(role));
   }
 
   private static Optional<Fault> atLeast(int least, String field, Integer limit) {
     return limit != null && limit < least
         ? Optional.of(
             new Fault(field, "A limit is " + least + " or more; leave it empty for none."))
+        : Optional.empty();
+  }
+
+  /** What a role does to everybody's people asks that it sees them. */
+  private static Optional<Fault> houseSeenInPart(Role role) {
+    return role.limits().ownPeople() && (role.has(Right.SETTINGS) || role.has(Right.COLLEAGUES))
+        ? Optional.of(
+            new Fault(
+                "ownPeople",
+                "Whoever sets up the house or looks after colleagues sees everybody’s people."
+                    + " Take those rights from the role first."))
         : Optional.empty();
   }
 

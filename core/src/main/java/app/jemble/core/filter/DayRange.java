@@ -15,9 +15,10 @@ public record DayRange(LocalDate from, LocalDate to) {
    * next 7 days" is today and the six days after; "more than 7 days ago" ends 8 days ago. A month
    * back from a day that the earlier month lacks is its last day.
    */
-  public static DayRange of(Operator operator, Operand operand, LocalDate today) {
+  public static DayRange of(Operator operator, Operand operand, AsOf asOf) {
+    LocalDate today = asOf.today();
     if (operand instanceof Operand.During during) {
-      return during.period().from(today);
+      return during.period().from(today, asOf.weekStart());
     }
     if (operand instanceof Operand.Days d) {
       return switch (operator) {

@@ -113,7 +113,7 @@ public final class FilterMatch {
   }
 
   private static DayRange range(Filter.Condition c, AsOf asOf) {
-    return DayRange.of(c.operator(), c.operand(), asOf.today());
+    return DayRange.of(c.operator(), c.operand(), asOf);
   }
 
   private static LocalDate day(FieldValue value, AsOf asOf) {

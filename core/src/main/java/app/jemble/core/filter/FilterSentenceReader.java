@@ -15,8 +15,10 @@ public final class FilterSentenceReader {
   private static final List<String> PRONOUNS = List.of("whose ", "who were ", "who ", "for whom ");
 
   private final SentenceCursor at;
+  private final FieldCatalogue people;
 
-  private FilterSentenceReader(String sentence) {
+  private FilterSentenceReader(String sentence, FieldCatalogue people) {
+    this.people = people;
     this.at = new SentenceCursor(sentence);
   }
 
@@ -25,7 +27,7 @@ public final class FilterSentenceReader {
    *     sense
    */
   public static Filter.Group read(String sentence, FieldCatalogue fields) {
-    FilterSentenceReader reader = new FilterSentenceReader(sentence.strip());
+    FilterSentenceReader reader = new FilterSentenceReader(sentence.strip(), fields);
     Filter.Group root = reader.sentence(fields);
     if (!reader.at.isDone()) {
       throw reader.at.lost();
@@ -126,7 +128,7 @@ public final class FilterSentenceReader {
   }
 
   private Filter.Group where(Related kind) {
-    FieldCatalogue fields = FieldCatalogue.of(kind);
+    FieldCatalogue around = people.around(kind);
     if (at.take(" (that cannot be)")) {
       return group(Filter.Match.ANY, List.of());
     }
@@ -136,7 +138,7 @@ public final class FilterSentenceReader {
     if (!at.take(" (")) {
       return group(Filter.Match.ALL, List.of());
     }
-    Filter.Group body = body(fields);
+    Filter.Group body = body(around);
     at.need(")");
     return body;
   }

@@ -5,7 +5,7 @@ import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Locale;
 
-/** A stretch of days named from today. Weeks begin on Monday (ISO 8601). */
+/** A stretch of days named from today. Weeks begin as the house has it. */
 public enum Period {
   TODAY,
   YESTERDAY,
@@ -26,14 +26,14 @@ public enum Period {
   }
 
   /** Its days, both ends counted in. */
-  DayRange from(LocalDate today) {
+  DayRange from(LocalDate today, DayOfWeek weekStart) {
     return switch (this) {
       case TODAY -> new DayRange(today, today);
       case YESTERDAY -> new DayRange(today.minusDays(1), today.minusDays(1));
       case TOMORROW -> new DayRange(today.plusDays(1), today.plusDays(1));
-      case THIS_WEEK -> week(today);
-      case LAST_WEEK -> week(today.minusWeeks(1));
-      case NEXT_WEEK -> week(today.plusWeeks(1));
+      case THIS_WEEK -> week(today, weekStart);
+      case LAST_WEEK -> week(today.minusWeeks(1), weekStart);
+      case NEXT_WEEK -> week(today.plusWeeks(1), weekStart);
       case THIS_MONTH -> month(today);
       case LAST_MONTH -> month(today.minusMonths(1));
       case NEXT_MONTH -> month(today.plusMonths(1));
@@ -43,9 +43,9 @@ public enum Period {
     };
   }
 
-  private static DayRange week(LocalDate day) {
-    LocalDate monday = day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-    return new DayRange(monday, monday.plusDays(6));
+  private static DayRange week(LocalDate day, DayOfWeek weekStart) {
+    LocalDate first = day.with(TemporalAdjusters.previousOrSame(weekStart));
+    return new DayRange(first, first.plusDays(6));
   }
 
   private static DayRange month(LocalDate day) {

@@ -44,7 +44,7 @@ final class TypedDayRange {
     if (month.isPresent()) {
       return new DayRange(month.get().atDay(1), month.get().atEndOfMonth());
     }
-    return TypedDay.read(words, calendar.today(), calendar.order(), lean)
+    return TypedDay.read(words, calendar.today(), calendar.style(), lean)
         .map(day -> new DayRange(day, day))
         .orElse(null);
   }

@@ -48,10 +48,12 @@ final class TypedFields {
           Map.entry("app", "app_installed"),
           Map.entry("introduced by", "introduced_by"));
 
+  private final TypedHouse house;
   private final Map<String, Field> own;
   private final Map<Related, Map<String, Field>> byWords = new EnumMap<>(Related.class);
 
   TypedFields(TypedHouse house) {
+    this.house = house;
     own = words(house.fields());
     own.values().removeIf(house::isKindOfPerson);
   }
@@ -59,7 +61,7 @@ final class TypedFields {
   /** Takes the field that is named here; null when none is. */
   Field take(TypedCursor at, Related scope) {
     Map<String, Field> called =
-        scope == null ? own : byWords.computeIfAbsent(scope, s -> words(FieldCatalogue.of(s)));
+        scope == null ? own : byWords.computeIfAbsent(scope, s -> words(house.fields(s)));
     return at.longest(LONGEST_LABEL, typed -> called.get(Words.fold(typed)));
   }
 

@@ -1,6 +1,6 @@
 package app.jemble.core.filter;
 
-import app.jemble.core.record.DayOrder;
+import app.jemble.core.record.DayStyle;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.Related;
@@ -38,7 +38,7 @@ public record TypedHouse(
    *
    * @param order whether the day or the month comes first in digits
    */
-  public record Calendar(LocalDate today, DayOrder order) {}
+  public record Calendar(LocalDate today, DayStyle style) {}
 
   public TypedHouse {
     names = Map.copyOf(names);
@@ -58,7 +58,7 @@ public record TypedHouse(
 
   /** The fields of the records around people; of what is listed for null. */
   FieldCatalogue fields(Related scope) {
-    return scope == null ? fields : FieldCatalogue.of(scope);
+    return scope == null ? fields : fields.around(scope);
   }
 
   /** What the values of a field are called; its choices when it has some. */

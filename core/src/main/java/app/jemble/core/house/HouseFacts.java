@@ -1,5 +1,8 @@
 package app.jemble.core.house;
 
+import app.jemble.core.record.DayOrder;
+import java.time.DayOfWeek;
+
 /**
  * What a house says of itself.
  *
@@ -10,6 +13,9 @@ package app.jemble.core.house;
  * @param mailDomain the domain of return addresses and Message-IDs
  * @param email the house's own address, where mailings may come from it; null for none
  * @param holdSeconds how long a release can be taken back
+ * @param currency of amounts written without one (ISO 4217); null for that of its country
+ * @param dayOrder in which days are written here; null for that of its language
+ * @param weekStart on which weeks begin here; null for that of its country
  */
 public record HouseFacts(
     String name,
@@ -18,4 +24,7 @@ public record HouseFacts(
     String language,
     String mailDomain,
     String email,
-    int holdSeconds) {}
+    int holdSeconds,
+    String currency,
+    DayOrder dayOrder,
+    DayOfWeek weekStart) {}

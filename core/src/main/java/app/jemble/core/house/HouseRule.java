@@ -2,12 +2,16 @@ package app.jemble.core.house;
 
 import app.jemble.core.record.EmailAddress;
 import java.time.DateTimeException;
+import java.time.DayOfWeek;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Currency;
+import java.util.EnumSet;
 import java.util.IllformedLocaleException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 
 /** What is right for each of the {@link HouseFacts}. */
 public final class HouseRule {
@@ -24,6 +28,10 @@ public final class HouseRule {
    * @param right what would be right, to follow on "takes"
    */
   public record Fault(String field, String right) {}
+
+  /** Of all countries (Unicode CLDR), but for the Maldives, where it is Friday. */
+  private static final Set<DayOfWeek> WEEK_STARTS =
+      EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY);
 
   public static Optional<Fault> faultOf(HouseFacts facts) {
     return faultsOf(facts).stream().findFirst();
@@ -46,6 +54,9 @@ public final class HouseRule {
     check(faults, "email", isEmail, "an e-mail address");
     boolean isHold = facts.holdSeconds() >= 0 && facts.holdSeconds() <= LONGEST_HOLD;
     check(faults, "holdSeconds", isHold, "a number of seconds up to 3600");
+    check(faults, "currency", isCurrency(facts.currency()), "a currency such as EUR");
+    boolean isStart = facts.weekStart() == null || WEEK_STARTS.contains(facts.weekStart());
+    check(faults, "weekStart", isStart, "Monday, Saturday or Sunday");
     return faults;
   }
 
@@ -67,6 +78,12 @@ public final class HouseRule {
     } catch (DateTimeException unknown) {
       return false;
     }
+  }
+
+  private static boolean isCurrency(String code) {
+    return code == null
+        || Currency.getAvailableCurrencies().stream()
+            .anyMatch(currency -> currency.getCurrencyCode().equals(code));
   }
 
   private static boolean isLanguage(String language) {

@@ -1,6 +1,6 @@
 package app.jemble.core.pace;
 
-import app.jemble.core.record.DayOrder;
+import app.jemble.core.record.DayStyle;
 import app.jemble.core.record.TypedDay;
 import app.jemble.core.record.TypedDay.Lean;
 import app.jemble.core.record.TypedTime;
@@ -50,14 +50,14 @@ public final class PlanSentenceReader {
   private static final Pattern TIME_DAY = Pattern.compile(TIME + " (?:on )?(.+)");
 
   private final LocalDateTime now;
-  private final DayOrder order;
+  private final DayStyle style;
   private final ZoneId house;
   private final List<WeeklyHours.Window> windows = new ArrayList<>();
   private boolean started;
 
-  private PlanSentenceReader(LocalDateTime now, DayOrder order, ZoneId house) {
+  private PlanSentenceReader(LocalDateTime now, DayStyle style, ZoneId house) {
     this.now = now;
-    this.order = order;
+    this.style = style;
     this.house = house;
   }
 
@@ -65,15 +65,15 @@ public final class PlanSentenceReader {
    * The plan that was written.
    *
    * @param now what the workspace's clock shows
-   * @param order whether the day or the month comes first in digits
+   * @param style how days are written here
    * @param house the workspace's zone
    * @throws PlanException with a sentence that names the clause that is not understood
    */
-  public static PlanWish read(String text, LocalDateTime now, DayOrder order, ZoneId house) {
+  public static PlanWish read(String text, LocalDateTime now, DayStyle style, ZoneId house) {
     if (text.length() > LONGEST) {
       throw new PlanException("A plan is at most " + LONGEST + " letters.");
     }
-    PlanSentenceReader reader = new PlanSentenceReader(now, order, house);
+    PlanSentenceReader reader = new PlanSentenceReader(now, style, house);
     PlanWish plan = PlanWish.AT_ONCE;
     for (String clause : text.split("[,;](?!\\d)|\\R")) {
       String words = Words.tidy(clause).toLowerCase(Locale.ROOT);
@@ -263,6 +263,6 @@ public final class PlanSentenceReader {
   }
 
   private Optional<LocalDate> day(String words) {
-    return TypedDay.read(words, now.toLocalDate(), order, Lean.AHEAD);
+    return TypedDay.read(words, now.toLocalDate(), style, Lean.AHEAD);
   }
 }

@@ -5,21 +5,28 @@ import java.util.List;
 
 /** A way to reach a person. */
 public enum Channel {
-  EMAIL("E-mail", "the mail service"),
-  TEXT("Text message", "the text service"),
-  APP("App", "the push services"),
-  POST("Post", "the post");
+  EMAIL("E-mail", "by e-mail", "the mail service"),
+  TEXT("Text message", "by text", "the text service"),
+  APP("App", "in the app", "the push services"),
+  POST("Post", "by post", "the post");
 
   private final String words;
+  private final String onIt;
   private final String carrier;
 
-  Channel(String words, String carrier) {
+  Channel(String words, String onIt, String carrier) {
     this.words = words;
+    this.onIt = onIt;
     this.carrier = carrier;
   }
 
   public String words() {
     return words;
+  }
+
+  /** How something goes this way: "by text". */
+  public String onIt() {
+    return onIt;
   }
 
   /** Who carries what goes this way, as people say it. */

@@ -2,6 +2,7 @@ package app.jemble.core.record;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +21,15 @@ public final class FieldCatalogue {
 
   private final Map<String, Field> fields = new LinkedHashMap<>();
 
+  /** Of the records around people, where they are not those of every workspace. */
+  private final Map<Related, FieldCatalogue> around;
+
   private FieldCatalogue(List<Field> fields) {
+    this(fields, Map.of());
+  }
+
+  private FieldCatalogue(List<Field> fields, Map<Related, FieldCatalogue> around) {
+    this.around = around;
     for (Field field : fields) {
       if (this.fields.put(field.name(), field) != null) {
         throw new IllegalArgumentException("Two fields are named " + field.name() + ".");
@@ -33,16 +42,28 @@ public final class FieldCatalogue {
     return new FieldCatalogue(StandardFields.PERSON);
   }
 
-  /** The fields of the records around people. */
+  /** The fields of the records around people that every workspace has. */
   public static FieldCatalogue of(Related kind) {
     return RELATED.get(kind);
+  }
+
+  /** The fields of the records around people in the workspace whose catalogue of people this is. */
+  public FieldCatalogue around(Related kind) {
+    return around.getOrDefault(kind, of(kind));
+  }
+
+  /** This catalogue of people with other choices for a field of the records around them. */
+  public FieldCatalogue choosingAround(Related kind, String name, List<String> choices) {
+    Map<Related, FieldCatalogue> all = new HashMap<>(around);
+    all.put(kind, around(kind).choosing(name, choices));
+    return new FieldCatalogue(List.copyOf(fields.values()), Map.copyOf(all));
   }
 
   /** This catalogue with the workspace's own attributes after its fields. */
   public FieldCatalogue plus(List<Field> attributes) {
     List<Field> all = new ArrayList<>(fields.values());
     all.addAll(attributes);
-    return new FieldCatalogue(all);
+    return new FieldCatalogue(all, around);
   }
 
   /** This catalogue with other choices for one of its fields, such as the house's own plans. */
@@ -55,7 +76,7 @@ public final class FieldCatalogue {
                         ? new Field(f.name(), f.label(), f.type(), choices, f.uses())
                         : f)
             .toList();
-    return new FieldCatalogue(all);
+    return new FieldCatalogue(all, around);
   }
 
   public Optional<Field> find(String name) {

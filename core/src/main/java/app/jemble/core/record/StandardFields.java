@@ -43,6 +43,8 @@ final class StandardFields {
           // Which plans there are is the house's own: FieldCatalogue.choosing.
           choice("plan", "Plan", ALL_USES),
           choice("status", "Membership status", ALL_USES, "active", "waiting", "lapsed"),
+          // Which statuses are those of current members is the house's own.
+          field("current_member", "Current member", FLAG, SHOWN),
           field("joined_on", "Joined", DAY, ALL_USES),
           field("renews_on", "Renews", DAY, ALL_USES),
           field("dues_owed", "Dues owed", MONEY, ALL_USES),

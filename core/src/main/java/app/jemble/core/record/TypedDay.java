@@ -46,12 +46,12 @@ public final class TypedDay {
   private static final Pattern WEEKDAY_BEFORE = Pattern.compile("\\p{L}{2,9}\\.?,? (?=.*\\d)");
 
   private final LocalDate today;
-  private final DayOrder order;
+  private final DayStyle style;
   private final Lean lean;
 
-  private TypedDay(LocalDate today, DayOrder order, Lean lean) {
+  private TypedDay(LocalDate today, DayStyle style, Lean lean) {
     this.today = today;
-    this.order = order;
+    this.style = style;
     this.lean = lean;
   }
 
@@ -59,15 +59,14 @@ public final class TypedDay {
    * The day that was written; empty when it cannot be told.
    *
    * @param today the day on which it is written
-   * @param order whether the day or the month comes first in digits
    */
-  public static Optional<LocalDate> read(String text, LocalDate today, DayOrder order, Lean lean) {
+  public static Optional<LocalDate> read(String text, LocalDate today, DayStyle style, Lean lean) {
     String words = Words.tidy(text).toLowerCase(Locale.ROOT);
     if (words.isEmpty() || words.length() > LONGEST) {
       return Optional.empty();
     }
     try {
-      return new TypedDay(today, order, lean).day(words).filter(TypedDay::isSensible);
+      return new TypedDay(today, style, lean).day(words).filter(TypedDay::isSensible);
     } catch (DateTimeException noSuchDay) {
       return Optional.empty();
     }
@@ -136,9 +135,9 @@ public final class TypedDay {
     return Optional.of(
         switch (found.group(3)) {
           case "week" -> {
-            LocalDate monday =
-                today.plusWeeks(away).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-            yield end ? monday.plusDays(6) : monday;
+            LocalDate first =
+                today.plusWeeks(away).with(TemporalAdjusters.previousOrSame(style.weekStart()));
+            yield end ? first.plusDays(6) : first;
           }
           case "month" -> {
             LocalDate in = today.plusMonths(away);
@@ -170,12 +169,12 @@ public final class TypedDay {
         switch (which) {
           case "next" ->
               today
-                  .with(TemporalAdjusters.next(DayOfWeek.MONDAY))
+                  .with(TemporalAdjusters.next(style.weekStart()))
                   .with(TemporalAdjusters.nextOrSame(day));
           case "last" -> before;
           case "this" ->
               today
-                  .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY))
+                  .with(TemporalAdjusters.previousOrSame(style.weekStart()))
                   .with(TemporalAdjusters.nextOrSame(day));
           case "coming" -> next;
           default -> lean == Lean.AHEAD ? next : before;
@@ -183,7 +182,8 @@ public final class TypedDay {
   }
 
   private Optional<LocalDate> written(String words) {
-    return order
+    return style
+        .order()
         .read(words)
         .or(() -> spelled(DAY_MONTH.matcher(words), 2, 1))
         .or(() -> spelled(MONTH_DAY.matcher(words), 1, 2))
@@ -204,7 +204,7 @@ public final class TypedDay {
     if (!found.matches()) {
       return Optional.empty();
     }
-    boolean monthFirst = order != DayOrder.DAY_FIRST && !found.group(2).equals(".");
+    boolean monthFirst = style.order() != DayOrder.DAY_FIRST && !found.group(2).equals(".");
     int first = number(found.group(1));
     int second = number(found.group(3));
     return inYear(found.group(4), monthFirst ? first : second, monthFirst ? second : first);

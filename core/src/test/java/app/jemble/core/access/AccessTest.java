@@ -50,7 +50,7 @@ public class AccessTest {
   private static Role limited(Integer mostAtOnce, Integer nodAbove, Integer mostRows) {
     return role(
         Set.of(Right.WRITE_TO_MANY, Right.EXPORT),
-        new Role.Limits(mostAtOnce, nodAbove, null, mostRows));
+        new Role.Limits(mostAtOnce, nodAbove, null, null, null, null, mostRows, false));
   }
 
   @DataProvider
@@ -86,12 +86,13 @@ public class AccessTest {
   }
 
   @Test(dataProvider = "wantedRights")
-  public void whatIsPrivateIsUnknownToAllOthersAndNobodysRoleOpensIt(Set<Right> wanted) {
+  public void whatIsPrivateIsUnknownToAllOthersAndTheRestToWhoSeesOnlyTheirOwn(Set<Right> wanted) {
     Asker me = new Asker(ME, role(wanted, Role.Limits.NONE));
     for (Right right : Right.values()) {
       boolean may = whole(wanted).contains(right);
       assertThat(Access.decide(me, right, new About.Owned(ME, true)).isYes()).isEqualTo(may);
-      assertThat(Access.decide(me, right, new About.Owned(OTHER, false)).isYes()).isEqualTo(may);
+      assertThat(Access.decide(me, right, new About.Owned(OTHER, false)).isYes())
+          .isEqualTo(may && wanted.contains(Right.MAILINGS_OF_OTHERS));
       assertThat(Access.decide(me, right, new About.Owned(OTHER, true)))
           .isInstanceOf(may ? Decision.Unknown.class : Decision.No.class);
     }
@@ -177,6 +178,40 @@ public class AccessTest {
     assertThat(fault(limited(null, null, 0))).isEqualTo("mostRows");
     assertThat(fault(new Role(1, " ", Set.of(), Role.Limits.NONE))).isEqualTo("name");
     assertThat(fault(new Role(1, "x".repeat(41), Set.of(), Role.Limits.NONE))).isEqualTo("name");
+  }
+
+  private static Role ownPeople(Right... rights) {
+    return role(Set.of(rights), new Role.Limits(null, null, null, null, null, null, null, true));
+  }
+
+  @Test
+  public void whosePeopleSomebodySeesIsSaidByTheirRole() {
+    assertThat(Access.onlyPeopleOf(new Asker(ME, ownPeople(Right.WORK)))).contains(ME);
+    assertThat(Access.onlyPeopleOf(new Asker(ME, role(Right.WORK)))).isEmpty();
+  }
+
+  @Test
+  public void whatOthersWriteToMoreThanTheirOwnTheyLookAtOnly() {
+    Asker own =
+        new Asker(ME, ownPeople(Right.MAILINGS_OF_OTHERS, Right.WRITE_TO_MANY, Right.SERIES));
+    About others = new About.Owned(OTHER, false);
+    assertThat(Access.decide(own, Right.SEE, others).isYes()).isTrue();
+    for (Right right : List.of(Right.WRITE_TO_ONE, Right.WRITE_TO_MANY, Right.SERIES)) {
+      assertThat(Access.decide(own, right, others)).isInstanceOf(Decision.No.class);
+      assertThat(Access.decide(own, right, new About.Owned(ME, false)).isYes()).isTrue();
+      assertThat(Access.decide(own, right, new About.Owned(OTHER, true)))
+          .isInstanceOf(Decision.Unknown.class);
+    }
+  }
+
+  @Test
+  public void whoeverSeesAPartNodsToNothingAndSetsNothingUp() {
+    Asker own = new Asker(ME, ownPeople(Right.WRITE_TO_MANY));
+    assertThat(Access.write(own, 10).isYes()).isTrue();
+    assertThat(Access.nod(own, OTHER, 10)).isInstanceOf(Decision.No.class);
+    assertThat(RoleRule.faultOf(ownPeople(Right.OUTBOX, Right.EXPORT))).isEmpty();
+    assertThat(fault(ownPeople(Right.SETTINGS))).isEqualTo("ownPeople");
+    assertThat(fault(ownPeople(Right.COLLEAGUES))).isEqualTo("ownPeople");
   }
 
   private static String fault(Role role) {

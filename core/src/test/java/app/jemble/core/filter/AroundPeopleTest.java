@@ -10,6 +10,7 @@ import app.jemble.core.record.Related;
 import app.jemble.core.record.Values;
 import app.jemble.core.record.YardFields;
 import java.math.BigDecimal;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -26,8 +27,10 @@ public class AroundPeopleTest {
       new AsOf(
           Instant.parse("2026-11-25T12:00:00Z"),
           ZoneId.of("Europe/London"),
+          DayOfWeek.MONDAY,
           "orla",
-          new PersonId(5));
+          new PersonId(5),
+          false);
 
   private static Values quote(String stage, String total, String sentOn) {
     return Values.of(

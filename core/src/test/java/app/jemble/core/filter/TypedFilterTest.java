@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.jemble.core.record.DayOrder;
+import app.jemble.core.record.DayStyle;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.Related;
 import app.jemble.core.record.YardFields;
@@ -21,7 +22,7 @@ public class TypedFilterTest {
 
   /** A Wednesday. */
   private static final TypedHouse.Calendar CALENDAR =
-      new TypedHouse.Calendar(LocalDate.of(2026, 11, 25), DayOrder.DAY_FIRST);
+      new TypedHouse.Calendar(LocalDate.of(2026, 11, 25), DayStyle.of(DayOrder.DAY_FIRST));
 
   private static final TypedHouse HOUSE = house(FIELDS, null);
 

@@ -16,7 +16,10 @@ public class HouseRuleTest {
           "en-GB",
           "quay.example",
           "desk@quay.example",
-          30);
+          30,
+          null,
+          null,
+          null);
 
   private static HouseFacts with(String field, String value) {
     return new HouseFacts(
@@ -26,7 +29,10 @@ public class HouseRuleTest {
         field.equals("language") ? value : RIGHT.language(),
         field.equals("mailDomain") ? value : RIGHT.mailDomain(),
         field.equals("email") ? value : RIGHT.email(),
-        field.equals("holdSeconds") ? Integer.parseInt(value) : RIGHT.holdSeconds());
+        field.equals("holdSeconds") ? Integer.parseInt(value) : RIGHT.holdSeconds(),
+        field.equals("currency") ? value : RIGHT.currency(),
+        RIGHT.dayOrder(),
+        RIGHT.weekStart());
   }
 
   @DataProvider
@@ -44,6 +50,8 @@ public class HouseRuleTest {
       {"email", null},
       {"holdSeconds", "0"},
       {"holdSeconds", "3600"},
+      {"currency", "EUR"},
+      {"currency", null},
     };
   }
 
@@ -55,6 +63,9 @@ public class HouseRuleTest {
   @DataProvider
   public Object[][] wrong() {
     return new Object[][] {
+      {"currency", "eur"},
+      {"currency", ""},
+      {"currency", "ABCD"},
       {"name", " "},
       {"name", null},
       {"name", "two\r\nlines"},

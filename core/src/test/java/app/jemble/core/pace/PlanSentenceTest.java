@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.jemble.core.pace.WeeklyHours.Window;
 import app.jemble.core.record.DayOrder;
+import app.jemble.core.record.DayStyle;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -27,7 +28,7 @@ public class PlanSentenceTest {
   private static final LocalDateTime NOW = LocalDateTime.of(2026, 11, 27, 15, 0);
 
   private static PlanWish read(String text) {
-    return PlanSentenceReader.read(text, NOW, DayOrder.DAY_FIRST, LONDON);
+    return PlanSentenceReader.read(text, NOW, DayStyle.of(DayOrder.DAY_FIRST), LONDON);
   }
 
   private static String said(PlanWish plan) {

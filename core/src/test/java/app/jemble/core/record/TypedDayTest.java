@@ -67,7 +67,7 @@ public class TypedDayTest {
 
   @Test(dataProvider = "days")
   public void aDayIsReadAsItIsWritten(String written, String day) {
-    assertThat(TypedDay.read(written, TODAY, DayOrder.DAY_FIRST, Lean.AHEAD))
+    assertThat(TypedDay.read(written, TODAY, DayStyle.of(DayOrder.DAY_FIRST), Lean.AHEAD))
         .contains(LocalDate.parse(day));
   }
 
@@ -86,7 +86,7 @@ public class TypedDayTest {
 
   @Test(dataProvider = "backward")
   public void whatHasBeenLeansBack(String written, String day) {
-    assertThat(TypedDay.read(written, TODAY, DayOrder.DAY_FIRST, Lean.BACK))
+    assertThat(TypedDay.read(written, TODAY, DayStyle.of(DayOrder.DAY_FIRST), Lean.BACK))
         .contains(LocalDate.parse(day));
   }
 
@@ -117,14 +117,15 @@ public class TypedDayTest {
 
   @Test(dataProvider = "notDays")
   public void whatIsNoDayIsNotGuessed(String written) {
-    assertThat(TypedDay.read(written, TODAY, DayOrder.DAY_FIRST, Lean.AHEAD)).isEmpty();
+    assertThat(TypedDay.read(written, TODAY, DayStyle.of(DayOrder.DAY_FIRST), Lean.AHEAD))
+        .isEmpty();
   }
 
   @Test
   public void theOrderOfTheHouseDecides() {
-    assertThat(TypedDay.read("6/12", TODAY, DayOrder.MONTH_FIRST, Lean.AHEAD))
+    assertThat(TypedDay.read("6/12", TODAY, DayStyle.of(DayOrder.MONTH_FIRST), Lean.AHEAD))
         .contains(LocalDate.of(2027, 6, 12));
-    assertThat(TypedDay.read("6.12.", TODAY, DayOrder.MONTH_FIRST, Lean.AHEAD))
+    assertThat(TypedDay.read("6.12.", TODAY, DayStyle.of(DayOrder.MONTH_FIRST), Lean.AHEAD))
         .contains(LocalDate.of(2026, 12, 6));
   }
 
@@ -142,7 +143,8 @@ public class TypedDayTest {
         day.isBefore(TODAY.plusYears(2));
         day = day.plusDays(1)) {
       for (DateTimeFormatter way : ways) {
-        assertThat(TypedDay.read(way.format(day), TODAY, DayOrder.DAY_FIRST, Lean.AHEAD))
+        assertThat(
+                TypedDay.read(way.format(day), TODAY, DayStyle.of(DayOrder.DAY_FIRST), Lean.AHEAD))
             .as(way.format(day))
             .contains(day);
       }
@@ -168,7 +170,7 @@ public class TypedDayTest {
   }
 
   private static LocalDate read(String text, Lean lean) {
-    return TypedDay.read(text, TODAY, DayOrder.DAY_FIRST, lean).orElseThrow();
+    return TypedDay.read(text, TODAY, DayStyle.of(DayOrder.DAY_FIRST), lean).orElseThrow();
   }
 
   /** The short patterns are those of the Unicode CLDR. */

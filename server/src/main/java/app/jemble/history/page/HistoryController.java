@@ -42,6 +42,7 @@ class HistoryController {
     COLLEAGUES,
     SETTINGS,
     EXPORT,
+    PRIVACY,
     PEOPLE
   }
 

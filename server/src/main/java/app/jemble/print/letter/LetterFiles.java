@@ -5,7 +5,6 @@ import app.jemble.document.DocumentFile;
 import app.jemble.print.LetterItems.Printed;
 import app.jemble.print.PrintFiles;
 import app.jemble.print.PrintRun;
-import app.jemble.print.RunState;
 import app.jemble.problem.Problem;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -57,7 +56,7 @@ class LetterFiles {
    * @param names what each is called, with merge fields; null for the usual
    */
   ResponseEntity<StreamingResponseBody> each(PrintRun run, String names) {
-    mustBePrinted(run);
+    files.mustBeKept(run);
     Template called = naming.read(names);
     return ResponseEntity.ok()
         .contentType(ZIP)
@@ -67,15 +66,9 @@ class LetterFiles {
         .body(out -> each.write(run, called, out));
   }
 
-  private static void mustBePrinted(PrintRun run) {
-    if (run.state() != RunState.PRINTED) {
-      throw Problem.conflict("It has not been printed.");
-    }
-  }
-
   private ResponseEntity<StreamingResponseBody> document(
       PrintRun run, Integer from, Integer to, String name) {
-    mustBePrinted(run);
+    files.mustBeKept(run);
     int first = from == null ? 1 : from;
     int last = to == null ? run.pages() : to;
     if (first < 1 || last > run.pages() || first > last) {

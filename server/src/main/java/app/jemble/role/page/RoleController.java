@@ -57,12 +57,20 @@ class RoleController {
    */
   record HouseRole(long id, String name, List<Right> rights, RoleLimits limits, long colleagues) {}
 
-  /** How far a role goes; null in each for no limit. */
+  /**
+   * How far a role goes; null in each for no limit.
+   *
+   * @param ownPeople whether it sees only the people whom its colleague owns
+   */
   record RoleLimits(
       @Schema(nullable = true) Integer mostAtOnce,
       @Schema(nullable = true) Integer nodAbove,
       @Schema(nullable = true) Integer mostADay,
-      @Schema(nullable = true) Integer mostRows) {}
+      @Schema(nullable = true) Integer mostMailsADay,
+      @Schema(nullable = true) Integer mostTextsADay,
+      @Schema(nullable = true) Integer mostNoticesADay,
+      @Schema(nullable = true) Integer mostRows,
+      boolean ownPeople) {}
 
   record RoleDraft(String name, List<Right> rights, RoleLimits limits) {}
 
@@ -158,7 +166,14 @@ class RoleController {
         draft.name(),
         rights,
         new Role.Limits(
-            limits.mostAtOnce(), limits.nodAbove(), limits.mostADay(), limits.mostRows()));
+            limits.mostAtOnce(),
+            limits.nodAbove(),
+            limits.mostADay(),
+            limits.mostMailsADay(),
+            limits.mostTextsADay(),
+            limits.mostNoticesADay(),
+            limits.mostRows(),
+            limits.ownPeople()));
   }
 
   private static HouseRole told(Role role, long colleagues) {
@@ -168,7 +183,14 @@ class RoleController {
         role.name(),
         given().filter(role::has).toList(),
         new RoleLimits(
-            limits.mostAtOnce(), limits.nodAbove(), limits.mostADay(), limits.mostRows()),
+            limits.mostAtOnce(),
+            limits.nodAbove(),
+            limits.mostADay(),
+            limits.mostMailsADay(),
+            limits.mostTextsADay(),
+            limits.mostNoticesADay(),
+            limits.mostRows(),
+            limits.ownPeople()),
         colleagues);
   }
 }

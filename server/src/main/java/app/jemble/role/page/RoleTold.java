@@ -15,9 +15,14 @@ record RoleTold(
     Integer peopleAtOnce,
     Integer nodAbove,
     Integer messagesADay,
-    Integer peopleInAFile) {
+    Integer mailsADay,
+    Integer textsADay,
+    Integer noticesADay,
+    Integer peopleInAFile,
+    String whosePeople) {
 
-  static final RoleTold NOTHING = new RoleTold("", "", null, null, null, null);
+  static final RoleTold NOTHING =
+      new RoleTold("", "", null, null, null, null, null, null, null, "");
 
   static RoleTold of(Role role) {
     return new RoleTold(
@@ -30,6 +35,10 @@ record RoleTold(
         role.limits().mostAtOnce(),
         role.limits().nodAbove(),
         role.limits().mostADay(),
-        role.limits().mostRows());
+        role.limits().mostMailsADay(),
+        role.limits().mostTextsADay(),
+        role.limits().mostNoticesADay(),
+        role.limits().mostRows(),
+        role.limits().ownPeople() ? "their own" : "everybody’s");
   }
 }

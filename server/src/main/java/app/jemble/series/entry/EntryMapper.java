@@ -259,7 +259,7 @@ interface EntryMapper {
   /** Everyone who is in it is looked at soon: what was reckoned for them may have changed. */
   @Update(
       """
-      update series_entry set look_at = #{now}
+      update public.series_entry set look_at = #{now}
       where series_id = #{series} and state = 'in' and look_at > #{now}
       """)
   int lookAtAll(@Param("series") long series, @Param("now") Instant now);
@@ -267,11 +267,11 @@ interface EntryMapper {
   /** The waits of everyone stood still for so long. */
   @Update(
       """
-      update series_entry
+      update public.series_entry
       set stood_still = stood_still + make_interval(secs => #{seconds}), look_at = #{now}
       where series_id = #{series} and state = 'in'
         -- What has not departed begins their wait when it does.
-        and not exists (select from series_pass p join offered.message m on m.id = p.message_id
+        and not exists (select from public.series_pass p join offered.house_message m on m.id = p.message_id
                         where p.entry_id = series_entry.id and p.step_id = series_entry.passed_step_id
                           and m.sent_at is null)
       """)
@@ -281,10 +281,10 @@ interface EntryMapper {
   /** Whoever had finished waits for what was put at the end. */
   @Update(
       """
-      update series_entry
+      update public.series_entry
       set state = 'in', ended_at = null, look_at = #{now}
       where series_id = #{series} and state = 'finished'
-        and not exists (select from series_entry o
+        and not exists (select from public.series_entry o
                         where o.series_id = series_entry.series_id
                           and o.person_id = series_entry.person_id and o.turn > series_entry.turn)
       """)
@@ -293,12 +293,12 @@ interface EntryMapper {
   /** Whoever finished since an instant without a step waits for it. */
   @Update(
       """
-      update series_entry
+      update public.series_entry
       set state = 'in', ended_at = null, look_at = #{now}
       where series_id = #{series} and state = 'finished' and ended_at >= #{since}
-        and not exists (select from series_pass p
+        and not exists (select from public.series_pass p
                         where p.entry_id = series_entry.id and p.step_id = #{step})
-        and not exists (select from series_entry o
+        and not exists (select from public.series_entry o
                         where o.series_id = series_entry.series_id
                           and o.person_id = series_entry.person_id and o.turn > series_entry.turn)
       """)
@@ -324,7 +324,7 @@ interface EntryMapper {
 
   @Update(
       """
-      update series_entry
+      update public.series_entry
       set state = 'ended', ended_at = #{at}, ended_why = #{why}, look_at = null
       where series_id = #{series} and state = 'in'
       """)

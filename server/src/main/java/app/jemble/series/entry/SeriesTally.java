@@ -1,6 +1,7 @@
 package app.jemble.series.entry;
 
 import app.jemble.core.series.Steps;
+import app.jemble.pool.OnBehalf;
 import app.jemble.series.OpenSeries;
 import app.jemble.series.SeriesStep;
 import app.jemble.series.entry.TallyMapper.Kept;
@@ -66,7 +67,7 @@ public class SeriesTally {
   }
 
   public Tally of(long seriesId) {
-    if (!mapper.hasMoreThan(seriesId, LARGE)) {
+    if (OnBehalf.owner().isPresent() || !mapper.hasMoreThan(seriesId, LARGE)) {
       return count(seriesId, null);
     }
     Kept kept = mapper.kept(seriesId);

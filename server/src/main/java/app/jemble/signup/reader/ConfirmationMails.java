@@ -146,8 +146,12 @@ class ConfirmationMails {
     }
   }
 
+  /** Whether nothing is left to be told: whom a colleague does not see, they do not hear of. */
   private boolean tell(SignUps.Told told) {
     Account colleague = accounts.find(told.colleague());
+    if (!signUps.isSeen(told, accounts.onlyPeopleOf(told.colleague()))) {
+      return true;
+    }
     String look =
         told.awaitsLook() ? " What they said differs from the record and awaits a look." : "";
     return mails.send(

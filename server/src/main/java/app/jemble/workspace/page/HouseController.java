@@ -4,12 +4,14 @@ import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
 import app.jemble.core.house.HouseFacts;
 import app.jemble.core.house.HouseRule;
+import app.jemble.core.record.DayOrder;
 import app.jemble.history.HouseHistory;
 import app.jemble.history.Noted;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.HouseSettings;
 import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.DayOfWeek;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -34,6 +36,9 @@ class HouseController {
   /**
    * The house.
    *
+   * @param currency where it is not that of its country
+   * @param dayOrder where it is not that of its language
+   * @param weekStart where it is not that of its country
    * @param setOutside what can be changed there alone
    */
   record House(
@@ -44,6 +49,9 @@ class HouseController {
       String mailDomain,
       @Schema(nullable = true) String email,
       int holdSeconds,
+      @Schema(nullable = true) String currency,
+      @Schema(nullable = true) DayOrder dayOrder,
+      @Schema(nullable = true) DayOfWeek weekStart,
       List<SetOutside> setOutside) {}
 
   record HouseDraft(
@@ -53,7 +61,10 @@ class HouseController {
       String language,
       String mailDomain,
       @Schema(nullable = true) String email,
-      int holdSeconds) {}
+      int holdSeconds,
+      @Schema(nullable = true) String currency,
+      @Schema(nullable = true) DayOrder dayOrder,
+      @Schema(nullable = true) DayOfWeek weekStart) {}
 
   private final WorkspaceService workspace;
   private final HouseSettings settings;
@@ -77,6 +88,9 @@ class HouseController {
         facts.mailDomain(),
         facts.email(),
         facts.holdSeconds(),
+        facts.currency(),
+        facts.dayOrder(),
+        facts.weekStart(),
         settings.setOutside().entrySet().stream()
             .map(set -> new SetOutside(set.getKey(), set.getValue()))
             .toList());
@@ -128,7 +142,10 @@ class HouseController {
         strip(draft.language()),
         strip(draft.mailDomain()),
         email,
-        draft.holdSeconds());
+        draft.holdSeconds(),
+        draft.currency() == null || draft.currency().isBlank() ? null : draft.currency().strip(),
+        draft.dayOrder(),
+        draft.weekStart());
   }
 
   private static String strip(String typed) {

@@ -19,14 +19,15 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/house")
 class WordsController {
 
-  record HouseTopic(long id, String name) {}
+  record HouseTopic(long id, String name, boolean retired) {}
 
   /**
    * A plan.
    *
    * @param members how many people have it
+   * @param retired whether it is given to nobody any more
    */
-  record HousePlan(String name, long members) {}
+  record HousePlan(String name, long members, boolean retired) {}
 
   record TopicsAndPlans(List<HouseTopic> topics, List<HousePlan> plans) {}
 
@@ -35,6 +36,10 @@ class WordsController {
   record NewPlanName(String name, String to) {}
 
   record PlanOrder(List<String> names) {}
+
+  record TopicGivenUp(boolean retired) {}
+
+  record PlanGivenUp(String name, boolean retired) {}
 
   private final HouseWords words;
   private final HouseHistory history;
@@ -48,8 +53,10 @@ class WordsController {
   @GetMapping("/words")
   TopicsAndPlans all() {
     return new TopicsAndPlans(
-        words.topics().stream().map(t -> new HouseTopic(t.id(), t.name())).toList(),
-        words.plans().stream().map(p -> new HousePlan(p.name(), p.members())).toList());
+        words.topics().stream().map(t -> new HouseTopic(t.id(), t.name(), t.retired())).toList(),
+        words.plans().stream()
+            .map(p -> new HousePlan(p.name(), p.members(), p.retired()))
+            .toList());
   }
 
   @Needs(Right.SETTINGS)
@@ -69,6 +76,16 @@ class WordsController {
     return all();
   }
 
+  /** Gives it to nothing any more, or gives it again. */
+  @Needs(Right.SETTINGS)
+  @Noted("Gave up a topic, or took it up again")
+  @PutMapping("/topics/{id}/retired")
+  TopicsAndPlans retireTopic(@PathVariable long id, @RequestBody TopicGivenUp wanted) {
+    String name = words.retireTopic(id, wanted.retired());
+    history.tell(name, "", wanted.retired() ? "not used any more" : "used");
+    return all();
+  }
+
   @Needs(Right.SETTINGS)
   @Noted("Added a plan")
   @PostMapping("/plans")
@@ -84,6 +101,16 @@ class WordsController {
   TopicsAndPlans renamePlan(@RequestBody NewPlanName wanted) {
     words.renamePlan(wanted.name(), wanted.to());
     history.tell("", wanted.name(), wanted.to());
+    return all();
+  }
+
+  /** Gives it to nobody any more, or gives it again. */
+  @Needs(Right.SETTINGS)
+  @Noted("Gave up a plan, or took it up again")
+  @PutMapping("/plans/retired")
+  TopicsAndPlans retirePlan(@RequestBody PlanGivenUp wanted) {
+    words.retirePlan(wanted.name(), wanted.retired());
+    history.tell(wanted.name(), "", wanted.retired() ? "not used any more" : "used");
     return all();
   }
 

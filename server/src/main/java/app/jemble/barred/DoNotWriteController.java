@@ -1,13 +1,13 @@
-package app.jemble.people;
+package app.jemble.barred;
 
 import app.jemble.access.Needs;
+import app.jemble.barred.DoNotWriteMapper.Listed;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.PersonId;
 import app.jemble.exchange.CsvOut;
 import app.jemble.history.EventKind;
 import app.jemble.history.HouseHistory;
 import app.jemble.history.Noted;
-import app.jemble.people.DoNotWriteMapper.Listed;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.UncheckedIOException;

@@ -1,4 +1,4 @@
-package app.jemble.people;
+package app.jemble.barred;
 
 import app.jemble.core.record.PersonId;
 import java.time.Instant;
@@ -123,4 +123,17 @@ interface DoNotWriteMapper {
       limit #{most}
       """)
   List<Lifted> lifted(int most);
+
+  /** Something came back: an earlier reason stays. */
+  @Insert(
+      """
+      insert into do_not_write (address_key, reason, since, note)
+      values (lower(btrim(#{address})), #{reason}, #{at}, #{note})
+      on conflict do nothing
+      """)
+  int bar(
+      @Param("address") String address,
+      @Param("reason") String reason,
+      @Param("at") Instant at,
+      @Param("note") String note);
 }

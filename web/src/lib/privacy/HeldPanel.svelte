@@ -1,5 +1,7 @@
 <script lang="ts">
+  import ErasureDialog from './ErasureDialog.svelte';
   import { session } from '$lib/session/session.svelte';
+  import HouseButton from '$lib/ui/HouseButton.svelte';
   import Panel from '$lib/ui/Panel.svelte';
 
   interface Props {
@@ -7,6 +9,7 @@
   }
 
   let { personId }: Props = $props();
+  let erasing = $state(false);
 </script>
 
 <Panel title="What we hold">
@@ -24,4 +27,15 @@
       >
     {/if}
   </div>
+  {#if session.may('SETTINGS')}
+    <div
+      class="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-t border-line-soft px-3.5 py-3"
+    >
+      <p class="min-w-0 flex-1 text-soft">
+        When they ask for it, all of it goes for good; past mailings count as before.
+      </p>
+      <HouseButton weight="quiet" onclick={() => (erasing = true)}>Erase them…</HouseButton>
+    </div>
+  {/if}
 </Panel>
+{#if erasing}<ErasureDialog bind:open={erasing} {personId} />{/if}

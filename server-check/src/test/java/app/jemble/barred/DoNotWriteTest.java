@@ -1,4 +1,4 @@
-package app.jemble.people;
+package app.jemble.barred;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

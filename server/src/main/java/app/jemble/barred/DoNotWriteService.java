@@ -1,12 +1,12 @@
-package app.jemble.people;
+package app.jemble.barred;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
+import app.jemble.barred.DoNotWriteMapper.Listed;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.PhoneNumber;
 import app.jemble.exchange.SmallTable;
-import app.jemble.people.DoNotWriteMapper.Listed;
 import app.jemble.problem.Problem;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
