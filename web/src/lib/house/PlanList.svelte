@@ -5,6 +5,7 @@
   import { notices } from '$lib/ui/notices.svelte';
   import AddWord from './AddWord.svelte';
   import GivenUp from './GivenUp.svelte';
+  import { movedUp, WordOrder } from './order.svelte';
   import WordLine from './WordLine.svelte';
 
   interface Props {
@@ -14,6 +15,8 @@
   }
 
   let { plans, mayChange, onchanged }: Props = $props();
+  const order = new WordOrder();
+  const shown = $derived(order.of(plans));
   const quiet = 'min-h-6 min-w-6 text-kelp hover:underline';
 
   const add = async (name: string) =>
@@ -38,10 +41,15 @@
   const retire = (name: string, retired: boolean) =>
     act(() => answer(api.PUT('/api/house/plans/retired', { body: { name, retired } })));
 
+  const sendOrder = async (names: string[]) =>
+    onchanged(await answer(api.PUT('/api/house/plans', { body: { names } })));
+
   function up(at: number) {
-    const names = plans.map((plan) => plan.name);
-    names.splice(at - 1, 0, ...names.splice(at, 1));
-    return act(() => answer(api.PUT('/api/house/plans', { body: { names } })));
+    const names = movedUp(
+      shown.map((plan) => plan.name),
+      at
+    );
+    order.tell(names, sendOrder).catch((error: unknown) => notices.fail(error));
   }
 </script>
 
@@ -49,7 +57,7 @@
   <h2 class="text-[1rem]">Plans of members</h2>
   <p class="mb-1 text-[0.9rem] text-soft">In the order in which they are offered.</p>
   <ul>
-    {#each plans as plan, at (plan.name)}
+    {#each shown as plan, at (plan.name)}
       <WordLine name={plan.name} {mayChange} crowded onrename={(to) => rename(plan.name, to)}>
         {#if plan.members || !mayChange}
           <span class="text-[0.9rem] text-soft">{people(plan.members)}</span>

@@ -6,11 +6,13 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import AddWord from './AddWord.svelte';
   import GivenUp from './GivenUp.svelte';
+  import GroupOf from './GroupOf.svelte';
+  import { movedUp, WordOrder } from './order.svelte';
   import { standingWords } from './standing';
   import WordLine from './WordLine.svelte';
 
   interface Props {
-    about: 'STATUS' | 'STAGE' | 'TASK';
+    about: keyof typeof standingWords;
     mayChange: boolean;
   }
 
@@ -21,10 +23,8 @@
     queryFn: () => answer(api.GET('/api/house/standing'))
   }));
   const path = $derived({ path: { about } });
-  const words = $derived(
-    { STATUS: query.data?.statuses, STAGE: query.data?.stages, TASK: query.data?.tasks }[about] ??
-      []
-  );
+  const order = new WordOrder();
+  const words = $derived(order.of(query.data?.[standingWords[about].held] ?? []));
   const said = $derived(standingWords[about]);
   const quiet = 'min-h-6 min-w-6 text-kelp hover:underline';
 
@@ -64,12 +64,18 @@
   const setCounts = (name: string, counts: boolean) =>
     act(() => answer(api.PUT('/api/house/standing/STATUS/counts', { body: { name, counts } })));
 
+  const group = (name: string, group: string) =>
+    act(() => answer(api.PUT('/api/house/standing/OFFICE/group', { body: { name, group } })));
+
+  const sendOrder = async (names: string[]) =>
+    keep(await answer(api.PUT('/api/house/standing/{about}', { params: path, body: { names } })));
+
   function up(at: number) {
-    const names = words.map((word) => word.name);
-    names.splice(at - 1, 0, ...names.splice(at, 1));
-    return act(() =>
-      answer(api.PUT('/api/house/standing/{about}', { params: path, body: { names } }))
+    const names = movedUp(
+      words.map((word) => word.name),
+      at
     );
+    order.tell(names, sendOrder).catch((error: unknown) => notices.fail(error));
   }
 </script>
 
@@ -95,6 +101,15 @@
             current
           </label>
         {/if}
+        {#if about === 'OFFICE'}
+          <GroupOf
+            office={word.name}
+            group={word.group}
+            groups={query.data?.groups.map((g) => g.name) ?? []}
+            {mayChange}
+            onchange={(to) => group(word.name, to)}
+          />
+        {/if}
         <GivenUp
           name={word.name}
           retired={word.retired}
@@ -112,6 +127,8 @@
           {/if}
         {/if}
       </WordLine>
+    {:else}
+      {#if query.isSuccess}<li class="py-1 text-soft">None yet.</li>{/if}
     {/each}
   </ul>
   {#if mayChange}<AddWord words={said.another} onadd={add} />{/if}

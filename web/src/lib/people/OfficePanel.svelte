@@ -7,9 +7,10 @@
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import Panel from '$lib/ui/Panel.svelte';
+  import { session } from '$lib/session/session.svelte';
   import { notices } from '$lib/ui/notices.svelte';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { Input } from 'flowbite-svelte';
+  import { Input, Select } from 'flowbite-svelte';
   import { undo } from './bulk/doing';
 
   interface Props {
@@ -113,11 +114,25 @@
   >
     <label class="col-span-2 flex flex-col gap-1">
       Office
-      <Input bind:value={name} maxlength={80} required list="offices-in-use" data-autofocus />
+      <Select
+        bind:value={name}
+        placeholder="Choose one"
+        required
+        items={(known.data ?? []).map((office) => ({ value: office, name: office }))}
+        data-autofocus
+      />
     </label>
-    <datalist id="offices-in-use">
-      {#each known.data ?? [] as office (office)}<option value={office}></option>{/each}
-    </datalist>
+    {#if known.data?.length === 0}
+      <p class="col-span-2">
+        {#if session.may('SETTINGS')}
+          There are no offices yet. <a class="text-kelp underline" href="/settings/topics"
+            >Name them in the words of the house</a
+          >.
+        {:else}
+          There are no offices yet. An administrator names them in the words of the house.
+        {/if}
+      </p>
+    {/if}
     <label class="flex flex-col gap-1">
       Body it belongs to
       <Input bind:value={body} maxlength={80} placeholder="Committee" />
@@ -129,7 +144,7 @@
   </form>
   {#snippet actions()}
     <HouseButton weight="quiet" onclick={() => (open = false)}>Not now</HouseButton>
-    <HouseButton weight="main" type="submit" form="office-form" disabled={!name.trim()}
+    <HouseButton weight="main" type="submit" form="office-form" disabled={!name}
       >Add the office</HouseButton
     >
   {/snippet}

@@ -1,12 +1,15 @@
 <script lang="ts">
+  import { answer, api } from '$lib/api/client';
   import type { FilterField, SelectionBody } from '$lib/api/types';
   import { people } from '$lib/format/numbers';
   import ValueInput from '$lib/field/ValueInput.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
-  import { useQueryClient } from '@tanstack/svelte-query';
+  import { session } from '$lib/session/session.svelte';
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { Select } from 'flowbite-svelte';
   import { act } from './doing';
+  import { haveAlready, standingNow } from './standing';
 
   interface Props {
     open: boolean;
@@ -25,6 +28,15 @@
   let name = $state('owner');
   let value = $state('');
   const field = $derived(settable.find((f) => f.name === name));
+
+  /** Looked at before it is set, each time the dialog opens. */
+  const now = createQuery(() => ({
+    queryKey: ['values-of-many', name, who],
+    queryFn: () => answer(api.POST('/api/people/values', { body: { who, field: name } })),
+    enabled: open && field !== undefined,
+    gcTime: 0
+  }));
+  const already = $derived(field && now.data ? haveAlready(field, now.data, value) : null);
 
   async function apply() {
     const given = value.trim() === '' ? null : value;
@@ -58,6 +70,10 @@
         Value
         <ValueInput {field} {value} onchange={(text) => (value = text)} />
       </label>
+      <p class="text-[0.87rem] text-soft" role="status">
+        {now.data ? standingNow(field, now.data, session.zone) : 'Looking how they stand …'}
+        {already ? `${people(already)} would stay as they are.` : ''}
+      </p>
       <p class="text-[0.87rem] text-soft">An empty value empties the field.</p>
     {/if}
   </form>

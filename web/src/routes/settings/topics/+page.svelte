@@ -2,6 +2,7 @@
   import { answer, api } from '$lib/api/client';
   import { instead } from '$lib/api/instead';
   import type { TopicsAndPlans } from '$lib/api/types';
+  import GroupList from '$lib/house/GroupList.svelte';
   import StandingList from '$lib/house/StandingList.svelte';
   import PlanList from '$lib/house/PlanList.svelte';
   import TopicList from '$lib/house/TopicList.svelte';
@@ -27,7 +28,7 @@
 <PageHead
   title="Words of the house"
   words={mayChange
-    ? 'What people can leave, what members can have, where each stands, and what is to be done.'
+    ? 'What people can leave, what members can have, where each stands, what is to be done, and which offices there are.'
     : session.why('SETTINGS')}
 />
 {#if instead(query)}
@@ -39,5 +40,7 @@
     <StandingList about="STATUS" {mayChange} />
     <StandingList about="STAGE" {mayChange} />
     <StandingList about="TASK" {mayChange} />
+    <GroupList {mayChange} />
+    <div class="col-span-full"><StandingList about="OFFICE" {mayChange} /></div>
   </div>
 {/if}

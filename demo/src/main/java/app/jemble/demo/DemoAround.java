@@ -80,6 +80,16 @@ class DemoAround {
   private void offices() {
     sql.sql(
             """
+            insert into standing_word (about, name, place, group_name)
+            values ('OFFICE', 'Chair', 1, 'Officers'), ('OFFICE', 'Treasurer', 2, 'Officers'),
+                   ('OFFICE', 'Secretary', 3, 'Officers'), ('OFFICE', 'Harbour steward', 4, ''),
+                   ('OFFICE', 'Youth officer', 5, ''), ('OFFICE', 'Workshop keeper', 6, 'Keepers'),
+                   ('OFFICE', 'Slipway keeper', 7, 'Keepers'), ('OFFICE', 'Safety boat lead', 8, ''),
+                   ('OFFICE', 'Newsletter editor', 9, ''), ('OFFICE', 'Archivist', 10, '')
+            """)
+        .update();
+    sql.sql(
+            """
             insert into office (person_id, name, body, since, until)
             select m.person_id, post.name, post.body, ?::date - (400 + 30 * post.place)::int, null
             from (select person_id, row_number() over (order by person_id) as place

@@ -85,7 +85,7 @@ record Find(
               "the treasurer",
               null,
               "have an office",
-              List.of(Condition.of("Name", "is", "Treasurer"), Condition.of("Until", "is empty")),
+              List.of(Condition.of("Name", null, "Treasurer"), Condition.of("Until", "is empty")),
               "office name is treasurer until empty",
               """
               exists (select from office f where f.person_id = p.id and f.name = 'Treasurer'

@@ -56,7 +56,38 @@ public class WordsOfTheHouseTest extends BrowserTest {
     page.navigate(home + "/settings/topics");
   }
 
+  private Locator office() {
+    return page.getByRole(AriaRole.COMBOBOX, named("Office"));
+  }
+
+  /** "Officers" is a group one writes to: named here, found from here. */
   @Test(dependsOnMethods = "aKindOfTaskIsAddedAndAskedFor")
+  public void anOfficeIsNamedHeldAndFoundByItsGroup() {
+    Locator offices = panel("Offices");
+    offices.getByLabel("Another office").fill("Beacon keeper");
+    press("Enter");
+    page.getByLabel("Group of Beacon keeper").fill("Keepers of lights");
+    press("Enter");
+    Locator groups = panel("Groups of offices");
+    assertThat(groups.getByText("nobody today")).isVisible();
+    page.navigate(home + "/people/5");
+    button("Add an office").click();
+    assertThat(office()).containsText("Beacon keeper");
+    office().selectOption("Beacon keeper");
+    button("Add the office").click();
+    assertThat(page.getByText("holds the office.")).isVisible();
+    page.navigate(home + "/settings/topics");
+    page.getByRole(AriaRole.LINK, named("Find the 1 of Keepers of lights")).click();
+    assertThat(page.getByRole(AriaRole.ROW)).hasCount(2);
+    assertThat(page.getByText("Keepers of lights").first()).isVisible();
+    page.navigate(home + "/settings/topics");
+    page.getByLabel("Rename Keepers of lights").click();
+    page.getByLabel("New name of Keepers of lights").fill("Lamps");
+    press("Enter");
+    assertThat(page.getByLabel("Group of Beacon keeper")).hasValue("Lamps");
+  }
+
+  @Test(dependsOnMethods = "anOfficeIsNamedHeldAndFoundByItsGroup")
   public void aPlanIsGivenUpByThoseToCome() {
     Locator plans = panel("Plans");
     page.getByLabel("Stop using Sail").click();

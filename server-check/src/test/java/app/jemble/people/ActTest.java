@@ -89,6 +89,31 @@ public class ActTest extends ServerTest {
         .isEqualTo(409);
   }
 
+  /** Before a field is set for many, how they stand is looked at. */
+  @Test
+  public void howManyStandIsToldBeforeTheyAreSet() {
+    Long[] three = {
+      addPerson("Lea", "Looked", "lea@looked.example"),
+      addPerson("Lio", "Looked", "lio@looked.example"),
+      addPerson("Lux", "Looked", "lux@looked.example")
+    };
+    sql.sql("update person set stage = 'new' where id in (?, ?)")
+        .params(List.of(three[0], three[1]))
+        .update();
+    Map<String, Object> stage = Map.of("who", only(three), "field", "stage");
+    assertThat(api.post("/api/people/values", stage).text())
+        .isEqualTo("[{\"value\":\"new\",\"people\":2},{\"value\":null,\"people\":1}]");
+    api.post("/api/people/bulk", act(only(three), "SET", "field", "stage", "value", "won"));
+    assertThat(api.post("/api/people/values", stage).text())
+        .isEqualTo("[{\"value\":\"won\",\"people\":3}]");
+    Map<String, Object> owner = Map.of("who", only(three), "field", "owner");
+    assertThat(api.post("/api/people/values", owner).status()).isEqualTo(200);
+    for (String field : List.of("email", "nothing", "name")) {
+      Map<String, Object> odd = Map.of("who", only(three), "field", field);
+      assertThat(api.post("/api/people/values", odd).status()).as(field).isEqualTo(422);
+    }
+  }
+
   @Test
   public void whatSomebodyChangedSinceStaysWhenAnActIsTakenBack() {
     long one = addPerson("Una", "Vale", "una@vale.example");

@@ -92,7 +92,7 @@ public class FilterAgreementTest extends ServerTest {
     PersonValues values = application.getBean(PersonValues.class);
     Map<Long, Values> merged = new HashMap<>();
     everyone().forEach(p -> merged.put(p.id().value(), values.of(p, fields)));
-    known = new KnownPeople(sql, fields).with(merged);
+    known = new KnownPeople(sql, fields, asOf.today()).with(merged);
     assertThat(known).as("the colleagues' own records among them").hasSize(403);
   }
 

@@ -44,7 +44,10 @@ final class KnownPeople {
           select a.person_id, e.name, e.starts_at as starts, e.place, a.state as attendance
           from attendance a join event e on e.id = a.event_id""",
           Related.OFFICE,
-          "select * from office",
+          """
+          select o.*, nullif(w.group_name, '') as "group",
+                 (o.since > :today or o.until < :today) is not true as held
+          from office o left join standing_word w on w.about = 'OFFICE' and w.name = o.name""",
           Related.MESSAGE,
           """
           select s.person_id, s.cause_id::text as mailing, s.subject, s.sent_at as sent,
@@ -76,8 +79,10 @@ final class KnownPeople {
 
   private final JdbcClient sql;
   private final FieldCatalogue fields;
+  private final LocalDate today;
 
-  KnownPeople(JdbcClient sql, FieldCatalogue fields) {
+  KnownPeople(JdbcClient sql, FieldCatalogue fields, LocalDate today) {
+    this.today = today;
     this.sql = sql;
     this.fields = fields;
   }
@@ -152,7 +157,8 @@ final class KnownPeople {
     Map<Long, Map<Related, List<Values>>> around = new HashMap<>();
     AROUND.forEach(
         (kind, question) -> {
-          for (Map<String, Object> row : sql.sql(question).query().listOfRows()) {
+          for (Map<String, Object> row :
+              sql.sql(question).param("today", today).query().listOfRows()) {
             if (row.get("person_id") instanceof Number id) {
               around
                   .computeIfAbsent(id.longValue(), p -> new EnumMap<>(Related.class))

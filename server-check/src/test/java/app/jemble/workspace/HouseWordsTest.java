@@ -343,8 +343,12 @@ public class HouseWordsTest extends ServerTest {
 
     assertThat(wilma.post("/api/house/standing/TASK", Map.of("name", "visit")).status())
         .isEqualTo(200);
-    assertThat(wilma.post("/api/house/standing/TASK", Map.of("name", "member")).text())
-        .contains("is a kind of person");
+    long members = kept("kind", "member");
+    assertThat(wilma.post("/api/house/standing/TASK", Map.of("name", "member")).status())
+        .isEqualTo(200);
+    rename = Map.of("name", "member", "to", "look after");
+    assertThat(wilma.put("/api/house/standing/TASK/name", rename).status()).isEqualTo(200);
+    assertThat(stored(members)).as("a kind of people is no kind of task").contains("member");
     long person = addPerson("Ida", "Visited", "ida@visited.example");
     assertThat(makeTask(person, "visit").status()).isEqualTo(200);
     assertThat(makeTask(person, "call").status()).isEqualTo(422);

@@ -1,10 +1,12 @@
 package app.jemble.filter;
 
+import app.jemble.core.filter.AsOf;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.Related;
 import app.jemble.storage.PersonColumn;
 import app.jemble.storage.Sql;
+import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.Map;
@@ -18,6 +20,12 @@ final class Columns {
           exists (select from offered.membership cm
                   join offered.standing_word cw on cw.about = 'STATUS' and cw.name = cm.status
                   where cm.person_id = p.id and cw.counts)""");
+
+  private static final Sql GROUP_OF_OFFICE =
+      Sql.of(
+          """
+          (select nullif(fw.group_name, '') from offered.standing_word fw
+           where fw.about = 'OFFICE' and fw.name = f.name)""");
 
   private static final Map<String, Column> PERSON = new HashMap<>();
 
@@ -77,6 +85,7 @@ final class Columns {
         Related.OFFICE,
         Map.of(
             "name", Column.of("f.name"),
+            "group", Column.of(GROUP_OF_OFFICE),
             "body", Column.of("f.body"),
             "since", Column.of("f.since"),
             "until", Column.of("f.until")));
@@ -100,7 +109,10 @@ final class Columns {
    *
    * @param kind the records the field belongs to, null for people
    */
-  static Column of(Related kind, Field field) {
+  static Column of(Related kind, Field field, AsOf asOf) {
+    if (kind == Related.OFFICE && field.name().equals("held")) {
+      return Column.of(heldOn(asOf.today()));
+    }
     Column column = (kind == null ? PERSON : RELATED.get(kind)).get(field.name());
     if (column != null) {
       return column;
@@ -120,6 +132,10 @@ final class Columns {
     return field.type() == FieldType.TAGS
         ? Sql.of("cardinality(%s) = 0", column.value())
         : column.value().plus(" is null");
+  }
+
+  private static Sql heldOn(LocalDate day) {
+    return Sql.of("office_held(f.since, f.until, %s)", Sql.param(day));
   }
 
   private static Column askedNotOn(String channel) {

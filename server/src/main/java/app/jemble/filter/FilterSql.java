@@ -141,7 +141,7 @@ public final class FilterSql {
     if (table != null) {
       return rows(c, table);
     }
-    Column column = Columns.of(kind, c.field());
+    Column column = Columns.of(kind, c.field(), asOf);
     if (kind == null && !column.join().isEmpty()) {
       joins.add(column.join());
     }

@@ -68,11 +68,11 @@ interface KeptFilterMapper {
   boolean isShared(long id);
 
   /** A filter as it is stored. */
-  record Stored(long id, String filter) {}
+  record Stored(long id, String subject, String filter) {}
 
   @Select(
       """
-      select id, filter::text as filter
+      select id, subject, filter::text as filter
       from kept_filter
       where jsonb_path_exists(filter, '$.**.field ? (@ == $field)',
                               jsonb_build_object('field', #{field}::text))

@@ -201,7 +201,7 @@ class KeptFilters implements RenamedWord.Follower {
   @Override
   public void follow(RenamedWord word) {
     for (KeptFilterMapper.Stored kept : mapper.about(word.field())) {
-      String renamed = word.in(kept.filter(), json);
+      String renamed = word.in(kept.filter(), SUBJECTS.get(kept.subject()), json);
       if (!renamed.equals(kept.filter())) {
         mapper.write(kept.id(), renamed);
       }

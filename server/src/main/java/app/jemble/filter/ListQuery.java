@@ -46,7 +46,7 @@ record ListQuery(
         false,
         null,
         List.of(),
-        ListSql.order(kind, null, false),
+        ListSql.order(kind, null, false, asOf),
         null,
         null,
         null,

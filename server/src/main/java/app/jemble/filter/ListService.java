@@ -11,6 +11,7 @@ import app.jemble.core.record.PersonId;
 import app.jemble.core.record.Related;
 import app.jemble.storage.Sql;
 import app.jemble.workspace.WorkspaceService;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Collection;
@@ -62,7 +63,7 @@ public class ListService {
         query(kind, filter, which, asOf)
             .page(
                 columns(kind, shape),
-                order(kind, shape),
+                order(kind, shape, asOf),
                 after == null ? null : after.key(),
                 after == null ? null : after.id(),
                 PAGE);
@@ -74,7 +75,7 @@ public class ListService {
     Which only = new Which(null, List.of(person.value()), null, archived);
     ListQuery one =
         query(null, FilterBody.EVERYONE, only, asOf)
-            .page(fields, ListSql.order(null, null, false), null, null, 1);
+            .page(fields, ListSql.order(null, null, false, asOf), null, null, 1);
     return mapper.page(ListSql.page(one)).get(0).cells();
   }
 
@@ -84,7 +85,7 @@ public class ListService {
       FilterBody filter, Which which, Shape shape, AsOf asOf, Consumer<ListRow> taker) {
     ListQuery all =
         query(null, filter, which, asOf)
-            .page(columns(null, shape), order(null, shape), null, null, Integer.MAX_VALUE);
+            .page(columns(null, shape), order(null, shape, asOf), null, null, Integer.MAX_VALUE);
     try (Cursor<ListRow> rows = mapper.stream(ListSql.page(all))) {
       rows.forEach(taker);
     } catch (IOException closing) {
@@ -101,14 +102,24 @@ public class ListService {
     return columns.stream().map(c -> column(kind, c)).toList();
   }
 
-  private ListSql.Order order(Related kind, Shape shape) {
+  private ListSql.Order order(Related kind, Shape shape, AsOf asOf) {
     Field sortBy = shape.sortBy() == null ? null : column(kind, shape.sortBy());
-    return ListSql.order(kind, sortBy, shape.descending());
+    return ListSql.order(kind, sortBy, shape.descending(), asOf);
   }
 
   /** How many records a filter picks, split by what a tally of such records says. */
   public Map<String, Long> tally(Related kind, FilterBody filter, Which which, AsOf asOf) {
     return parts(query(kind, filter, which, asOf));
+  }
+
+  /** How many of the people whom a filter picks have a value; null for none. */
+  public record ValueShare(@Schema(nullable = true) String value, long people) {}
+
+  /** What people have in a field that can be set, the commonest values first. */
+  public List<ValueShare> values(Field field, FilterBody filter, Which which, AsOf asOf, int most) {
+    return mapper.tally(ListSql.values(query(null, filter, which, asOf), field, most)).stream()
+        .map(part -> new ValueShare(part.part(), part.records()))
+        .toList();
   }
 
   /** The ids of all records a filter picks. */

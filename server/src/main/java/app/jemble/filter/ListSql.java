@@ -1,5 +1,6 @@
 package app.jemble.filter;
 
+import app.jemble.core.filter.AsOf;
 import app.jemble.core.record.Field;
 import app.jemble.core.record.FieldType;
 import app.jemble.core.record.Related;
@@ -49,11 +50,11 @@ final class ListSql {
   private ListSql() {}
 
   /** The order by a field; null sorts by name. */
-  static Order order(Related kind, Field field, boolean descending) {
+  static Order order(Related kind, Field field, boolean descending, AsOf asOf) {
     if (field == null || (kind == null && field.name().equals("name"))) {
       return new Order(NAME, Sql.of("text"), "", descending, true);
     }
-    Column column = Columns.of(kind, field);
+    Column column = Columns.of(kind, field, asOf);
     return switch (field.type()) {
       case NUMBER, MONEY -> Order.by(column, column.value(), "numeric", descending);
       case DAY -> Order.by(column, column.value(), "date", descending);
@@ -74,8 +75,8 @@ final class ListSql {
   }
 
   /** A field as a list shows it, as text: days and instants as in ISO 8601, money with currency. */
-  private static Sql cell(Related kind, Field field) {
-    Column column = Columns.of(kind, field);
+  private static Sql cell(Related kind, Field field, AsOf asOf) {
+    Column column = Columns.of(kind, field, asOf);
     if (column.shown() != null) {
       return Sql.of("(%s)::text", column.shown());
     }
@@ -86,7 +87,7 @@ final class ListSql {
 
   static Sql page(ListQuery query) {
     Order order = query.order();
-    List<Sql> cells = query.cells().stream().map(f -> cell(query.kind(), f)).toList();
+    List<Sql> cells = query.cells().stream().map(f -> cell(query.kind(), f, query.asOf())).toList();
     Sql found =
         Sql.of(
             """
@@ -119,7 +120,7 @@ final class ListSql {
           "(%s) on %s = found.id", tables(query, List.of()), RelatedTables.id(query.kind()));
     }
     Collection<String> joins = new TreeSet<>();
-    query.cells().forEach(f -> joins.add(Columns.of(null, f).join()));
+    query.cells().forEach(f -> joins.add(Columns.of(null, f, query.asOf()).join()));
     joins.remove("");
     return Sql.of("offered.person p on p.id = found.id%s", beside(joins));
   }
@@ -236,6 +237,21 @@ final class ListSql {
             : Sql.of(
                 "\nand p.id >= %s and p.id < %s",
                 Sql.param(query.fromId()), Sql.param(query.toId())));
+  }
+
+  /** How many people of a list have each value of a field, the commonest first; null for none. */
+  static Sql values(ListQuery query, Field field, int most) {
+    Collection<String> joins = joinsOf(query);
+    joins.add(Columns.of(null, field, query.asOf()).join());
+    joins.remove("");
+    return Sql.of(
+        """
+        select %s as part, count(*) as records
+        %s%s
+        group by 1
+        order by 2 desc, 1
+        limit %s""",
+        cell(null, field, query.asOf()), from(query, joins), where(query), Sql.param(most));
   }
 
   /**

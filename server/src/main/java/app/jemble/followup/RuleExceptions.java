@@ -73,7 +73,7 @@ class RuleExceptions implements LastLook, RenamedWord.Follower {
 
   @Override
   public void follow(RenamedWord word) {
-    if (word.field().equals(StandingWord.About.TASK.field())) {
+    if (word.isOf(StandingWord.About.TASK)) {
       rules.renameTaskKind(word.before(), word.after());
     }
     for (FollowRuleMapper.StoredExceptions stored : rules.about(word.field())) {

@@ -80,7 +80,7 @@ public class PersonLists implements Undoing {
   @Transactional
   public void rename(long id, String name) {
     mayChange(id);
-    RenamedWord renamed = new RenamedWord("list", name(id), sound(name));
+    RenamedWord renamed = RenamedWord.ofPeople("list", name(id), sound(name));
     try {
       mapper.rename(id, renamed.after());
     } catch (DuplicateKeyException taken) {

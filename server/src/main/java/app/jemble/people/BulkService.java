@@ -62,6 +62,9 @@ class BulkService {
    */
   record ActDone(long id, String words, long changed, long of) {}
 
+  /** More are no help to whoever looks before they set one. */
+  private static final int MOST_VALUES = 50;
+
   private final ChangeService changes;
   private final PersonLists personLists;
   private final TaskService tasks;
@@ -85,6 +88,18 @@ class BulkService {
     this.wanted = wanted;
     this.asked = asked;
     this.clock = clock;
+  }
+
+  /** A field of people who are picked. */
+  record FieldOfMany(Selection who, String field) {}
+
+  /** What people have in a field that may be set for all of them, the commonest values first. */
+  List<ListService.ValueShare> values(FieldOfMany of) {
+    if (of.who() == null || of.who().filter() == null) {
+      throw Problem.wrong("who", "Say whom it is about.");
+    }
+    return lists.values(
+        wanted.field(of.field()), of.who().filter(), of.who().which(), asked.byMe(), MOST_VALUES);
   }
 
   @Transactional

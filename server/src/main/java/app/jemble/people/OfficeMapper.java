@@ -2,7 +2,6 @@ package app.jemble.people;
 
 import app.jemble.core.record.PersonId;
 import java.time.LocalDate;
-import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -33,6 +32,6 @@ interface OfficeMapper {
   @Delete("delete from office where id = any(#{ids})")
   int remove(@Param("ids") Long[] ids);
 
-  @Select("select distinct name from office order by name limit 100")
-  List<String> names();
+  @Update("update office set name = #{after} where name = #{before}")
+  int rename(@Param("before") String before, @Param("after") String after);
 }

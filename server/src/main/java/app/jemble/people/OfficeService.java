@@ -1,19 +1,22 @@
 package app.jemble.people;
 
 import app.jemble.account.AccountService;
+import app.jemble.core.house.StandingWord;
 import app.jemble.core.record.PersonId;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import app.jemble.record.Undoing;
+import app.jemble.storage.RenamedWord;
+import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Posts that people hold: begun, and ended on a day. */
+/** Posts that people hold: begun, and ended on a day. Which there are, the house says. */
 @Service
-class OfficeService implements Undoing {
+class OfficeService implements Undoing, RenamedWord.Follower {
 
   private static final String FIELD = "office";
   private static final int LONGEST = 80;
@@ -21,6 +24,7 @@ class OfficeService implements Undoing {
   /**
    * An office to hold.
    *
+   * @param name one of the house's offices
    * @param body the committee or body it belongs to, or null
    * @param since the first day, or null when it is not known
    */
@@ -33,20 +37,31 @@ class OfficeService implements Undoing {
   private final OfficeMapper mapper;
   private final ChangeService changes;
   private final AccountService accounts;
+  private final WorkspaceService workspace;
 
-  OfficeService(OfficeMapper mapper, ChangeService changes, AccountService accounts) {
+  OfficeService(
+      OfficeMapper mapper,
+      ChangeService changes,
+      AccountService accounts,
+      WorkspaceService workspace) {
     this.mapper = mapper;
     this.changes = changes;
     this.accounts = accounts;
+    this.workspace = workspace;
+  }
+
+  /** Whoever holds it follows when an office is renamed. */
+  @Override
+  public void follow(RenamedWord word) {
+    if (word.isOf(StandingWord.About.OFFICE)) {
+      mapper.rename(word.before(), word.after());
+    }
   }
 
   /** Gives a person an office; answers the act, to take it back. */
   @Transactional
   long begin(PersonId person, Draft draft) {
-    String name = words("name", draft.name());
-    if (name == null) {
-      throw Problem.wrong("name", "Say which office it is.");
-    }
+    String name = known(draft.name());
     if (!changes.lock(person)) {
       throw Problem.notFound("There is no such person any more.");
     }
@@ -54,6 +69,19 @@ class OfficeService implements Undoing {
     long id = mapper.begin(person, new Draft(name, words("body", draft.body()), draft.since()));
     changes.noteEach(batch, List.of(person), FIELD, List.of(id));
     return batch;
+  }
+
+  private String known(String name) {
+    List<String> offices = names();
+    if (name == null || !offices.contains(name)) {
+      throw Problem.wrong(
+          "name",
+          offices.isEmpty()
+              ? "There are no offices yet. They are named in the settings, under “Words of the"
+                  + " house”."
+              : "Choose one of the house's offices: " + String.join(", ", offices) + ".");
+    }
+    return name;
   }
 
   private static String words(String field, String text) {
@@ -77,9 +105,9 @@ class OfficeService implements Undoing {
     }
   }
 
-  /** Offices in use, to choose from. */
+  /** The house's offices that are given, in their order. */
   List<String> names() {
-    return mapper.names();
+    return workspace.given(StandingWord.About.OFFICE);
   }
 
   @Override

@@ -3,6 +3,7 @@ package app.jemble.people;
 import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
 import app.jemble.core.record.PersonId;
+import app.jemble.filter.ListService;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -134,6 +135,13 @@ class PersonController {
   @PostMapping("/bulk")
   BulkService.ActDone act(@RequestBody BulkService.Act act) {
     return acts.act(act);
+  }
+
+  /** What people who are picked have in a field, before it is set for all of them. */
+  @Needs(Right.CHANGE_PEOPLE)
+  @PostMapping("/values")
+  List<ListService.ValueShare> values(@RequestBody BulkService.FieldOfMany of) {
+    return acts.values(of);
   }
 
   /** Tags in use, those of most people first. */

@@ -200,7 +200,7 @@ class PersonPage {
 
   /** What is given to nobody any more is left to whoever has it. */
   private List<String> offered(Field field, String value) {
-    List<String> retired = workspace.retired(field.name());
+    List<String> retired = workspace.retired(null, field.name());
     return field.choices().stream()
         .filter(choice -> choice.equals(value) || !retired.contains(choice))
         .toList();

@@ -16,14 +16,11 @@ class StandingOfPeople implements RenamedWord.Follower {
 
   @Override
   public void follow(RenamedWord word) {
-    StandingWord.About.of(word.field())
-        .ifPresent(
-            about -> {
-              switch (about) {
-                case STATUS -> mapper.renameStatus(word.before(), word.after());
-                case STAGE -> mapper.renameStage(word.before(), word.after());
-                case TASK -> throw new IllegalArgumentException("Tasks are no people.");
-              }
-            });
+    if (word.isOf(StandingWord.About.STATUS)) {
+      mapper.renameStatus(word.before(), word.after());
+    }
+    if (word.isOf(StandingWord.About.STAGE)) {
+      mapper.renameStage(word.before(), word.after());
+    }
   }
 }

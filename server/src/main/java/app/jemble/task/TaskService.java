@@ -64,7 +64,7 @@ public class TaskService implements Undoing, RenamedWord.Follower {
   /** Tasks of a kind follow when it is renamed. */
   @Override
   public void follow(RenamedWord word) {
-    if (word.field().equals(KIND)) {
+    if (word.isOf(StandingWord.About.TASK)) {
       mapper.renameKind(word.before(), word.after());
     }
   }

@@ -95,7 +95,7 @@ public class HouseWords {
             .name();
     String after = free(name, other -> !other.equalsIgnoreCase(before));
     mapper.renameTopic(id, after);
-    followers.forEach(f -> f.follow(new RenamedWord("topic_left", before, after)));
+    followers.forEach(f -> f.follow(RenamedWord.ofPeople("topic_left", before, after)));
     return before;
   }
 
@@ -121,7 +121,7 @@ public class HouseWords {
     if (mapper.renamePlan(name, after) == 0) {
       throw noPlan();
     }
-    followers.forEach(f -> f.follow(new RenamedWord("plan", name, after)));
+    followers.forEach(f -> f.follow(RenamedWord.ofPeople("plan", name, after)));
   }
 
   private String freePlan(String name, String own) {

@@ -2,6 +2,7 @@ package app.jemble.workspace;
 
 import app.jemble.core.house.StandingWord.About;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -14,11 +15,11 @@ import org.apache.ibatis.annotations.Update;
 interface StandingWordMapper {
 
   /** A word as it is kept. */
-  record WordRow(About about, String name, boolean isRetired, boolean counts) {}
+  record WordRow(About about, String name, boolean isRetired, boolean counts, String group) {}
 
   String SELECT =
-      "select about, name, retired_at is not null as is_retired, counts from standing_word "
-          + "order by about, place, name";
+      "select about, name, retired_at is not null as is_retired, counts, group_name as group "
+          + "from standing_word order by about, place, name";
 
   @Select(SELECT)
   List<WordRow> all();
@@ -27,9 +28,6 @@ interface StandingWordMapper {
   @Select(SELECT + " for update")
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   List<WordRow> lock();
-
-  /** How many people have which, or how many tasks are open. */
-  record Holders(About about, String name, long people) {}
 
   @Select(
       """
@@ -46,8 +44,35 @@ interface StandingWordMapper {
       from offered.task
       where done_at is null
       group by kind
+      union all
+      select 'OFFICE', name, count(distinct person_id)
+      from offered.office
+      where office_held(since, until, #{today})
+      group by name
       """)
-  List<Holders> holders();
+  List<StandingWords.Holders> holders(LocalDate today);
+
+  @Select(
+      """
+      select w.group_name as name, count(distinct o.person_id) as people
+      from standing_word w
+      left join offered.office o on o.name = w.name and office_held(o.since, o.until, #{today})
+      where w.about = 'OFFICE' and w.group_name <> ''
+      group by w.group_name
+      order by min(w.place), 1
+      """)
+  List<StandingWords.OfficeGroup> groups(LocalDate today);
+
+  @Update(
+      "update standing_word set group_name = #{group} where about = 'OFFICE' and name = #{name}")
+  int group(@Param("name") String office, @Param("group") String group);
+
+  @Update(
+      """
+      update standing_word set group_name = #{to}
+      where about = 'OFFICE' and group_name = #{from}
+      """)
+  int renameGroup(@Param("from") String from, @Param("to") String to);
 
   @Insert(
       """

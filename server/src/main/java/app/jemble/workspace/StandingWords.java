@@ -7,6 +7,7 @@ import app.jemble.problem.Problem;
 import app.jemble.storage.RenamedWord;
 import app.jemble.workspace.StandingWordMapper.WordRow;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -14,7 +15,7 @@ import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The house's own words for where members and leads stand, and for kinds of tasks. */
+/** The house's own words for where members and leads stand, kinds of tasks, and offices. */
 @Service
 public class StandingWords {
 
@@ -41,7 +42,7 @@ public class StandingWords {
           about,
           rows.stream()
               .filter(row -> row.about() == about)
-              .map(row -> new StandingWord(row.name(), row.isRetired(), row.counts()))
+              .map(row -> new StandingWord(row.name(), row.isRetired(), row.counts(), row.group()))
               .toList());
     }
     return words;
@@ -55,10 +56,17 @@ public class StandingWords {
   /** How many people have a word, or tasks that are to be done. */
   public record Holders(About about, String name, long people) {}
 
-  public List<Holders> holders() {
-    return mapper.holders().stream()
-        .map(row -> new Holders(row.about(), row.name(), row.people()))
-        .toList();
+  /** How many there are of each word; of offices, those who hold one on this day. */
+  public List<Holders> holders(LocalDate today) {
+    return mapper.holders(today);
+  }
+
+  /** A group of offices, and how many people hold one of them. */
+  public record OfficeGroup(String name, long people) {}
+
+  /** The groups in their order, with those who hold one of their offices on this day. */
+  public List<OfficeGroup> groups(LocalDate today) {
+    return mapper.groups(today);
   }
 
   private List<StandingWord> locked(About about) {
@@ -67,7 +75,7 @@ public class StandingWords {
 
   @Transactional
   public void add(About about, String name) {
-    mapper.add(about, sound(about, locked(about), name, null));
+    mapper.add(about, sound(locked(about), name, null));
   }
 
   /** Whoever has it follows, and every filter that asks for it. */
@@ -75,9 +83,9 @@ public class StandingWords {
   public void rename(About about, String name, String to) {
     List<StandingWord> words = locked(about);
     String before = known(words, name);
-    String after = sound(about, words, to, before);
+    String after = sound(words, to, before);
     mapper.rename(about, before, after);
-    followers.forEach(f -> f.follow(new RenamedWord(about.field(), before, after)));
+    followers.forEach(f -> f.follow(RenamedWord.of(about, before, after)));
   }
 
   /**
@@ -115,6 +123,45 @@ public class StandingWords {
     mapper.count(About.STATUS, status, counts);
   }
 
+  /**
+   * Puts an office into a group.
+   *
+   * @param group one that is there, another, or empty for none
+   * @return the group that it is in now
+   */
+  @Transactional
+  public String group(String office, String group) {
+    List<StandingWord> offices = locked(About.OFFICE);
+    known(offices, office);
+    StandingWord.faultOfGroup(tidy(group)).ifPresent(StandingWords::refuse);
+    String kept = StandingWord.groupOf(offices, tidy(group));
+    mapper.group(office, kept);
+    return kept;
+  }
+
+  /** Every office of the group follows, and every filter that asks for it. */
+  @Transactional
+  public void renameGroup(String group, String to) {
+    List<StandingWord> offices = locked(About.OFFICE);
+    if (!StandingWord.groups(offices).contains(group)) {
+      throw Problem.notFound("There is no such group.");
+    }
+    String after = tidy(to);
+    StandingWord.faultOfRenamedGroup(offices, group, after).ifPresent(StandingWords::refuse);
+    mapper.renameGroup(group, after);
+    RenamedWord word =
+        new RenamedWord(About.OFFICE.around(), StandingWord.GROUP_FIELD, group, after);
+    followers.forEach(f -> f.follow(word));
+  }
+
+  private static void refuse(String fault) {
+    throw Problem.wrong("name", fault);
+  }
+
+  private static String tidy(String name) {
+    return name == null ? "" : Words.tidy(name).strip();
+  }
+
   private static String known(List<StandingWord> words, String name) {
     return words.stream()
         .map(StandingWord::name)
@@ -123,13 +170,9 @@ public class StandingWords {
         .orElseThrow(() -> Problem.notFound("There is no such word."));
   }
 
-  private static String sound(About about, List<StandingWord> words, String name, String before) {
-    String tidy = name == null ? "" : Words.tidy(name).strip();
-    StandingWord.faultOfName(about, words, tidy, before)
-        .ifPresent(
-            fault -> {
-              throw Problem.wrong("name", fault);
-            });
+  private static String sound(List<StandingWord> words, String name, String before) {
+    String tidy = tidy(name);
+    StandingWord.faultOfName(words, tidy, before).ifPresent(StandingWords::refuse);
     return tidy;
   }
 }

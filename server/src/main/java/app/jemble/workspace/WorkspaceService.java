@@ -158,27 +158,30 @@ public class WorkspaceService {
         .choosing(About.STATUS.field(), StandingWord.names(words.get(About.STATUS)))
         .choosing(About.STAGE.field(), StandingWord.names(words.get(About.STAGE)))
         .choosingAround(Related.TASK, About.TASK.field(), StandingWord.names(words.get(About.TASK)))
+        .choosingAround(
+            Related.OFFICE, About.OFFICE.field(), StandingWord.names(words.get(About.OFFICE)))
+        .choosingAround(
+            Related.OFFICE, StandingWord.GROUP_FIELD, StandingWord.groups(words.get(About.OFFICE)))
         .plus(mapper.attributes().stream().map(WorkspaceService::field).toList());
   }
 
-  /** Choices of a field that are given to nobody any more. */
-  public List<String> retired(String field) {
-    if (field.equals("plan")) {
+  /**
+   * Choices of a field that are given to nobody any more.
+   *
+   * @param around whose field it is; null for people
+   */
+  public List<String> retired(Related around, String field) {
+    if (around == null && field.equals("plan")) {
       return mapper.retiredPlans();
     }
-    return About.of(field)
+    return About.of(around, field)
         .map(about -> StandingWord.retired(standing.all().get(about)))
         .orElse(List.of());
   }
 
-  /** The same of records around people; of people for null. */
-  public List<String> retired(Related around, String field) {
-    if (around == null) {
-      return retired(field);
-    }
-    return around == Related.TASK && field.equals(About.TASK.field())
-        ? StandingWord.retired(standing.all().get(About.TASK))
-        : List.of();
+  /** Words that are still given, in their order. */
+  public List<String> given(About about) {
+    return StandingWord.given(standing.all().get(about));
   }
 
   /** What a task is of that is made by itself. */

@@ -1,54 +1,65 @@
 package app.jemble.core.house;
 
-import app.jemble.core.record.FieldCatalogue;
+import app.jemble.core.record.Related;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 
 /**
- * A word of the house for where somebody stands, or for what is to be done with them.
+ * A word of the house for where somebody stands, for what is to be done with them, or for an office
+ * that they hold.
  *
  * @param isRetired it is given to nobody any more; whoever has it keeps it, and is found by it
  * @param counts whether whoever has it is a current member; of statuses alone
+ * @param group what offices are written to together by, such as officers; of offices alone, empty
+ *     for none
  */
-public record StandingWord(String name, boolean isRetired, boolean counts) {
+public record StandingWord(String name, boolean isRetired, boolean counts, String group) {
+
+  /** The field of an office by which its group is asked for. */
+  public static final String GROUP_FIELD = "group";
 
   private static final int LONGEST = 60;
-
-  /** Kinds of people: a filter asks for these by the name by which it asks for kinds of tasks. */
-  private static final Set<String> OF_PEOPLE =
-      Set.copyOf(FieldCatalogue.standard().find("kind").orElseThrow().choices());
 
   /** What such words are about; the name of the field that holds them. */
   public enum About {
     /** of members; the first that is given is what a new member has */
-    STATUS("status", true, true),
+    STATUS("status", null, true),
     /** of leads, on the way to a contract */
-    STAGE("stage", false, true),
+    STAGE("stage", null, false),
     /** of tasks; the first that is given is what a task is of by itself */
-    TASK("kind", true, false);
+    TASK("kind", Related.TASK, true),
+    /** of offices, which people hold */
+    OFFICE("name", Related.OFFICE, false);
 
     private final String field;
+    private final Related around;
     private final boolean isNeeded;
-    private final boolean isOfPeople;
 
-    About(String field, boolean isNeeded, boolean isOfPeople) {
+    About(String field, Related around, boolean isNeeded) {
       this.field = field;
+      this.around = around;
       this.isNeeded = isNeeded;
-      this.isOfPeople = isOfPeople;
     }
 
     public String field() {
       return field;
     }
 
-    /** What a field of people holds; empty when its words are not the house's own. */
-    public static Optional<About> of(String field) {
+    /** The records around people that have the field; null when people have it. */
+    public Related around() {
+      return around;
+    }
+
+    /**
+     * What a field holds; empty when its words are not the house's own.
+     *
+     * @param around whose field it is; null for people
+     */
+    public static Optional<About> of(Related around, String field) {
       return Arrays.stream(values())
-          .filter(about -> about.isOfPeople && about.field.equals(field))
+          .filter(about -> about.around == around && about.field.equals(field))
           .findFirst();
     }
   }
@@ -61,9 +72,14 @@ public record StandingWord(String name, boolean isRetired, boolean counts) {
         .toList();
   }
 
+  /** Those that are still given, in their order. */
+  public static List<String> given(List<StandingWord> words) {
+    return words.stream().filter(word -> !word.isRetired).map(StandingWord::name).toList();
+  }
+
   /** The first that is given. */
   public static String usual(List<StandingWord> words) {
-    return words.stream().filter(word -> !word.isRetired).findFirst().orElseThrow().name;
+    return given(words).get(0);
   }
 
   /** Those that are given to nobody any more. */
@@ -71,18 +87,46 @@ public record StandingWord(String name, boolean isRetired, boolean counts) {
     return words.stream().filter(StandingWord::isRetired).map(StandingWord::name).toList();
   }
 
+  /** The groups that there are, in the order of the first office of each. */
+  public static List<String> groups(List<StandingWord> words) {
+    return words.stream().map(StandingWord::group).filter(g -> !g.isEmpty()).distinct().toList();
+  }
+
+  /**
+   * A group as it is kept: one that is there already, however it is typed.
+   *
+   * @param typed empty for none
+   */
+  public static String groupOf(List<StandingWord> words, String typed) {
+    return groups(words).stream().filter(typed::equalsIgnoreCase).findFirst().orElse(typed);
+  }
+
+  /** What is wrong with the group that an office is put into; empty for nothing. */
+  public static Optional<String> faultOfGroup(String name) {
+    return name.length() > LONGEST || name.contains(",")
+        ? Optional.of("A group of up to 60 characters, without a comma.")
+        : Optional.empty();
+  }
+
+  /** What is wrong with another name for a group; empty for nothing. */
+  public static Optional<String> faultOfRenamedGroup(
+      List<StandingWord> words, String before, String name) {
+    if (name.isEmpty()) {
+      return Optional.of("Say what the group is called.");
+    }
+    boolean isTaken =
+        groups(words).stream().anyMatch(g -> g.equalsIgnoreCase(name) && !g.equals(before));
+    return isTaken ? Optional.of("“" + name + "” is there already.") : faultOfGroup(name);
+  }
+
   /**
    * What is wrong with a name; empty for nothing.
    *
    * @param before as it is called, when it is renamed; else null
    */
-  public static Optional<String> faultOfName(
-      About about, List<StandingWord> words, String name, String before) {
+  public static Optional<String> faultOfName(List<StandingWord> words, String name, String before) {
     if (name.isBlank() || name.length() > LONGEST || name.contains(",")) {
       return Optional.of("A name of up to 60 characters, without a comma.");
-    }
-    if (about == About.TASK && OF_PEOPLE.contains(name.toLowerCase(Locale.ROOT))) {
-      return Optional.of("“" + name + "” is a kind of person.");
     }
     return words.stream().anyMatch(w -> w.name.equalsIgnoreCase(name) && !w.name.equals(before))
         ? Optional.of("“" + name + "” is there already.")

@@ -127,7 +127,9 @@ final class StandardFields {
 
   private static final List<Field> OFFICE =
       List.of(
-          field("name", "Name", TEXT, SHOWN),
+          choice("name", "Name", SHOWN),
+          choice("group", "Group", SHOWN),
+          field("held", "Held today", FLAG, SHOWN),
           field("body", "Body", TEXT, SHOWN),
           field("since", "Since", DAY, SHOWN),
           field("until", "Until", DAY, SHOWN));

@@ -48,7 +48,7 @@ public final class RandomFilters {
 
   private Filter related() {
     Related kind = any(List.of(Related.values()));
-    Filter.Group where = group(FieldCatalogue.of(kind), 1, false);
+    Filter.Group where = group(people.around(kind), 1, false);
     return random.nextInt(3) == 0
         ? new Filter.HasNo(kind, where)
         : new Filter.Has(kind, 1 + random.nextInt(2), where);

@@ -128,8 +128,16 @@ public class TypedFilterTest {
     {"members wibble wobble plan sail", "members whose plan is any of Sail", "wibble wobble"},
     {"name “and or”", "people whose name contains “and or”"},
     {
-      "members who have an office (name is “Treasurer” and until is empty)",
-      "members who have an office (name is “Treasurer” and until is empty)"
+      "members who have an office (name is any of Treasurer and until is empty)",
+      "members who have an office (name is any of Treasurer and until is empty)"
+    },
+    {
+      "office name is harbour steward until empty",
+      "people who have an office (name is any of “Harbour steward” and until is empty)"
+    },
+    {
+      "office group officers held today",
+      "people who have an office (group is any of Officers and held today is yes)"
     },
   };
 

@@ -19,7 +19,7 @@ public class StandardFieldsTest {
     List<Object[]> all = new ArrayList<>();
     all.add(new Object[] {"people", YardFields.standard()});
     for (Related kind : Related.values()) {
-      all.add(new Object[] {kind.many(), FieldCatalogue.of(kind)});
+      all.add(new Object[] {kind.many(), YardFields.standard().around(kind)});
     }
     return all.toArray(Object[][]::new);
   }

@@ -4,9 +4,12 @@ import app.jemble.access.Needs;
 import app.jemble.core.access.Right;
 import app.jemble.core.house.StandingWord;
 import app.jemble.core.house.StandingWord.About;
+import app.jemble.filter.AskedNow;
 import app.jemble.history.HouseHistory;
 import app.jemble.history.Noted;
 import app.jemble.workspace.StandingWords;
+import java.time.LocalDate;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -19,7 +22,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /**
- * Statuses of members and stages of leads: everybody sees them, whoever has the right changes them.
+ * Statuses, stages, kinds of tasks and offices: everybody sees them, whoever has the right changes
+ * them.
  */
 @RestController
 @RequestMapping("/api/house/standing")
@@ -30,12 +34,17 @@ class StandingWordController {
    *
    * @param retired whether it is given to nobody any more
    * @param counts whether whoever has it is a current member; of statuses alone
+   * @param group of an office: what it is written to together with others by; empty for none
    * @param people how many have it; of kinds of tasks, how many are open
    */
-  record HouseStanding(String name, boolean retired, boolean counts, long people) {}
+  record HouseStanding(String name, boolean retired, boolean counts, String group, long people) {}
 
   record StandingTable(
-      List<HouseStanding> statuses, List<HouseStanding> stages, List<HouseStanding> tasks) {}
+      List<HouseStanding> statuses,
+      List<HouseStanding> stages,
+      List<HouseStanding> tasks,
+      List<HouseStanding> offices,
+      List<StandingWords.OfficeGroup> groups) {}
 
   record StandingDraft(String name) {}
 
@@ -47,26 +56,38 @@ class StandingWordController {
 
   record StandingRetired(String name, boolean retired) {}
 
+  /** An office, and the group that it is in; empty for none. */
+  record StandingGroup(String name, String group) {}
+
   private final StandingWords words;
+  private final AskedNow asked;
   private final HouseHistory history;
 
-  StandingWordController(StandingWords words, HouseHistory history) {
+  StandingWordController(StandingWords words, AskedNow asked, HouseHistory history) {
     this.words = words;
+    this.asked = asked;
     this.history = history;
   }
 
   @Needs(Right.SEE)
   @GetMapping
   StandingTable table() {
+    LocalDate today = asked.byMe().today();
     Map<String, Long> people =
-        words.holders().stream()
+        words.holders(today).stream()
             .collect(Collectors.toMap(h -> h.about() + " " + h.name(), h -> h.people()));
+    Map<About, List<HouseStanding>> told = new EnumMap<>(About.class);
+    words
+        .all()
+        .forEach(
+            (about, those) ->
+                told.put(about, those.stream().map(word -> told(about, word, people)).toList()));
     return new StandingTable(
-        told(About.STATUS, people), told(About.STAGE, people), told(About.TASK, people));
-  }
-
-  private List<HouseStanding> told(About about, Map<String, Long> people) {
-    return words.all().get(about).stream().map(word -> told(about, word, people)).toList();
+        told.get(About.STATUS),
+        told.get(About.STAGE),
+        told.get(About.TASK),
+        told.get(About.OFFICE),
+        words.groups(today));
   }
 
   private static HouseStanding told(About about, StandingWord word, Map<String, Long> people) {
@@ -74,11 +95,12 @@ class StandingWordController {
         word.name(),
         word.isRetired(),
         word.counts(),
+        word.group(),
         people.getOrDefault(about + " " + word.name(), 0L));
   }
 
   @Needs(Right.SETTINGS)
-  @Noted("Added a status, a stage or a kind of task")
+  @Noted("Added a status, a stage, a kind of task or an office")
   @PostMapping("/{about}")
   StandingTable add(@PathVariable("about") About about, @RequestBody StandingDraft draft) {
     words.add(about, draft.name());
@@ -87,7 +109,7 @@ class StandingWordController {
   }
 
   @Needs(Right.SETTINGS)
-  @Noted("Renamed a status, a stage or a kind of task")
+  @Noted("Renamed a status, a stage, a kind of task or an office")
   @PutMapping("/{about}/name")
   StandingTable rename(@PathVariable("about") About about, @RequestBody NewStandingName wanted) {
     words.rename(about, wanted.name(), wanted.to());
@@ -96,7 +118,7 @@ class StandingWordController {
   }
 
   @Needs(Right.SETTINGS)
-  @Noted("Put statuses, stages or kinds of tasks in order")
+  @Noted("Put statuses, stages, kinds of tasks or offices in order")
   @PutMapping("/{about}")
   StandingTable order(@PathVariable("about") About about, @RequestBody StandingOrder order) {
     words.order(about, order.names());
@@ -105,11 +127,28 @@ class StandingWordController {
   }
 
   @Needs(Right.SETTINGS)
-  @Noted("Gave up a status, a stage or a kind of task, or took it up again")
+  @Noted("Gave up a status, a stage, a kind of task or an office, or took it up again")
   @PutMapping("/{about}/retired")
   StandingTable retire(@PathVariable("about") About about, @RequestBody StandingRetired wanted) {
     words.retire(about, wanted.name(), wanted.retired());
     history.tell(wanted.name(), "", wanted.retired() ? "given up" : "taken up again");
+    return table();
+  }
+
+  @Needs(Right.SETTINGS)
+  @Noted("Put an office into a group")
+  @PutMapping("/OFFICE/group")
+  StandingTable group(@RequestBody StandingGroup wanted) {
+    history.tell(wanted.name(), "", words.group(wanted.name(), wanted.group()));
+    return table();
+  }
+
+  @Needs(Right.SETTINGS)
+  @Noted("Renamed a group of offices")
+  @PutMapping("/OFFICE/group/name")
+  StandingTable renameGroup(@RequestBody NewStandingName wanted) {
+    words.renameGroup(wanted.name(), wanted.to());
+    history.tell("", wanted.name(), wanted.to());
     return table();
   }
 
