@@ -9,11 +9,13 @@
     isMe: boolean;
     onchange: () => void;
     onlink: () => void;
+    onsignout: () => void;
     onleave: () => void;
     onletin: () => void;
   }
 
-  let { colleague, mayChange, isMe, onchange, onlink, onleave, onletin }: Props = $props();
+  let { colleague, mayChange, isMe, onchange, onlink, onsignout, onleave, onletin }: Props =
+    $props();
   const standing = $derived(
     colleague.off ? 'switched off' : colleague.invited ? 'invited, has no password yet' : ''
   );
@@ -38,12 +40,17 @@
   </p>
   <p class="w-32">{colleague.role}</p>
   {#if mayChange}
-    <div class="flex flex-wrap gap-x-4 gap-y-1 lg:w-80 lg:justify-end">
+    <div class="flex flex-wrap gap-x-4 gap-y-1 lg:max-w-[27rem] lg:justify-end">
       <HouseButton weight="quiet" class="min-h-[26px]" onclick={onchange}>Change</HouseButton>
       {#if !colleague.off && !isMe}
         <HouseButton weight="quiet" class="min-h-[26px]" onclick={onlink}
           >{colleague.invited ? 'Invite again' : 'New password'}</HouseButton
         >
+        {#if !colleague.invited}
+          <HouseButton weight="quiet" class="min-h-[26px]" onclick={onsignout}
+            >Sign out everywhere</HouseButton
+          >
+        {/if}
       {/if}
       {#if !isMe}
         <HouseButton weight="quiet" class="min-h-[26px]" onclick={colleague.off ? onletin : onleave}

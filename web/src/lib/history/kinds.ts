@@ -5,6 +5,7 @@ export type HistoryKind = HistoryEntry['kind'];
 /** What can be looked for, in the order in which it is chosen from. */
 export const kinds: { value: HistoryKind; name: string }[] = [
   { value: 'SIGN_IN', name: 'Signing in' },
+  { value: 'REFUSED', name: 'Refused' },
   { value: 'COLLEAGUES', name: 'Colleagues' },
   { value: 'SETTINGS', name: 'Settings' },
   { value: 'EXPORT', name: 'Taken out of the house' },

@@ -44,6 +44,12 @@
       made = { name, link };
     }, '');
 
+  const signOut = ({ id, name }: ColleagueName) =>
+    act(
+      () => answer(api.DELETE('/api/colleagues/{id}/sessions', { params: { path: { id } } })),
+      `${name} is signed out everywhere, and may sign in again.`
+    );
+
   const letIn = ({ id, name }: ColleagueName) =>
     act(
       () => answer(api.DELETE('/api/colleagues/{id}/off', { params: { path: { id } } })),
@@ -71,6 +77,7 @@
       isMe={colleague.id === session.colleague?.id}
       onchange={() => (changing = colleague)}
       onlink={() => newLink(colleague)}
+      onsignout={() => signOut(colleague)}
       onleave={() => (leaving = colleague)}
       onletin={() => letIn(colleague)}
     />

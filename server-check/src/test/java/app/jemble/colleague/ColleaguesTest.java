@@ -184,6 +184,19 @@ public class ColleaguesTest extends ServerTest {
     signedIn("finn", "blue stair 8888");
   }
 
+  /** ASVS 5, 7.4.5. */
+  @Test
+  public void anAdministratorSignsAColleagueOutEverywhere() {
+    Api orla = signedIn("orla");
+    Api orlasOther = signedIn("orla");
+    String sessions = "/api/colleagues/" + listed("orla").get("id").asLong() + "/sessions";
+    assertThat(orla.delete(sessions).status()).isEqualTo(403);
+    assertThat(administrator.delete(sessions).status()).isEqualTo(204);
+    assertThat(orla.get("/api/desk").status()).isEqualTo(401);
+    assertThat(orlasOther.get("/api/desk").status()).isEqualTo(401);
+    assertThat(signedIn("orla").get("/api/desk").status()).isEqualTo(200);
+  }
+
   @Test
   public void theLastAdministratorStays() {
     long wilma = listed("wilma").get("id").asLong();

@@ -145,6 +145,25 @@ public class HistoryTest extends ServerTest {
     assertThat(history("?kind=COLLEAGUES")).hasSize(had);
   }
 
+  /** ASVS 5, 16.3.2. */
+  @Test
+  public void whatSomebodyMayNotIsNotedOnceAMinute() {
+    Api reed = signedIn("reed");
+    for (int times = 0; times < 3; times++) {
+      assertThat(reed.put("/api/colleagues/" + idOf("orla") + "/off", Map.of()).status())
+          .isEqualTo(403);
+    }
+    assertThat(reed.get("/api/history").status()).isEqualTo(403);
+    JsonNode refused = history("?kind=REFUSED&by=" + idOf("reed"));
+    assertThat(refused.valueStream().map(line -> line.get("about").asString()))
+        .containsExactly("GET /api/history", "PUT /api/colleagues/{id}/off");
+    assertThat(refused.get(0).get("after").asString()).contains("Wilma");
+    assertThat(refused.get(0).get("address").asString()).isEqualTo("127.0.0.1");
+    clock.advance(Duration.ofMinutes(2));
+    assertThat(reed.get("/api/history").status()).isEqualTo(403);
+    assertThat(history("?kind=REFUSED&by=" + idOf("reed"))).hasSize(3);
+  }
+
   @Test
   public void whatIsTakenOutOfTheHouseStandsThere() {
     assertThat(wilma.get("/api/do-not-write/export").status()).isEqualTo(200);

@@ -239,6 +239,12 @@ public class AccountService implements WhoAsks {
     sessions.endOthers(colleague.login(), "");
   }
 
+  /** Signs a colleague out wherever they are; they may sign in again. */
+  @Transactional
+  public void signOut(long id) {
+    sessions.endOthers(colleague(id).login(), "");
+  }
+
   @Transactional
   public void switchOn(long id) {
     colleague(id);

@@ -88,6 +88,16 @@ class ColleaguesController {
     factors.takeOffAnothers(colleague);
   }
 
+  /** For a browser that was lost: they are signed out everywhere, and may sign in again. */
+  @Needs(Right.COLLEAGUES)
+  @Noted(value = "Signed a colleague out", kind = EventKind.COLLEAGUES)
+  @DeleteMapping("/{id}/sessions")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void signOut(@PathVariable long id) {
+    history.tell(accounts.colleague(id).name(), "", "");
+    accounts.signOut(id);
+  }
+
   /** What they would leave behind. */
   @Needs(Right.COLLEAGUES)
   @GetMapping("/{id}/belongings")

@@ -4,6 +4,8 @@ package app.jemble.history;
 public enum EventKind {
   /** signing in, failing to, and signing out */
   SIGN_IN,
+  /** what a colleague asked for and may not */
+  REFUSED,
   /** colleagues, their roles, passwords and second factors */
   COLLEAGUES,
   /** how the house works */

@@ -3,6 +3,7 @@ package app.jemble.history;
 import app.jemble.core.record.Words;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import org.springframework.stereotype.Service;
@@ -15,6 +16,8 @@ import org.springframework.web.context.request.ServletRequestAttributes;
 public class HouseHistory {
 
   private static final String DETAIL = HouseHistory.class.getName() + ".detail";
+
+  private static final Duration ONE_OF_A_KIND = Duration.ofMinutes(1);
 
   /** What a typed login, or anything else that somebody gave, takes at most. */
   private static final int LONGEST = 500;
@@ -50,6 +53,17 @@ public class HouseHistory {
   /** A colleague did something. */
   public void note(EventKind kind, long account, String words) {
     write(new Event(account, "", kind, words, "", "", ""));
+  }
+
+  /**
+   * A colleague may not do what they asked for. The same within a minute is noted once, however
+   * often a program asks.
+   */
+  void noteRefusal(long account, String operation, String sentence) {
+    Event event =
+        new Event(account, "", EventKind.REFUSED, "Was refused", operation, "", tidy(sentence));
+    Instant now = clock.instant();
+    mapper.noteOnce(now, event, address(), now.minus(ONE_OF_A_KIND));
   }
 
   /** The house itself did something. */

@@ -39,6 +39,7 @@ class HistoryController {
   /** What can be looked for; PEOPLE are changes of people, which have their own history too. */
   enum HistoryKind {
     SIGN_IN,
+    REFUSED,
     COLLEAGUES,
     SETTINGS,
     EXPORT,

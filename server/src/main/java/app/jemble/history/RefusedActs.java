@@ -1,0 +1,51 @@
+package app.jemble.history;
+
+import app.jemble.access.WhoAsks;
+import app.jemble.problem.Problem;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.DispatcherServlet;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.HandlerMapping;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Notes what a colleague asked for and may not. It stands before the gate that refuses. */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class RefusedActs implements HandlerInterceptor, WebMvcConfigurer {
+
+  private final HouseHistory history;
+  private final WhoAsks who;
+
+  RefusedActs(HouseHistory history, WhoAsks who) {
+    this.history = history;
+    this.who = who;
+  }
+
+  @Override
+  public void addInterceptors(InterceptorRegistry interceptors) {
+    interceptors.addInterceptor(this).addPathPatterns("/api/**");
+  }
+
+  @Override
+  public void afterCompletion(
+      HttpServletRequest request, HttpServletResponse response, Object handler, Exception failed) {
+    if (request.getUserPrincipal() != null
+        && request.getAttribute(DispatcherServlet.EXCEPTION_ATTRIBUTE) instanceof Problem problem
+        && problem.status() == HttpStatus.FORBIDDEN) {
+      history.noteRefusal(who.asker().id(), operation(request), problem.getMessage());
+    }
+  }
+
+  /** As the description of the API has it: numbers in an address are not for everybody. */
+  private static String operation(HttpServletRequest request) {
+    return request.getMethod()
+        + " "
+        + request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE);
+  }
+}
