@@ -26,6 +26,7 @@
             letterheadId: null,
             letterhead: null,
             promotional: false,
+            beside: null,
             personId: null
           }
         })

@@ -6,7 +6,7 @@
   import { session } from '$lib/session/session.svelte';
   import Overtaken from '$lib/message/Overtaken.svelte';
   import PreviewPane from '$lib/message/PreviewPane.svelte';
-  import { createPreview } from '$lib/message/preview.svelte';
+  import { createPreview } from '$lib/letter/preview.svelte';
   import LateEditor from '$lib/editor/LateEditor.svelte';
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import { notices } from '$lib/ui/notices.svelte';
@@ -42,6 +42,7 @@
     letterheadId: null,
     letterhead: $state.snapshot(draft),
     promotional: true,
+    beside: null,
     personId
   }));
 

@@ -21,8 +21,9 @@ export const steps: Record<SetUpStep, { name: string; words: string; path: strin
     path: '/settings/mail'
   },
   WORDS: {
-    name: 'Topics and plans',
-    words: 'What people can leave, and what members can have.',
+    name: 'Words of the house',
+    words:
+      'Topics that people can leave, plans and offices they can have, what you call where each stands.',
     path: '/settings/topics'
   },
   LETTERHEAD: {

@@ -10,7 +10,7 @@
   import { beginning, draftOf } from './beginning';
   import Overtaken from '$lib/message/Overtaken.svelte';
   import PreviewPane from '$lib/message/PreviewPane.svelte';
-  import { createPreview } from '$lib/message/preview.svelte';
+  import { createPreview } from '$lib/letter/preview.svelte';
   import TemplateHead from './TemplateHead.svelte';
   import TemplatePast from './TemplatePast.svelte';
   import LateEditor from '$lib/editor/LateEditor.svelte';
@@ -49,6 +49,7 @@
     letterheadId: draft.letterheadId,
     letterhead: null,
     promotional: draft.promotional,
+    beside: null,
     personId
   }));
   const overtaken = $derived(wrong?.status === 409);

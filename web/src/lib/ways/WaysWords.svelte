@@ -4,6 +4,7 @@
   import LateEditor from '$lib/editor/LateEditor.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { proposed, waysOf, type Channel } from './ways';
+  import ReadByPhone from './ReadByPhone.svelte';
   import WaysChoice from './WaysChoice.svelte';
 
   interface Props {
@@ -82,4 +83,7 @@
       </div>
     {/each}
   </div>
+{/if}
+{#if now.ways.includes('TEXT') || now.ways.includes('APP')}
+  <ReadByPhone ways={now} />
 {/if}

@@ -123,6 +123,25 @@ public class WaysTest extends BrowserTest {
     assertThat(page.locator("[data-proof-text]")).containsText("Dear Ann, it opens: see");
     assertThat(page.getByText("text 157 left")).isVisible();
     assertAccessible("a mailing to the app");
+    whatARuleSaysIsReadInItsDialog();
+  }
+
+  private void whatARuleSaysIsReadInItsDialog() {
+    button("Add a rule").click();
+    Locator dialog = page.getByRole(AriaRole.DIALOG);
+    dialog.getByText("+ text message").click();
+    dialog
+        .getByRole(AriaRole.TEXTBOX, new Locator.GetByRoleOptions().setName("Text message"))
+        .click();
+    page.keyboard().type("Are you coming, ");
+    page.keyboard().press("{");
+    page.keyboard().type("first name");
+    page.keyboard().press("Enter");
+    Locator read = dialog.locator("[data-read-by-phone]");
+    assertThat(read).containsText("would read it by text");
+    assertThat(read).containsText(Pattern.compile("Are you coming, [A-Z]"));
+    dialog.getByText("Not now").click();
+    assertThat(read).hasCount(0);
   }
 
   @Test(dependsOnMethods = "aWayIsAddedInOneActWithAllThatTheMailSays")

@@ -95,6 +95,35 @@ public class LetterheadTest extends ServerTest {
         .contains("Did you mean first_name?");
   }
 
+  /** What a step, a day or a rule says beside its mail, before any of it is saved. */
+  @Test
+  public void whatIsSaidByTextAndInTheAppIsSeenBeforeItIsSaved() {
+    long una = addPerson("Una", "Seen", "una@seen.example");
+    Map<String, Object> beside = new HashMap<>();
+    beside.put("ways", List.of("APP", "TEXT", "EMAIL"));
+    beside.put("text", Map.of("words", "Hello {{first_name}}", "likeness", "NOWHERE"));
+    beside.put(
+        "notice",
+        Map.of("title", "For {{first_name}}", "words", "It is time", "link", "https://q.example"));
+    Map<String, Object> question = new HashMap<>();
+    question.put("subject", "");
+    question.put("body", "<p>Hello</p>");
+    question.put("promotional", false);
+    question.put("personId", una);
+    assertThat(api.post("/api/preview", question).json().get("notice").isNull()).isTrue();
+    question.put("beside", beside);
+    JsonNode seen = api.post("/api/preview", question).json();
+    assertThat(seen.get("phone").asString()).isEqualTo("Hello Una");
+    assertThat(seen.get("notice").get("title").asString()).isEqualTo("For Una");
+    assertThat(seen.get("notice").get("words").asString()).isEqualTo("It is time");
+    assertThat(seen.get("notice").get("link").asString()).isEqualTo("https://q.example");
+    beside.put("text", Map.of("words", "Hello {{frist_name}}", "likeness", "NOWHERE"));
+    assertThat(api.post("/api/preview", question).json().get("errors").get(0).asString())
+        .contains("Did you mean first_name?");
+    beside.put("ways", List.of());
+    assertThat(api.post("/api/preview", question).status()).isEqualTo(422);
+  }
+
   @Test
   public void aSignatureHoldsTheSendersOwnValuesAndNobodyElses() {
     Map<String, Object> self = new HashMap<>();

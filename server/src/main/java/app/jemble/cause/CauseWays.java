@@ -75,14 +75,16 @@ public class CauseWays {
     }
   }
 
-  private static Ways sound(List<Channel> ways) {
+  /** Ways as they can be; a problem where they cannot. */
+  public static Ways sound(List<Channel> ways) {
     if (ways.isEmpty() || ways.contains(null) || EnumSet.copyOf(ways).size() < ways.size()) {
       throw Problem.wrong("ways", "Choose one way or more, each once.");
     }
     return new Ways(ways);
   }
 
-  private static TextWording sound(TextWording text) {
+  /** A text as it can be kept; a problem where it cannot. */
+  public static TextWording sound(TextWording text) {
     String words = sound(text.words());
     if (words.length() > LONGEST_TEXT) {
       throw Problem.wrong("text.words", "A text message has at most 5,000 characters.");
@@ -90,8 +92,11 @@ public class CauseWays {
     return new TextWording(words, text.likeness() == null ? Likeness.NOWHERE : text.likeness());
   }
 
-  /** With their merge fields texts may be longer than they are once these are filled. */
-  private static NoticeWording sound(NoticeWording notice) {
+  /**
+   * A notice as it can be kept; a problem where it cannot. With their merge fields texts may be
+   * longer than they are once these are filled.
+   */
+  public static NoticeWording sound(NoticeWording notice) {
     NoticeWording sound =
         new NoticeWording(sound(notice.title()), sound(notice.words()), sound(notice.link()));
     if (sound.title().length() > LONGEST_TITLE) {

@@ -5,6 +5,8 @@ import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.audience.Audience;
 import app.jemble.audience.AudienceService;
+import app.jemble.cause.CauseWays;
+import app.jemble.cause.WaysBody;
 import app.jemble.core.access.Right;
 import app.jemble.core.message.LetterText.Style;
 import app.jemble.core.message.Letterhead;
@@ -12,9 +14,17 @@ import app.jemble.core.message.MailWording;
 import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageComposer;
 import app.jemble.core.message.MessageComposer.Composed;
+import app.jemble.core.message.NoticeLetter;
+import app.jemble.core.message.NoticeWording;
+import app.jemble.core.message.OutgoingNotice;
+import app.jemble.core.message.PaperWording;
 import app.jemble.core.message.Pictures;
 import app.jemble.core.message.SafeHtml;
+import app.jemble.core.message.TextLetter;
+import app.jemble.core.message.TextWording;
 import app.jemble.core.message.ThreadPlace;
+import app.jemble.core.reach.Address;
+import app.jemble.core.reach.Channel;
 import app.jemble.core.record.PersonId;
 import app.jemble.letterhead.LetterheadService;
 import app.jemble.letterhead.LetterheadService.LetterheadDraft;
@@ -44,6 +54,7 @@ class PreviewController {
    *
    * @param letterheadId the letterhead it is written on, or null for none
    * @param letterhead a letterhead that is not saved yet, instead; or null
+   * @param beside what is said by text and to the app beside it; null for nothing
    * @param personId as whom; null for somebody
    */
   record PreviewQuestion(
@@ -52,11 +63,14 @@ class PreviewController {
       @Schema(nullable = true) Long letterheadId,
       @Schema(nullable = true) LetterheadDraft letterhead,
       boolean promotional,
+      @Schema(nullable = true) WaysBody beside,
       @Schema(nullable = true) PersonId personId) {}
 
   /**
    * A message as it would be.
    *
+   * @param phone what they would read as a text message; empty for none
+   * @param notice what the app would show; null for nothing
    * @param errors what is wrong with the texts; then the rest shows what can be shown
    */
   record Preview(
@@ -65,8 +79,12 @@ class PreviewController {
       String subject,
       String html,
       String text,
+      String phone,
+      @Schema(nullable = true) PreviewNotice notice,
       List<String> errors,
       Map<String, String> samples) {}
+
+  record PreviewNotice(String title, String words, String link) {}
 
   private final AudienceService audience;
   private final LetterheadService letterheads;
@@ -103,7 +121,7 @@ class PreviewController {
         question.letterhead() == null
             ? letterheads.of(question.letterheadId())
             : Optional.of(letterheads.drafted(question.letterhead()));
-    Letter letter = letter(imagined(question), question.promotional(), head);
+    Letter letter = letter(question, head);
     PersonId person = question.personId() == null ? people.somebody() : question.personId();
     AudienceService.Reader reader =
         person == null ? null : audience.one(Audience.NOBODY, letter::values, person, 0);
@@ -127,8 +145,41 @@ class PreviewController {
         composed.message().subject(),
         composed.message().html(),
         composed.message().text(),
+        letter.text(reader.person().id(), phone(reader, language)).message().text(),
+        letter.ways().has(Channel.APP) ? notice(letter, reader, language) : null,
         letter.errors(),
         samples.of(reader.values(), language));
+  }
+
+  /** It is shown as it would be, whether or not they have a phone, or the app. */
+  private static TextLetter.Own phone(AudienceService.Reader reader, Locale language) {
+    return new TextLetter.Own(new Address.Phone(""), reader.values(), language, "");
+  }
+
+  private static PreviewNotice notice(
+      Letter letter, AudienceService.Reader reader, Locale language) {
+    PersonId person = reader.person().id();
+    OutgoingNotice notice =
+        letter
+            .notice(
+                person,
+                new NoticeLetter.Own(
+                    Address.Device.of(person.value()), reader.values(), language, ""))
+            .message();
+    return new PreviewNotice(notice.title(), notice.words(), notice.link());
+  }
+
+  private static Letter.BesideMail beside(PreviewQuestion question) {
+    WaysBody beside = question.beside();
+    return beside == null || beside.ways() == null
+        ? Letter.BesideMail.NOTHING
+        : new Letter.BesideMail(
+            CauseWays.sound(beside.ways()),
+            beside.text() == null ? TextWording.EMPTY : CauseWays.sound(beside.text()),
+            "",
+            beside.notice() == null ? NoticeWording.EMPTY : CauseWays.sound(beside.notice()),
+            PaperWording.EMPTY,
+            Optional.empty());
   }
 
   private static MailWording imagined(PreviewQuestion question) {
@@ -140,18 +191,18 @@ class PreviewController {
         .uncounted();
   }
 
-  private Letter letter(MailWording wording, boolean promotional, Optional<Letterhead> head) {
+  private Letter letter(PreviewQuestion question, Optional<Letterhead> head) {
     Account me = accounts.current();
     Workspace house = workspace.current();
     return new Letter(
         new Letter.Ingredients(
-            wording,
-            Letter.BesideMail.NOTHING,
+            imagined(question),
+            beside(question),
             me,
             null,
             house,
             workspace.fields(),
-            new Style(head, me.signature(), house.locale(), false, promotional),
+            new Style(head, me.signature(), house.locale(), false, question.promotional()),
             List.of(),
             List.of(),
             // What is shown here finds its pictures where they are.
