@@ -28,6 +28,7 @@ export type TopicsAndPlans = Schemas['TopicsAndPlans'];
 export type House = Schemas['House'];
 export type ErasureCertificate = Schemas['Certificate'];
 export type RetentionStanding = Schemas['RetentionStanding'];
+export type Holding = Schemas['Holding'];
 export type ValueShare = Schemas['ValueShare'];
 export type StandingTable = Schemas['StandingTable'];
 export type HouseRole = Schemas['HouseRole'];

@@ -22,7 +22,7 @@
 {#if mayChange}
   <input
     type="text"
-    class="min-h-6 w-32 rounded-md border-line bg-card px-2 py-0.5 text-[0.9rem] placeholder:text-soft"
+    class="min-h-6 w-40 rounded-md border-line bg-card px-2 py-0.5 text-[0.9rem] placeholder:text-soft"
     aria-label={`Group of ${office}`}
     placeholder="no group"
     maxlength={60}

@@ -77,7 +77,9 @@
             onretire={(retired) => retire(plan.name, retired)}
           />
         {/if}
-        {#if mayChange && at > 0}
+        {#if mayChange && at === 0}
+          <span class="invisible" aria-hidden="true">Up</span>
+        {:else if mayChange}
           <button
             type="button"
             class={quiet}

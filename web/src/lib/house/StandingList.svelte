@@ -124,6 +124,8 @@
               aria-label={`Move ${word.name} up`}
               onclick={() => up(at)}>Up</button
             >
+          {:else}
+            <span class="invisible" aria-hidden="true">Up</span>
           {/if}
         {/if}
       </WordLine>

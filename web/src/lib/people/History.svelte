@@ -37,12 +37,13 @@
 
   function label(field: string): string {
     const known = person.fields.find((f) => f.name === field)?.label;
+    if (field.startsWith('office_ended:')) return 'Office';
     return known ?? other[field] ?? (field.startsWith('list:') ? 'On a list' : 'Moved by a merge');
   }
 
   /** What was made for them or done with them is told by the act; its number says nothing. */
   const told = (change: ChangeTold) =>
-    change.field === 'task' || change.field.startsWith('series_')
+    change.field === 'task' || /^(series_|office)/.test(change.field)
       ? change.words
       : change.after || (change.before ? 'emptied' : '');
 

@@ -7,11 +7,11 @@
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
   import Panel from '$lib/ui/Panel.svelte';
-  import { session } from '$lib/session/session.svelte';
   import { notices } from '$lib/ui/notices.svelte';
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query';
-  import { Input, Select } from 'flowbite-svelte';
+  import { useQueryClient } from '@tanstack/svelte-query';
+  import { Input } from 'flowbite-svelte';
   import { undo } from './bulk/doing';
+  import OfficeChoice from './bulk/OfficeChoice.svelte';
 
   interface Props {
     person: Person;
@@ -26,11 +26,6 @@
   let name = $state('');
   let body = $state('');
   let since = $state(today);
-  const known = createQuery(() => ({
-    queryKey: ['offices'],
-    queryFn: () => answer(api.GET('/api/offices')),
-    enabled: open
-  }));
 
   async function step(work: () => Promise<number | undefined>, words: string) {
     try {
@@ -112,27 +107,7 @@
       void begin();
     }}
   >
-    <label class="col-span-2 flex flex-col gap-1">
-      Office
-      <Select
-        bind:value={name}
-        placeholder="Choose one"
-        required
-        items={(known.data ?? []).map((office) => ({ value: office, name: office }))}
-        data-autofocus
-      />
-    </label>
-    {#if known.data?.length === 0}
-      <p class="col-span-2">
-        {#if session.may('SETTINGS')}
-          There are no offices yet. <a class="text-kelp underline" href="/settings/topics"
-            >Name them in the words of the house</a
-          >.
-        {:else}
-          There are no offices yet. An administrator names them in the words of the house.
-        {/if}
-      </p>
-    {/if}
+    <OfficeChoice {open} bind:value={name} first />
     <label class="flex flex-col gap-1">
       Body it belongs to
       <Input bind:value={body} maxlength={80} placeholder="Committee" />

@@ -7,6 +7,7 @@
   import { act } from './bulk/doing';
   import ExportDialog from './bulk/ExportDialog.svelte';
   import ListDialog from './bulk/ListDialog.svelte';
+  import OfficeDialog from './bulk/OfficeDialog.svelte';
   import SetDialog from './bulk/SetDialog.svelte';
   import TagDialog from './bulk/TagDialog.svelte';
   import TaskDialog from './bulk/TaskDialog.svelte';
@@ -57,7 +58,9 @@
 
   const queries = useQueryClient();
   const changes = $derived(session.may('CHANGE_PEOPLE'));
-  let dialog = $state<'tag' | 'set' | 'list' | 'task' | 'series' | 'export' | null>(null);
+  let dialog = $state<'tag' | 'set' | 'office' | 'list' | 'task' | 'series' | 'export' | null>(
+    null
+  );
 
   const plain = 'min-h-8 rounded-lg px-2.5 py-1 font-medium hover:bg-white/10';
 
@@ -70,6 +73,7 @@
     [
       { name: 'Tag', right: 'CHANGE_PEOPLE', act: () => (dialog = 'tag') },
       { name: 'Set a field', right: 'CHANGE_PEOPLE', act: () => (dialog = 'set') },
+      { name: 'Office', right: 'CHANGE_PEOPLE', act: () => (dialog = 'office') },
       { name: 'List', right: 'WORK', act: () => (dialog = 'list') },
       { name: 'Task', right: 'WORK', act: () => (dialog = 'task') },
       { name: 'Series', right: 'SERIES', act: () => (dialog = 'series') },
@@ -85,6 +89,7 @@
   );
   const tag = opens('tag');
   const set = opens('set');
+  const office = opens('office');
   const list = opens('list');
   const task = opens('task');
   const series = opens('series');
@@ -160,6 +165,7 @@
 
 <TagDialog bind:open={tag.get, tag.set} {who} count={picked} />
 <SetDialog bind:open={set.get, set.set} {who} count={picked} {fields} />
+<OfficeDialog bind:open={office.get, office.set} {who} count={picked} />
 <ListDialog bind:open={list.get, list.set} {who} count={picked} />
 <TaskDialog bind:open={task.get, task.set} {who} count={picked} />
 <IntoSeriesDialog bind:open={series.get, series.set} {who} count={picked} />

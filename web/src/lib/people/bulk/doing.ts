@@ -4,7 +4,7 @@ import { count, people } from '$lib/format/numbers';
 import { notices } from '$lib/ui/notices.svelte';
 import type { QueryClient } from '@tanstack/svelte-query';
 
-const nothing = { field: null, value: null, list: null, task: null };
+const nothing = { field: null, value: null, list: null, task: null, office: null, ending: null };
 
 /**
  * Does something with many people, says what came of it, and offers to take it back. Lists are read

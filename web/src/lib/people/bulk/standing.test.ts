@@ -1,6 +1,6 @@
 import type { FilterField } from '$lib/api/types';
 import { expect, it } from 'vitest';
-import { haveAlready, standingNow } from './standing';
+import { haveAlready, holdingWords, standingNow } from './standing';
 
 const field = (type: FilterField['type'], name = 'status') =>
   ({ name, label: 'Status', type, choices: [], retired: [] }) as unknown as FilterField;
@@ -29,4 +29,21 @@ it('knows who has a choice already', () => {
   expect(haveAlready(field('CHOICE'), shares, 'won')).toBe(0);
   expect(haveAlready(field('TEXT'), shares, '')).toBe(1);
   expect(haveAlready(field('REFERENCE'), shares, 'orla')).toBeNull();
+});
+
+it('says whom an office would come to, and for whom it would end', () => {
+  expect(holdingWords(true, { people: 12, holding: 0 })).toBe('12 people would take it up.');
+  expect(holdingWords(true, { people: 12, holding: 2 })).toBe(
+    '10 people would take it up; 2 hold it on that day already.'
+  );
+  expect(holdingWords(true, { people: 2, holding: 2 })).toBe(
+    'All of them hold it on that day already.'
+  );
+  expect(holdingWords(false, { people: 12, holding: 0 })).toBe(
+    'Nobody of them holds it on that day.'
+  );
+  expect(holdingWords(false, { people: 12, holding: 1 })).toBe(
+    '1 of them holds it on that day; the others stay as they are.'
+  );
+  expect(holdingWords(false, { people: 2, holding: 2 })).toBe('All of them hold it on that day.');
 });

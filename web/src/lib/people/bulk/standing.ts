@@ -1,5 +1,5 @@
-import type { FilterField, ValueShare } from '$lib/api/types';
-import { count } from '$lib/format/numbers';
+import type { FilterField, Holding, ValueShare } from '$lib/api/types';
+import { count, people } from '$lib/format/numbers';
 import { cellWords } from '$lib/list/cell';
 
 /** So many values are named; how many have another is told together. */
@@ -23,4 +23,19 @@ export function haveAlready(
   if (field.type !== 'CHOICE' && value.trim() !== '') return null;
   const same = shares.find((s) => (s.value ?? '') === value.trim());
   return same?.people ?? 0;
+}
+
+/** What an office's first or last day would do to those who are picked. */
+export function holdingWords(gives: boolean, standing: Holding): string {
+  const others = standing.people - standing.holding;
+  if (!gives) {
+    if (standing.holding === 0) return 'Nobody of them holds it on that day.';
+    return others === 0
+      ? 'All of them hold it on that day.'
+      : `${standing.holding === 1 ? '1 of them holds' : `${count(standing.holding)} of them hold`} it on that day; the others stay as they are.`;
+  }
+  if (standing.holding === 0) return `${people(others)} would take it up.`;
+  return others === 0
+    ? 'All of them hold it on that day already.'
+    : `${people(others)} would take it up; ${count(standing.holding)} hold it on that day already.`;
 }

@@ -24,7 +24,9 @@
   let seen: HouseRole[] = [];
   let only = $state<number | null>(null);
   let adding = $state(false);
-  let looking = $state.raw<HouseRole | null>(null);
+  let looking = $state<number | null>(null);
+  /** As the house has it now, whatever is typed. */
+  const lookedAt = $derived(kept.find((role) => role.id === looking));
   let busy = $state(false);
   const changed = $derived(changedOf(drafts, kept));
 
@@ -98,10 +100,10 @@
       bind:roles={drafts}
       {mayChange}
       {only}
-      onlook={(role) => (looking = kept.find((r) => r.id === role.id) ?? null)}
+      onlook={(role) => (looking = role.id)}
       onremove={remove}
     />
   </section>
 {/if}
 <AddRoleDialog bind:open={adding} roles={kept} onadded={(role) => ((only = role.id), refresh())} />
-{#if looking}<LookDialog role={looking} onclose={() => (looking = null)} />{/if}
+{#if lookedAt}<LookDialog role={lookedAt} onclose={() => (looking = null)} />{/if}

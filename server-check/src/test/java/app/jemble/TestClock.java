@@ -18,8 +18,15 @@ public final class TestClock extends Clock {
 
   private volatile Duration ahead = Duration.parse(System.getProperty("jemble.test.ahead", "PT0S"));
 
+  private volatile Instant standing;
+
   public void advance(Duration by) {
     ahead = ahead.plus(by);
+  }
+
+  /** Stands still from now on: nothing more becomes due by itself. */
+  public void stand() {
+    standing = instant();
   }
 
   /** Goes on to eleven o'clock of the next Monday there; answers when that is. */
@@ -33,7 +40,7 @@ public final class TestClock extends Clock {
 
   @Override
   public Instant instant() {
-    return Instant.now().plus(ahead);
+    return standing == null ? Instant.now().plus(ahead) : standing;
   }
 
   @Override

@@ -49,7 +49,7 @@ public class WordsOfTheHouseTest extends BrowserTest {
     assertThat(button("Mine: call")).isVisible();
     button("Mine: visit").click();
     assertThat(button("Mine: visit")).hasAttribute("aria-pressed", "true");
-    assertThat(page.getByRole(AriaRole.ROW)).hasCount(1);
+    assertThat(page.getByText("None match.")).isVisible();
     assertAccessible("tasks by kinds");
     page.navigate(home + "/desk");
     assertAccessible("the desk");
@@ -80,11 +80,28 @@ public class WordsOfTheHouseTest extends BrowserTest {
     page.getByRole(AriaRole.LINK, named("Find the 1 of Keepers of lights")).click();
     assertThat(page.getByRole(AriaRole.ROW)).hasCount(2);
     assertThat(page.getByText("Keepers of lights").first()).isVisible();
+    itEndsForAllOfThem();
     page.navigate(home + "/settings/topics");
     page.getByLabel("Rename Keepers of lights").click();
     page.getByLabel("New name of Keepers of lights").fill("Lamps");
     press("Enter");
     assertThat(page.getByLabel("Group of Beacon keeper")).hasValue("Lamps");
+  }
+
+  /** Looked at before, and taken back after. */
+  private void itEndsForAllOfThem() {
+    page.getByText("all 1").click();
+    page.getByRole(AriaRole.BUTTON, named("Office").setExact(true)).click();
+    office().selectOption("Beacon keeper");
+    Locator dialog = page.getByRole(AriaRole.DIALOG);
+    assertThat(dialog).containsText("All of them hold it on that day already.");
+    page.getByLabel("What is done").selectOption("END_OFFICE");
+    assertThat(dialog).containsText("All of them hold it on that day.");
+    assertAccessible("an office of many");
+    button("End it for them").click();
+    assertThat(page.getByText("Ended the office of Beacon keeper")).isVisible();
+    button("Undo").click();
+    assertThat(page.getByText("Taken back: Ended the office")).isVisible();
   }
 
   @Test(dependsOnMethods = "anOfficeIsNamedHeldAndFoundByItsGroup")

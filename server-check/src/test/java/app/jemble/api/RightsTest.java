@@ -53,6 +53,14 @@ public class RightsTest extends ServerTest {
 
   private static final int RANDOM_ROLES = 6;
 
+  /** Answers of each kind that are timed at first. */
+  private static final int ROUNDS = 15;
+
+  /**
+   * What answers differ by that are alike; over a network less cannot be told (common practice).
+   */
+  private static final double ALIKE = 1.5;
+
   private record Row(Right right, String about) {}
 
   private final Map<String, Row> table = new TreeMap<>();
@@ -331,6 +339,51 @@ public class RightsTest extends ServerTest {
       }
     }
     assertThat(String.join("\n", wrong)).isEmpty();
+  }
+
+  /**
+   * Nor does the time that an answer takes tell what is there: asked in turn, the middle one of
+   * what is hidden and of what is nowhere take as long.
+   */
+  @Test(dependsOnMethods = "whatOthersWriteIsAsIfItWereNotToWhoSeesOnlyTheirOwn")
+  public void noTimeTellsThatSomethingIsThere() {
+    Map<String, List<Long>> things = privateThings("timed");
+    List<String> told = new ArrayList<>();
+    int asked = 0;
+    for (ApiOperation operation : operations()) {
+      List<Long> ids = things.get(table.get(operation.name()).about());
+      if (ids != null && operation.name().startsWith("GET ")) {
+        asked++;
+        double apart = apart(operation, ids.get(0), ROUNDS);
+        // What else the machine does is no longer there when it is asked for longer.
+        if (apart > ALIKE && apart(operation, ids.get(0), 5 * ROUNDS) > ALIKE) {
+          told.add(operation.name() + ": " + apart);
+        }
+      }
+    }
+    assertThat(asked).isGreaterThan(30);
+    assertThat(String.join("\n", told)).isEmpty();
+  }
+
+  /** How many times as long the slower takes. */
+  private double apart(ApiOperation operation, long id, int rounds) {
+    Api orla = colleagues.get("orla");
+    long[] hidden = new long[rounds];
+    long[] nowhere = new long[rounds];
+    for (int round = 0; round < rounds; round++) {
+      hidden[round] = nanos(operation, orla, id);
+      nowhere[round] = nanos(operation, orla, NOWHERE);
+    }
+    Arrays.sort(hidden);
+    Arrays.sort(nowhere);
+    double ratio = (double) hidden[rounds / 2] / nowhere[rounds / 2];
+    return Math.max(ratio, 1 / ratio);
+  }
+
+  private long nanos(ApiOperation operation, Api who, long id) {
+    long begun = System.nanoTime();
+    ask(operation, who, id);
+    return System.nanoTime() - begun;
   }
 
   private static boolean same(Api.Answer one, Api.Answer other) {

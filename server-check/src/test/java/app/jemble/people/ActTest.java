@@ -38,6 +38,7 @@ public class ActTest extends ServerTest {
               select p::text from person p
               union all select m::text from membership m
               union all select o.name from organisation o
+              union all select f::text from office f
               union all select l.list_id || '-' || l.person_id from list_member l
               union all select 'task' || count(*) from task) all_rows (t)
             """)
@@ -65,6 +66,8 @@ public class ActTest extends ServerTest {
       {act(members, "ADD_TO_LIST", "list", 1)},
       {act(members, "TAKE_OFF_LIST", "list", 2)},
       {act(members, "MAKE_TASK", "task", task)},
+      {act(members, "GIVE_OFFICE", "office", Map.of("name", "Treasurer", "since", "2026-11-01"))},
+      {act(members, "END_OFFICE", "ending", Map.of("name", "Chair", "until", "2026-11-01"))},
       {act(members, "ARCHIVE")},
       // People without a membership get one with the plan.
       {act(those(all(where("kind", "ANY_OF", "lead"))), "SET", "field", "plan", "value", "Sail")},
@@ -167,6 +170,12 @@ public class ActTest extends ServerTest {
       {act(only(5L), "SET", "field", "owner", "value", "nobody"), "no colleague"},
       {act(only(5L), "ADD_TO_LIST", "list", 999), "no such list"},
       {act(only(5L), "MAKE_TASK"), "what is to be done"},
+      {act(only(5L), "GIVE_OFFICE"), "which office"},
+      {
+        act(only(5L), "GIVE_OFFICE", "office", Map.of("name", "Admiral")),
+        "one of the house's offices"
+      },
+      {act(only(5L), "END_OFFICE", "ending", Map.of("name", "Chair")), "“ending.until” is missing"},
       {act(only(999_999L), "ARCHIVE"), "Nobody is picked"},
     };
   }

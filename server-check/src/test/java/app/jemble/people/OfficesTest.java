@@ -130,13 +130,71 @@ public class OfficesTest extends ServerTest {
     assertThat(line.get("words").asString()).isEqualTo("Put an office into a group");
   }
 
+  /** A committee takes office on one day, and its time is over on another. */
   @Test(dependsOnMethods = "theyAreRenamedWithEverythingFollowing")
+  public void manyTakeAnOfficeUpAndItEndsForMany() {
+    assertThat(add("Steward").status()).isEqualTo(200);
+    give(11, "Steward", today.minusYears(1));
+    give(12, "Steward", today.minusYears(1));
+    sql.sql("update office set until = ? where person_id = 12").param(today.plusDays(9)).update();
+    Long[] many = {11L, 12L, 13L, 14L};
+    Map<String, Object> look = new HashMap<>();
+    look.put("who", Bodies.only(many));
+    look.put("office", "Steward");
+    look.put("day", today.toString());
+    assertThat(wilma.post("/api/people/holding", look).text())
+        .isEqualTo("{\"people\":4,\"holding\":2}");
+    Map<String, Object> office = Map.of("name", "Steward", "since", today.toString());
+    JsonNode given =
+        wilma
+            .post(
+                "/api/people/bulk", Bodies.act(Bodies.only(many), "GIVE_OFFICE", "office", office))
+            .json();
+    assertThat(given.get("changed").asLong()).as("who holds it keeps it").isEqualTo(2);
+    assertThat(found(held("name", "Steward"))).containsExactly(11L, 12L, 13L, 14L);
+
+    String eve = today.minusDays(1).toString();
+    Map<String, Object> ending = Map.of("name", "Steward", "until", eve);
+    JsonNode ended =
+        wilma
+            .post("/api/people/bulk", Bodies.act(Bodies.only(many), "END_OFFICE", "ending", ending))
+            .json();
+    assertThat(ended.get("changed").asLong()).as("who began later is not ended").isEqualTo(2);
+    assertThat(found(held("name", "Steward"))).containsExactly(13L, 14L);
+    assertThat(undo(ended)).isEqualTo(200);
+    assertThat(
+            sql.sql("select until::text from office where person_id in (11, 12) order by person_id")
+                .query(String.class)
+                .list())
+        .containsExactly(null, today.plusDays(9).toString());
+    assertThat(undo(given)).isEqualTo(200);
+    assertThat(found(held("name", "Steward"))).containsExactly(11L, 12L);
+  }
+
+  @Test(dependsOnMethods = "manyTakeAnOfficeUpAndItEndsForMany")
+  public void anEndThatSomebodyChangedSinceStaysWhenItIsTakenBack() {
+    give(15, "Steward", today.minusYears(2));
+    Map<String, Object> ending = Map.of("name", "Steward", "until", today.toString());
+    JsonNode ended =
+        wilma
+            .post("/api/people/bulk", Bodies.act(Bodies.only(15L), "END_OFFICE", "ending", ending))
+            .json();
+    sql.sql("update office set until = ? where person_id = 15").param(today.minusDays(3)).update();
+    assertThat(undo(ended)).isEqualTo(200);
+    assertThat(found(held("name", "Steward"))).doesNotContain(15L);
+  }
+
+  private int undo(JsonNode act) {
+    return wilma.post("/api/changes/" + act.get("id").asLong() + "/undo", Map.of()).status();
+  }
+
+  @Test(dependsOnMethods = "anEndThatSomebodyChangedSinceStaysWhenItIsTakenBack")
   public void oneThatIsGivenUpIsKeptByWhoeverHoldsItAndGivenToNobody() {
     Map<String, Object> wanted = Map.of("name", "Chair", "retired", true);
     assertThat(wilma.put("/api/house/standing/OFFICE/retired", wanted).status()).isEqualTo(200);
     assertThat(give(8, "Chair", null).status()).isEqualTo(422);
     assertThat(wilma.get("/api/offices").json().toString())
-        .isEqualTo("[\"Purse keeper\",\"Archivist\"]");
+        .isEqualTo("[\"Purse keeper\",\"Archivist\",\"Steward\"]");
     assertThat(found(held("name", "Chair"))).containsExactly(3L);
     assertThat(found(held("group", "Trustees"))).containsExactly(3L, 4L);
     assertThat(wilma.get("/api/fields").json().get("related").toString())

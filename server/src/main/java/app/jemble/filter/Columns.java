@@ -128,7 +128,11 @@ final class Columns {
         });
   }
 
+  /** Whoever is not there for the colleague who asks has introduced nobody. */
   static Sql isEmpty(Field field, Column column) {
+    if (field.name().equals("introduced_by")) {
+      return Sql.of("not exists (select from offered.person i where i.id = %s)", column.value());
+    }
     return field.type() == FieldType.TAGS
         ? Sql.of("cardinality(%s) = 0", column.value())
         : column.value().plus(" is null");

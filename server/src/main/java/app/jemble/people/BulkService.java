@@ -12,6 +12,7 @@ import app.jemble.record.ChangeService;
 import app.jemble.task.TaskService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Service;
@@ -31,6 +32,8 @@ class BulkService {
     ADD_TO_LIST,
     TAKE_OFF_LIST,
     MAKE_TASK,
+    GIVE_OFFICE,
+    END_OFFICE,
     ARCHIVE,
     RESTORE
   }
@@ -42,6 +45,8 @@ class BulkService {
    * @param value of SET: its value as people write it; of TAG and UNTAG: the tag
    * @param list of ADD_TO_LIST and TAKE_OFF_LIST
    * @param task of MAKE_TASK
+   * @param office of GIVE_OFFICE
+   * @param ending of END_OFFICE
    */
   @Schema(name = "PeopleAct")
   record Act(
@@ -50,7 +55,9 @@ class BulkService {
       @Schema(nullable = true) String field,
       @Schema(nullable = true) String value,
       @Schema(nullable = true) Long list,
-      @Schema(nullable = true) TaskService.Draft task) {}
+      @Schema(nullable = true) TaskService.Draft task,
+      @Schema(nullable = true) OfficeService.Draft office,
+      @Schema(nullable = true) OfficeService.Ending ending) {}
 
   /**
    * What was done.
@@ -68,6 +75,7 @@ class BulkService {
   private final ChangeService changes;
   private final PersonLists personLists;
   private final TaskService tasks;
+  private final OfficeService offices;
   private final ListService lists;
   private final WantedValues wanted;
   private final AskedNow asked;
@@ -77,6 +85,7 @@ class BulkService {
       ChangeService changes,
       PersonLists personLists,
       TaskService tasks,
+      OfficeService offices,
       ListService lists,
       WantedValues wanted,
       AskedNow asked,
@@ -84,6 +93,7 @@ class BulkService {
     this.changes = changes;
     this.personLists = personLists;
     this.tasks = tasks;
+    this.offices = offices;
     this.lists = lists;
     this.wanted = wanted;
     this.asked = asked;
@@ -100,6 +110,20 @@ class BulkService {
     }
     return lists.values(
         wanted.field(of.field()), of.who().filter(), of.who().which(), asked.byMe(), MOST_VALUES);
+  }
+
+  /** An office, and people who are picked. */
+  record OfficeOfMany(Selection who, String office, LocalDate day) {}
+
+  /** How many people are picked, and how many of them hold an office on a day. */
+  record Holding(long people, long holding) {}
+
+  Holding holding(OfficeOfMany of) {
+    if (of.who() == null || of.who().filter() == null || of.day() == null) {
+      throw Problem.wrong("who", "Say whom it is about, and on which day.");
+    }
+    List<PersonId> people = lists.peopleOf(null, of.who().filter(), of.who().which(), asked.byMe());
+    return new Holding(people.size(), offices.holding(of.office(), of.day(), people));
   }
 
   @Transactional
@@ -127,6 +151,9 @@ class BulkService {
       case ADD_TO_LIST -> personLists.add(batch, list(act), people);
       case TAKE_OFF_LIST -> personLists.remove(batch, list(act), people);
       case MAKE_TASK -> tasks.make(batch, task(act), people);
+      case GIVE_OFFICE ->
+          offices.beginEach(batch, given(act.office()), people, asked.byMe().today());
+      case END_OFFICE -> offices.endEach(batch, given(act.ending()), people);
       case ARCHIVE ->
           changes.set(batch, PersonService.ARCHIVED, FieldValue.moment(clock.instant()), people);
       case RESTORE -> changes.set(batch, PersonService.ARCHIVED, FieldValue.EMPTY, people);
@@ -152,6 +179,13 @@ class BulkService {
     return act.task();
   }
 
+  private static <T> T given(T office) {
+    if (office == null) {
+      throw Problem.wrong("office", "Say which office.");
+    }
+    return office;
+  }
+
   private String words(Act act) {
     return switch (act.kind()) {
       case TAG -> "Tagged “" + WantedValues.tag(act.value()) + "”";
@@ -163,6 +197,8 @@ class BulkService {
       case ADD_TO_LIST -> "Put on the list “" + personLists.name(list(act)) + "”";
       case TAKE_OFF_LIST -> "Took off the list “" + personLists.name(list(act)) + "”";
       case MAKE_TASK -> "Made the task “" + act.task().title().strip() + "”";
+      case GIVE_OFFICE -> "Gave the office of " + act.office().name();
+      case END_OFFICE -> "Ended the office of " + act.ending().name();
       case ARCHIVE -> "Archived";
       case RESTORE -> "Took back from the archive";
     };

@@ -3,6 +3,7 @@ package app.jemble.people;
 import app.jemble.account.AccountService;
 import app.jemble.core.house.StandingWord;
 import app.jemble.core.record.PersonId;
+import app.jemble.people.OfficeMapper.HeldRow;
 import app.jemble.problem.Problem;
 import app.jemble.record.ChangeService;
 import app.jemble.record.Undoing;
@@ -11,6 +12,8 @@ import app.jemble.workspace.WorkspaceService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -19,6 +22,12 @@ import org.springframework.transaction.annotation.Transactional;
 class OfficeService implements Undoing, RenamedWord.Follower {
 
   private static final String FIELD = "office";
+
+  /**
+   * Before the last day that an office had, which may be none, a slash, and the one it was given.
+   */
+  private static final String ENDED = "office_ended:";
+
   private static final int LONGEST = 80;
 
   /**
@@ -33,6 +42,10 @@ class OfficeService implements Undoing, RenamedWord.Follower {
       String name,
       @Schema(nullable = true) String body,
       @Schema(nullable = true) LocalDate since) {}
+
+  /** An office that ends for many, and its last day. */
+  @Schema(name = "OfficeEnding")
+  record Ending(String name, LocalDate until) {}
 
   private final OfficeMapper mapper;
   private final ChangeService changes;
@@ -69,6 +82,42 @@ class OfficeService implements Undoing, RenamedWord.Follower {
     long id = mapper.begin(person, new Draft(name, words("body", draft.body()), draft.since()));
     changes.noteEach(batch, List.of(person), FIELD, List.of(id));
     return batch;
+  }
+
+  /** Gives an office to each of many who do not hold it yet; answers to how many. */
+  long beginEach(long batch, Draft draft, List<PersonId> people, LocalDate today) {
+    Draft office = new Draft(known(draft.name()), words("body", draft.body()), draft.since());
+    List<HeldRow> begun = mapper.beginEach(people.toArray(PersonId[]::new), office, today);
+    note(batch, FIELD, begun);
+    return begun.size();
+  }
+
+  /** Ends an office on a day for each of many who hold it then; answers for how many. */
+  long endEach(long batch, Ending ending, List<PersonId> people) {
+    List<HeldRow> ended =
+        mapper.endEach(people.toArray(PersonId[]::new), ending.name(), ending.until());
+    Map<String, List<HeldRow>> byLast =
+        ended.stream()
+            .collect(Collectors.groupingBy(row -> ENDED + last(row) + "/" + ending.until()));
+    byLast.forEach((field, rows) -> note(batch, field, rows));
+    return ended.size();
+  }
+
+  private static String last(HeldRow row) {
+    return row.until() == null ? "" : row.until().toString();
+  }
+
+  private void note(long batch, String field, List<HeldRow> rows) {
+    changes.noteEach(
+        batch,
+        rows.stream().map(HeldRow::personId).toList(),
+        field,
+        rows.stream().map(HeldRow::id).toList());
+  }
+
+  /** How many of these people hold an office on a day. */
+  long holding(String office, LocalDate day, List<PersonId> people) {
+    return mapper.holding(people.toArray(PersonId[]::new), office, day);
   }
 
   private String known(String name) {
@@ -112,11 +161,18 @@ class OfficeService implements Undoing, RenamedWord.Follower {
 
   @Override
   public boolean takes(String field) {
-    return field.equals(FIELD);
+    return field.equals(FIELD) || field.startsWith(ENDED);
   }
 
   @Override
   public void undo(String field, List<Noted> noted) {
-    mapper.remove(noted.stream().map(n -> Long.valueOf(n.after())).toArray(Long[]::new));
+    Long[] ids = noted.stream().map(n -> Long.valueOf(n.after())).toArray(Long[]::new);
+    if (field.equals(FIELD)) {
+      mapper.remove(ids);
+    } else {
+      String[] days = field.substring(ENDED.length()).split("/", 2);
+      LocalDate last = days[0].isEmpty() ? null : LocalDate.parse(days[0]);
+      mapper.endAgain(ids, last, LocalDate.parse(days[1]));
+    }
   }
 }

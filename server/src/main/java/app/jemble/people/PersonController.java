@@ -144,6 +144,13 @@ class PersonController {
     return acts.values(of);
   }
 
+  /** How many of those who are picked hold an office, before it is given or ended. */
+  @Needs(Right.CHANGE_PEOPLE)
+  @PostMapping("/holding")
+  BulkService.Holding holding(@RequestBody BulkService.OfficeOfMany of) {
+    return acts.holding(of);
+  }
+
   /** Tags in use, those of most people first. */
   @Needs(Right.SEE)
   @GetMapping("/tags")
