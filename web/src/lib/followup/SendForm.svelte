@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { answer, api } from '$lib/api/client';
   import { fieldsQuery, templatesQuery } from '$lib/api/queries';
   import LateEditor from '$lib/editor/LateEditor.svelte';
+  import { createPreview } from '$lib/letter/preview.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
   interface Props {
@@ -13,25 +13,16 @@
 
   const fields = createQuery(fieldsQuery);
   const templates = createQuery(templatesQuery);
-  const preview = createQuery(() => ({
-    queryKey: ['rule-preview', body],
-    enabled: body.trim() !== '',
-    placeholderData: (before: unknown) => before as never,
-    queryFn: () =>
-      answer(
-        api.POST('/api/preview', {
-          body: {
-            subject: '',
-            body,
-            letterheadId: null,
-            letterhead: null,
-            promotional: false,
-            beside: null,
-            personId: null
-          }
-        })
-      )
+  const preview = createPreview(() => ({
+    subject: '',
+    body,
+    letterheadId: null,
+    letterhead: null,
+    promotional: false,
+    beside: null,
+    personId: null
   }));
+  const shown = $derived(body.trim() ? preview.data : undefined);
 
   function take(id: string) {
     const template = templates.data?.find((t) => t.id === Number(id));
@@ -65,14 +56,14 @@
   </div>
   <div class="min-w-0" aria-live="polite">
     <p class="text-[0.87rem] text-soft">
-      {preview.data ? `As ${preview.data.personName} would get it` : 'Write what is to be sent.'}
+      {shown ? `As ${shown.personName} would get it` : 'Write what is to be sent.'}
     </p>
-    {#if preview.data && body.trim()}
-      {#each preview.data.errors as error (error)}<p class="text-brick">{error}</p>{/each}
+    {#if shown}
+      {#each shown.errors as error (error)}<p class="text-brick">{error}</p>{/each}
       <div
         class="mt-1 max-h-64 overflow-y-auto font-serif text-[0.95rem] break-words whitespace-pre-wrap"
       >
-        {preview.data.text}
+        {shown.text}
       </div>
     {/if}
   </div>

@@ -3,11 +3,14 @@ package app.jemble.people;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
+import app.jemble.Eventually;
 import app.jemble.ServerTest;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
@@ -182,6 +185,38 @@ public class OfficesTest extends ServerTest {
     sql.sql("update office set until = ? where person_id = 15").param(today.minusDays(3)).update();
     assertThat(undo(ended)).isEqualTo(200);
     assertThat(found(held("name", "Steward"))).doesNotContain(15L);
+  }
+
+  @Test(dependsOnMethods = "manyTakeAnOfficeUpAndItEndsForMany")
+  public void whatTwoGiveAtOneMomentIsGivenOnce() {
+    Map<String, Object> office = Map.of("name", "Steward", "since", today.toString());
+    Map<String, Object> act = Bodies.act(Bodies.only(20L, 21L), "GIVE_OFFICE", "office", office);
+    CompletableFuture<Api.Answer> mine = new CompletableFuture<>();
+    application
+        .getBean(TransactionTemplate.class)
+        .executeWithoutResult(
+            theirs -> {
+              sql.sql("select id from person where id = 20 for update").query().singleRow();
+              mine.completeAsync(() -> wilma.post("/api/people/bulk", act));
+              Eventually.holds(() -> assertThat(waiting()).isEqualTo(1));
+              sql.sql("insert into office (person_id, name) values (20, 'Steward')").update();
+            });
+    assertThat(mine.join().json().get("changed").asLong()).as("the other alone").isEqualTo(1);
+    assertThat(
+            sql.sql("select person_id from office where person_id in (20, 21) order by 1")
+                .query(Long.class)
+                .list())
+        .containsExactly(20L, 21L);
+  }
+
+  /** How many statements wait here for what another transaction holds; asked outside of ours. */
+  private int waiting() {
+    String asked =
+        """
+        select count(*) from pg_stat_activity
+        where datname = current_database() and wait_event_type = 'Lock'
+        """;
+    return CompletableFuture.supplyAsync(() -> sql.sql(asked).query(Integer.class).single()).join();
   }
 
   private int undo(JsonNode act) {

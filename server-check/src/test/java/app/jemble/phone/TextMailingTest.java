@@ -52,6 +52,8 @@ public class TextMailingTest extends TextTrial {
     assertThat(messageValue(mailing, texted, "channel")).isEqualTo("TEXT");
     assertThat(messageValue(mailing, texted, "address")).isEqualTo(ann);
     assertThat(messageValue(mailing, mailed, "channel")).isEqualTo("EMAIL");
+    assertThat(messageValue(mailing, mailed, "state || coalesce(': ' || reason, '')"))
+        .startsWith("sent");
     assertThat(messageValue(mailing, neither, "channel")).isNull();
     assertThat(mailsTo("ann@texts.example")).isEmpty();
     JsonNode byWay = api.get("/api/responses/" + mailing + "/groups?by=WAY").json();

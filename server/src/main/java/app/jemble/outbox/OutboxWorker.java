@@ -52,6 +52,9 @@ final class OutboxWorker implements AutoCloseable {
   /** The last act may or may not be in the database. */
   private boolean unsure;
 
+  /** There was nothing to take up the last time: one asks for all, before they open an act each. */
+  private boolean idle;
+
   /**
    * What a worker works with.
    *
@@ -108,11 +111,15 @@ final class OutboxWorker implements AutoCloseable {
           return wait;
         }
       }
+      if (idle && ends.isEmpty() && !due.anyDue(carrier.channel())) {
+        return rest();
+      }
       unsure = true;
       List<Departures.Ready> batch = departures.step(carrier, name, List.copyOf(ends), size.next());
       unsure = false;
       forgetEnds();
-      return batch.isEmpty() ? rest() : depart(batch);
+      idle = batch.isEmpty();
+      return idle ? rest() : depart(batch);
     } catch (RuntimeException trouble) {
       // The database may be away; what ended is kept here and in the journal until it is back.
       LOG.error("The outbox stopped for a moment.", trouble);

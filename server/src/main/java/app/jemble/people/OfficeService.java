@@ -87,6 +87,8 @@ class OfficeService implements Undoing, RenamedWord.Follower {
   /** Gives an office to each of many who do not hold it yet; answers to how many. */
   long beginEach(long batch, Draft draft, List<PersonId> people, LocalDate today) {
     Draft office = new Draft(known(draft.name()), words("body", draft.body()), draft.since());
+    // Whoever else is giving it now has done so before it is asked who holds it.
+    changes.lockEach(people);
     List<HeldRow> begun = mapper.beginEach(people.toArray(PersonId[]::new), office, today);
     note(batch, FIELD, begun);
     return begun.size();

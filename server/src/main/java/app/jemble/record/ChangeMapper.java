@@ -158,6 +158,10 @@ interface ChangeMapper {
   @Select("select id from person where id = #{id} for update")
   PersonId lockPerson(PersonId id);
 
+  /** In one order, so that no two acts wait for each other. */
+  @Select("select id from person where id = any(#{people}) order by id for update")
+  List<PersonId> lockEach(PersonId[] people);
+
   @Select("select coalesce(max(id), 0) from change where person_id = #{person}")
   long version(PersonId person);
 

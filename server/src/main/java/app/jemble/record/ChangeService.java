@@ -353,4 +353,9 @@ public class ChangeService {
   public boolean lock(PersonId person) {
     return mapper.lockPerson(person) != null;
   }
+
+  /** Keeps many people from being changed by others until the transaction ends. */
+  public void lockEach(List<PersonId> people) {
+    mapper.lockEach(people.toArray(PersonId[]::new));
+  }
 }

@@ -90,6 +90,19 @@ public class MailConnectionTest {
     }
   }
 
+  /** RFC 5321 section 3.8: a server that waits no longer says so, and puts nobody off by it. */
+  @Test
+  public void aKeptConnectionThatTheServerEndedIsOpenedAnew() throws IOException {
+    try (RudeMailServer server = new RudeMailServer();
+        MailConnection connection =
+            new MailConnection(settings(server.port(), Protection.NONE, ""))) {
+      Envelope last = new Envelope("a@b.example", "last@c.example");
+      assertThat(connection.send(octets(TEXT), last)).isEqualTo(new HandoverResult.Accepted());
+      assertThat(connection.send(octets(TEXT), ANN)).isEqualTo(new HandoverResult.Accepted());
+      assertThat(server.taken()).containsExactly("last@c.example", "ann@a.example");
+    }
+  }
+
   @Test
   public void anAddressInAnotherAlphabetNeedsAServerThatTakesIt() throws IOException {
     try (HouseMailServer server = new HouseMailServer(null, false, true);

@@ -16,7 +16,8 @@ import java.util.Locale;
 /**
  * A mail server (RFC 5321) that misbehaves as the recipient's name asks: {@code defer@}, {@code
  * refuse@}, {@code spurn@} (after the text), {@code vanish@} (before the text), {@code mute@}
- * (takes the message and breaks off before it answers). All others are taken well.
+ * (takes the message and breaks off before it answers), {@code last@} (takes it, and ends the
+ * connection with a word before anything more is said). All others are taken well.
  */
 public final class RudeMailServer implements AutoCloseable {
 
@@ -67,6 +68,10 @@ public final class RudeMailServer implements AutoCloseable {
           return;
         }
         say(out, textAnswer(recipient));
+        if (is(recipient, "last@")) {
+          say(out, "421 4.4.2 unused for too long");
+          return;
+        }
       } else if (verb.equals("QUIT")) {
         say(out, "221 bye");
         return;

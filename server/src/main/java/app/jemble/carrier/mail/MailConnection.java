@@ -47,7 +47,7 @@ final class MailConnection implements Line, AutoCloseable {
 
   /**
    * Hands a message over, connecting first where needed. A kept connection that the server closed
-   * in the meantime is opened anew once.
+   * in the meantime, with or without a word (421, RFC 5321 section 3.8), is opened anew once.
    *
    * @param next whose message is handed over next and without fail, or null
    * @param begin told right before the first octet of the message leaves; what it throws stops that
@@ -55,13 +55,14 @@ final class MailConnection implements Line, AutoCloseable {
   HandoverResult send(byte[] mime, Envelope envelope, Envelope next, Runnable begin) {
     boolean kept = talk != null;
     lastUsed = System.nanoTime();
-    HandoverResult result = sendOnce(mime, envelope, next, begin);
+    HandoverResult result = sendOnce(mime, envelope, next, kept, begin);
     return kept && result instanceof HandoverResult.NotTried
-        ? sendOnce(mime, envelope, next, begin)
+        ? sendOnce(mime, envelope, next, false, begin)
         : result;
   }
 
-  private HandoverResult sendOnce(byte[] mime, Envelope envelope, Envelope next, Runnable begin) {
+  private HandoverResult sendOnce(
+      byte[] mime, Envelope envelope, Envelope next, boolean kept, Runnable begin) {
     try {
       connect();
     } catch (MessagingException unreachable) {
@@ -75,7 +76,7 @@ final class MailConnection implements Line, AutoCloseable {
     try {
       Answer refusal = introduce(envelope);
       if (refusal != null) {
-        return judge(refusal);
+        return kept && refusal.isLast() ? ended(refusal) : judge(refusal);
       }
       begin.run();
       talk.say(Dots.stuffed(mime));
@@ -183,6 +184,12 @@ final class MailConnection implements Line, AutoCloseable {
 
   private static String commands(Envelope envelope) {
     return envelope.mailCommand() + "\r\n" + envelope.recipientCommand() + "\r\nDATA";
+  }
+
+  /** Said of the connection, not of this message: it was unused for too long, or used enough. */
+  private HandoverResult ended(Answer farewell) {
+    close();
+    return new HandoverResult.NotTried(farewell.words());
   }
 
   private HandoverResult judge(Answer refusal) {
