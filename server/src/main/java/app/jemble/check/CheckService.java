@@ -20,8 +20,6 @@ import app.jemble.plan.ReadyReaders;
 import app.jemble.plan.ReadyReaders.Ready;
 import app.jemble.plan.SendPlan;
 import app.jemble.workspace.WorkspaceService;
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
@@ -60,16 +58,12 @@ public class CheckService implements ReadyReaders, RecipientNames {
       Executors.newFixedThreadPool(
           Runtime.getRuntime().availableProcessors(), work -> new Thread(work, "look"));
 
-  /** A mailing, and who was there to be looked at for the colleague who asked. */
-  private record Looked(long mailing, String whom) {}
-
-  private Looked looked(long mailing) {
-    return new Looked(mailing, audience.whomOneSees());
+  private LastLooks.Looked looked(long mailing) {
+    return new LastLooks.Looked(mailing, audience.whomOneSees());
   }
 
   /** The last look at each of a few mailings, for the pages of its list. */
-  private final Cache<Looked, Checked> lastChecks =
-      Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+  private final LastLooks lastChecks = new LastLooks(MOST_KEPT);
 
   CheckService(
       AudienceService audience,
@@ -127,7 +121,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
 
   /** The last look at a mailing, when nothing was written since; else a new one. */
   public Checked lastCheck(Cause mailing) {
-    Checked last = lastChecks.getIfPresent(looked(mailing.id()));
+    Checked last = lastChecks.get(looked(mailing.id()));
     return last != null && last.version() == mailing.version()
         ? last
         : check(mailing, Progress.NONE);
@@ -135,17 +129,13 @@ public class CheckService implements ReadyReaders, RecipientNames {
 
   /** Keeps what more was found, unless something was written since. */
   Checked keep(Cause mailing, Checked checked) {
-    lastChecks
-        .asMap()
-        .computeIfPresent(
-            looked(mailing.id()),
-            (id, last) -> last.version() == checked.version() ? checked : last);
+    lastChecks.keep(looked(mailing.id()), checked);
     return checked;
   }
 
   @Override
   public Ready lately(Cause mailing) {
-    Checked last = lastChecks.getIfPresent(looked(mailing.id()));
+    Checked last = lastChecks.get(looked(mailing.id()));
     Checked checked = last != null ? last : check(mailing, Progress.NONE);
     return new Ready(checked.clocks(), checked.collisions());
   }
@@ -167,7 +157,7 @@ public class CheckService implements ReadyReaders, RecipientNames {
 
   /** The last look at a mailing, when there was one. */
   Optional<Checked> lastResult(long mailingId) {
-    return Optional.ofNullable(lastChecks.getIfPresent(looked(mailingId)));
+    return Optional.ofNullable(lastChecks.get(looked(mailingId)));
   }
 
   /** The people of one finding in the last look. */
