@@ -148,7 +148,7 @@ public class ColleaguesTest extends BrowserTest {
     page.getByText("Settings of the house").click();
     page.getByRole(AriaRole.LINK, named("History")).click();
     assertThat(page.getByText("Switched a colleague off: Mara Penrose")).isVisible();
-    assertThat(page.getByText("role Representative, now role Reader").last()).isVisible();
+    assertThat(page.getByText("role: Representative, now role: Reader").last()).isVisible();
     assertAccessible("history");
     page.getByLabel("What it is about").selectOption("Signing in");
     assertThat(page.getByText("Switched a colleague off")).hasCount(0);

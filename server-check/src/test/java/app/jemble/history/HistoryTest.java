@@ -120,8 +120,8 @@ public class HistoryTest extends ServerTest {
     JsonNode changed = latest("COLLEAGUES");
     assertThat(changed.get("who").asString()).isEqualTo("Wilma Gorse");
     assertThat(changed.get("about").asString()).isEqualTo("Reed Larkin");
-    assertThat(changed.get("before").asString()).isEqualTo("role Reader");
-    assertThat(changed.get("after").asString()).isEqualTo("role Representative");
+    assertThat(changed.get("before").asString()).isEqualTo("role: Reader");
+    assertThat(changed.get("after").asString()).isEqualTo("role: Representative");
   }
 
   @Test
@@ -131,8 +131,8 @@ public class HistoryTest extends ServerTest {
     rules.put("quietFrom", "22:15");
     assertThat(wilma.put("/api/phone-rules", rules).status()).isEqualTo(200);
     JsonNode changed = latest("SETTINGS");
-    assertThat(changed.get("before").asString()).isEqualTo("quiet from " + before);
-    assertThat(changed.get("after").asString()).isEqualTo("quiet from 22:15");
+    assertThat(changed.get("before").asString()).isEqualTo("quiet from: " + before);
+    assertThat(changed.get("after").asString()).isEqualTo("quiet from: 22:15");
   }
 
   @Test

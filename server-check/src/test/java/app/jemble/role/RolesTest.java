@@ -223,7 +223,7 @@ public class RolesTest extends ServerTest {
     assertThat(line.get("about").asString()).isEqualTo("Representative");
     assertThat(line.get("before").asString()).contains("Labels and letters on paper");
     assertThat(line.get("after").asString())
-        .contains("people at once 7")
+        .contains("people at once: 7")
         .doesNotContain("Labels and letters on paper");
   }
 }

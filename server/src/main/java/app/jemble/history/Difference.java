@@ -9,8 +9,8 @@ import java.util.StringJoiner;
 /**
  * What is different between two records of one kind, in words.
  *
- * @param before "quiet from 21:00, most a day 25"
- * @param after "quiet from 22:00, most a day nothing"
+ * @param before "quiet from: 21:00, most a day: 25"
+ * @param after "quiet from: 22:00, most a day: none"
  */
 record Difference(String before, String after) {
 
@@ -21,8 +21,8 @@ record Difference(String before, String after) {
       Object old = value(part, before);
       Object now = value(part, after);
       if (!part.getName().equals("version") && !Objects.equals(old, now)) {
-        was.add(words(part.getName()) + " " + said(old));
-        is.add(words(part.getName()) + " " + said(now));
+        was.add(words(part.getName()) + ": " + said(old));
+        is.add(words(part.getName()) + ": " + said(now));
       }
     }
     return new Difference(was.toString(), is.toString());
@@ -46,6 +46,6 @@ record Difference(String before, String after) {
     if (value instanceof Enum<?> one) {
       return one.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
-    return value == null || value.toString().isEmpty() ? "nothing" : value.toString();
+    return value == null || value.toString().isEmpty() ? "none" : value.toString();
   }
 }
