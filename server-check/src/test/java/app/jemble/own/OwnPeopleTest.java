@@ -36,9 +36,9 @@ import org.testng.annotations.Test;
 public class OwnPeopleTest extends ServerTest {
 
   private static final String WHO = "tomas";
-  private static final int FILTERS = 100;
-  private static final long MOST_IDS = 32;
-  private static final int PAIRS = 40;
+  private static final int FILTERS = 150;
+  private static final long MOST_IDS = 45;
+  private static final int PAIRS = 60;
 
   /** What is told of the asker's own session and role, and what does not end or is drawn anew. */
   private static final Set<String> NOT_ASKED =
@@ -291,7 +291,7 @@ public class OwnPeopleTest extends ServerTest {
     }
     List<String> pairs = new ArrayList<>();
     for (int i = 0; i < PAIRS; i++) {
-      String path = operation.at(1 + random.nextInt((int) MOST_IDS));
+      String path = operation.at(1 + random.nextInt(40));
       String from = operation.path().substring(operation.path().lastIndexOf('{') - 1);
       String tail = from.replaceFirst("\\{[^}]+}", "1");
       int at = path.lastIndexOf(tail);
