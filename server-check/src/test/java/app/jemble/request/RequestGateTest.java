@@ -17,6 +17,13 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
@@ -144,17 +151,33 @@ public class RequestGateTest extends ServerTest {
     assertThat(get("/v3/api-docs.yaml").statusCode()).isIn(401, 404);
   }
 
-  @Test(timeOut = 60_000)
+  /** Of 25 screens the first five end by themselves; the others hear of what changes. */
+  @Test(timeOut = 90_000)
   public void oneColleaguesManyScreensDoNotGrowWithoutEnd() {
     Api reed = new Api("http://127.0.0.1:" + port);
     reed.signIn("reed", "lowen-quay");
-    List<java.util.stream.Stream<String>> open = new ArrayList<>();
+    List<Stream<String>> open = new ArrayList<>();
+    List<CompletableFuture<Void>> ends = new ArrayList<>();
+    Set<Integer> hearing = ConcurrentHashMap.newKeySet();
+    ExecutorService listening = Executors.newFixedThreadPool(25);
     for (int i = 0; i < 25; i++) {
-      open.add(reed.stream("/api/live"));
+      int screen = i;
+      Stream<String> lines = reed.stream("/api/live").filter(line -> line.contains("mailings"));
+      open.add(lines);
+      ends.add(
+          CompletableFuture.runAsync(() -> lines.forEach(line -> hearing.add(screen)), listening));
     }
-    // The first ones end by themselves.
-    open.subList(0, 5).forEach(screen -> assertThat(screen.count()).isLessThan(5));
-    open.forEach(java.util.stream.Stream::close);
+    Eventually.holds(() -> assertThat(ends.subList(0, 5)).allMatch(CompletableFuture::isDone));
+    long person = addPerson("Ann", "Screen", "ann@screen.example");
+    // A change is told once a look before it has been made.
+    Eventually.holds(
+        () -> {
+          draft(List.of(person), "Hello", "<p>Hello</p>");
+          assertThat(hearing).containsAll(IntStream.range(5, 25).boxed().toList());
+        });
+    assertThat(ends.subList(5, 25)).noneMatch(CompletableFuture::isDone);
+    open.forEach(Stream::close);
+    listening.shutdownNow();
   }
 
   @Test
