@@ -20,7 +20,8 @@
     name: of.name,
     email: of.email,
     title: of.title,
-    roleId: of.roleId
+    roleId: of.roleId,
+    language: of.language ?? null
   });
   const sending = new Sending();
 

@@ -4,12 +4,14 @@
     email: string;
     title: string;
     roleId: number | null;
+    language: string | null;
   }
 </script>
 
 <script lang="ts">
   import { Input } from 'flowbite-svelte';
   import { rolesQuery } from '$lib/api/queries';
+  import MailLanguage from './MailLanguage.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
   interface Props {
@@ -52,6 +54,10 @@
     autocomplete="off"
     placeholder="stands beneath their name in letters"
   />
+</label>
+<label class="flex flex-col gap-1">
+  Language of mails to them
+  <MailLanguage bind:language={colleague.language} />
 </label>
 <fieldset class="flex flex-col gap-1">
   <legend class="mb-1">Role</legend>

@@ -15,7 +15,7 @@
   }
 
   let { open = $bindable(), colleagues, onmade }: Props = $props();
-  const nobody: Described = { name: '', email: '', title: '', roleId: null };
+  const nobody: Described = { name: '', email: '', title: '', roleId: null, language: null };
   let colleague = $state({ ...nobody });
   let login = $state('');
   let typed = $state(false);

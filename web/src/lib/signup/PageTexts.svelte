@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { ReaderLanguage, SignUpPageBody } from '$lib/api/types';
   import { Input, Select, Textarea } from 'flowbite-svelte';
-  import { LANGUAGES, unwritten, withLanguage } from './signup';
+  import { LANGUAGES } from '$lib/format/languages';
+  import { unwritten, withLanguage } from './signup';
 
   interface Props {
     page: SignUpPageBody;

@@ -1,13 +1,5 @@
 import type { ReaderLanguage, SignUpPageBody, SignUpPageView } from '$lib/api/types';
-
-/** The languages whose words ship, by what their speakers call them. */
-export const LANGUAGES: Record<ReaderLanguage, string> = {
-  EN: 'English',
-  DE: 'Deutsch',
-  FR: 'Français',
-  NO: 'Norsk',
-  ES: 'Español'
-};
+import { LANGUAGES } from '$lib/format/languages';
 
 const nothing = { intro: '', thanks: '', subject: '', mail: '' };
 

@@ -2,6 +2,7 @@
   import { answer, api } from '$lib/api/client';
   import { fieldsQuery } from '$lib/api/queries';
   import type { Self } from '$lib/api/types';
+  import MailLanguage from '$lib/colleague/MailLanguage.svelte';
   import LogoChoice from '$lib/picture/PictureChoice.svelte';
   import LateEditor from '$lib/editor/LateEditor.svelte';
   import { session } from '$lib/session/session.svelte';
@@ -22,7 +23,7 @@
   let phone = $state('');
   $effect(() => {
     if (!query.data || self) return;
-    self = { ...query.data };
+    self = { ...query.data, language: query.data.language ?? null };
     phone = query.data.phone ?? '';
   });
 
@@ -59,6 +60,10 @@
       <div>
         <Label for="phone" class="mb-1 text-soft">Your phone</Label>
         <Input id="phone" bind:value={phone} />
+      </div>
+      <div>
+        <Label for="language" class="mb-1 text-soft">Language of mails to you</Label>
+        <MailLanguage id="language" bind:language={self.language} />
       </div>
     </div>
     <LogoChoice bind:logoKey={self.pictureKey} words="Your picture" />

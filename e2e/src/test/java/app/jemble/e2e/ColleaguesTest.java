@@ -51,6 +51,7 @@ public class ColleaguesTest extends BrowserTest {
     dialog.getByLabel("Name").fill("Mara Penrose");
     assertThat(dialog.getByLabel("Signs in as")).hasValue("mara");
     dialog.getByLabel("E-mail").fill("mara@ternquay.example");
+    dialog.getByLabel("Language of mails to them").selectOption("Norsk");
     dialog.getByLabel("Representative").check();
     assertAccessible("inviting a colleague");
     button("Send the invitation").click();
@@ -63,6 +64,7 @@ public class ColleaguesTest extends BrowserTest {
   public void theColleagueComesInByTheMail() {
     page.context().clearCookies();
     page.navigate(mailedLink(1));
+    assertThat(Mails.subject(office.mailbox("mara").get(0))).isEqualTo("Veien din inn i Jemble");
     assertThat(page.getByText("Mara Penrose, you sign in to")).isVisible();
     Locator password = page.getByLabel("New password");
     password.fill("marapenrose1");
@@ -98,6 +100,19 @@ public class ColleaguesTest extends BrowserTest {
   }
 
   @Test(dependsOnMethods = "theyChangeTheirPasswordThemselves")
+  public void theyChooseTheLanguageOfMailsToThem() {
+    page.navigate(home + "/settings/signature");
+    Locator language = page.getByLabel("Language of mails to you");
+    assertThat(language).hasValue("no");
+    language.selectOption("Deutsch");
+    page.getByLabel("What you do here").fill("Sails");
+    button("Save").click();
+    assertThat(page.getByText("It is saved")).isVisible();
+    page.reload();
+    assertThat(language).hasValue("de");
+  }
+
+  @Test(dependsOnMethods = "theyChooseTheLanguageOfMailsToThem")
   public void signingOutIsAtHandOnEveryScreen() {
     page.navigate(home + "/people");
     button("Mara Penrose").click();

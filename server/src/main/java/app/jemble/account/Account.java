@@ -12,6 +12,7 @@ import app.jemble.core.record.PersonId;
  * @param personId the colleague's own record among the people, or null
  * @param pictureKey the key of the colleague's own picture, or null
  * @param signature template text that stands beneath what this colleague writes
+ * @param language the tag of the language of what the house tells them; null: as the house has it
  * @param off whether they may no longer sign in; what they did stays theirs
  * @param invited whether they have no password yet
  */
@@ -26,6 +27,7 @@ public record Account(
     String phone,
     String pictureKey,
     String signature,
+    String language,
     boolean off,
     boolean invited) {
 

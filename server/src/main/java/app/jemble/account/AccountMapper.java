@@ -16,7 +16,7 @@ interface AccountMapper {
   String SELECT =
       """
       select a.id, a.login, a.name, a.email, a.title, a.person_id, a.phone, a.picture_key,
-             a.signature, a.switched_off_at is not null as off,
+             a.signature, a.language, a.switched_off_at is not null as off,
              a.password_hash is null as invited,
              r.id as role_id, r.name as role_name, array_to_string(r.rights, ' ') as rights,
              r.most_at_once, r.nod_above, r.most_a_day, r.most_mails_a_day, r.most_texts_a_day,
@@ -36,6 +36,7 @@ interface AccountMapper {
       String phone,
       String pictureKey,
       String signature,
+      String language,
       boolean off,
       boolean invited,
       long roleId,
@@ -75,6 +76,7 @@ interface AccountMapper {
           phone,
           pictureKey,
           signature,
+          language,
           off,
           invited);
     }
@@ -98,7 +100,8 @@ interface AccountMapper {
   @Update(
       """
       update account
-      set name = #{c.name}, email = #{c.email}, title = #{c.title}, role_id = #{c.roleId}
+      set name = #{c.name}, email = #{c.email}, title = #{c.title}, role_id = #{c.roleId},
+          language = #{c.language}
       where id = #{id}
       """)
   int change(@Param("id") long id, @Param("c") AccountService.ColleagueDraft colleague);
@@ -125,7 +128,7 @@ interface AccountMapper {
       """
       update account
       set name = #{a.name}, title = #{a.title}, phone = #{a.phone}, picture_key = #{a.pictureKey},
-          signature = #{a.signature}
+          signature = #{a.signature}, language = #{a.language}
       where id = #{id}
       """)
   int describe(@Param("id") long id, @Param("a") AccountService.Self self);
@@ -138,8 +141,8 @@ interface AccountMapper {
       affectData = true,
       value =
           """
-          insert into account (login, password_hash, name, email, title, role_id)
-          values (#{login}, #{hash}, #{name}, #{email}, #{title}, #{roleId})
+          insert into account (login, password_hash, name, email, title, role_id, language)
+          values (#{login}, #{hash}, #{c.name}, #{c.email}, #{c.title}, #{c.roleId}, #{c.language})
           on conflict (login) do nothing
           returning id
           """)
@@ -147,8 +150,5 @@ interface AccountMapper {
   Long add(
       @Param("login") String login,
       @Param("hash") String passwordHash,
-      @Param("name") String name,
-      @Param("email") String email,
-      @Param("title") String title,
-      @Param("roleId") long roleId);
+      @Param("c") AccountService.ColleagueDraft colleague);
 }

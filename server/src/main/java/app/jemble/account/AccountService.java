@@ -14,6 +14,7 @@ import app.jemble.core.message.SafeHtml;
 import app.jemble.core.record.EmailAddress;
 import app.jemble.core.record.FieldCatalogue;
 import app.jemble.core.record.Words;
+import app.jemble.core.signup.ReaderLanguage;
 import app.jemble.problem.Problem;
 import app.jemble.role.Roles;
 import app.jemble.workspace.WorkspaceService;
@@ -99,23 +100,30 @@ public class AccountService implements WhoAsks {
         : Optional.empty();
   }
 
-  /** What a colleague says of themselves; it stands in what they write. */
+  /**
+   * What a colleague says of themselves; it stands in what they write.
+   *
+   * @param language the tag of the language of what the house tells them; null: as the house has it
+   */
   public record Self(
       String name,
       String title,
       @Schema(nullable = true) String phone,
       @Schema(nullable = true) String pictureKey,
-      String signature) {}
+      String signature,
+      @Schema(nullable = true) String language) {}
 
   Self self() {
     Account me = current();
-    return new Self(me.name(), me.title(), me.phone(), me.pictureKey(), me.signature());
+    return new Self(
+        me.name(), me.title(), me.phone(), me.pictureKey(), me.signature(), me.language());
   }
 
   /** Changes what the colleague who asks says of themselves. */
   Self describe(Self self) {
     long me = currentWriter().id();
     String name = named(self.name());
+    String language = shipped(self.language());
     if (self.title() == null || self.title().isBlank()) {
       throw Problem.wrong("title", "Say what you do here; it stands beneath your name.");
     }
@@ -129,7 +137,7 @@ public class AccountService implements WhoAsks {
     }
     try {
       mapper.describe(
-          me, new Self(name, self.title().strip(), phone, self.pictureKey(), signature));
+          me, new Self(name, self.title().strip(), phone, self.pictureKey(), signature, language));
     } catch (DataIntegrityViolationException noPicture) {
       throw Problem.wrong("pictureKey", "There is no such picture; choose it again.");
     }
@@ -171,11 +179,21 @@ public class AccountService implements WhoAsks {
   /** Adds a colleague who has a password. */
   public void add(
       String login, String password, String name, String email, String title, Role role) {
-    mapper.add(login, passwords.encode(password), name, email, title, role.id());
+    mapper.add(
+        login, passwords.encode(password), new ColleagueDraft(name, email, title, role.id(), null));
   }
 
-  /** What an administrator says of a colleague. */
-  public record ColleagueDraft(String name, String email, String title, long roleId) {}
+  /**
+   * What an administrator says of a colleague.
+   *
+   * @param language the tag of the language of what the house tells them; null: as the house has it
+   */
+  public record ColleagueDraft(
+      String name,
+      String email,
+      String title,
+      long roleId,
+      @Schema(nullable = true) String language) {}
 
   /**
    * Adds a colleague who has no password yet.
@@ -198,7 +216,7 @@ public class AccountService implements WhoAsks {
     if (hasAny()) {
       throw Problem.conflict("Somebody signs in here already.");
     }
-    return added(login, new ColleagueDraft(name, email, "Administrator", roles.first().id()));
+    return added(login, new ColleagueDraft(name, email, "Administrator", roles.first().id(), null));
   }
 
   private long added(String login, ColleagueDraft draft) {
@@ -209,7 +227,7 @@ public class AccountService implements WhoAsks {
               throw Problem.wrong("login", reason);
             });
     ColleagueDraft tidy = tidy(draft);
-    Long id = mapper.add(word, null, tidy.name(), tidy.email(), tidy.title(), tidy.roleId());
+    Long id = mapper.add(word, null, tidy);
     if (id == null) {
       throw Problem.wrong("login", "Somebody signs in as “" + word + "” already.");
     }
@@ -276,6 +294,16 @@ public class AccountService implements WhoAsks {
     return name;
   }
 
+  /** The tag of a language that ships; null as it was given. */
+  private static String shipped(String language) {
+    return language == null || language.isBlank()
+        ? null
+        : ReaderLanguage.of(language)
+            .map(ReaderLanguage::tag)
+            .orElseThrow(
+                () -> Problem.wrong("language", "Jemble does not ship that language; choose one."));
+  }
+
   private Role role(long id) {
     return roles
         .find(id)
@@ -290,6 +318,6 @@ public class AccountService implements WhoAsks {
       throw Problem.wrong("email", "That is no e-mail address.");
     }
     role(draft.roleId());
-    return new ColleagueDraft(name, email, title, draft.roleId());
+    return new ColleagueDraft(name, email, title, draft.roleId(), shipped(draft.language()));
   }
 }

@@ -22,7 +22,9 @@ class ColleagueController {
    * @param works whether tasks and people can be theirs
    * @param invited whether they have not set a password yet
    * @param off whether they sign in no more
-   * @param secondFactor whether they have one; null for whoever does not administer
+   * @param language of what the house tells them; null: as the house has it
+   * @param secondFactor whether they have one; null for whoever does not administer, as the
+   *     language is
    */
   record ColleagueName(
       long id,
@@ -35,6 +37,7 @@ class ColleagueController {
       boolean works,
       boolean invited,
       boolean off,
+      @Schema(nullable = true) String language,
       @Schema(nullable = true) Boolean secondFactor) {}
 
   private final AccountService accounts;
@@ -64,6 +67,7 @@ class ColleagueController {
                     a.may(Right.WORK),
                     a.invited(),
                     a.off(),
+                    told ? a.language() : null,
                     told ? having.contains(a.id()) : null))
         .toList();
   }

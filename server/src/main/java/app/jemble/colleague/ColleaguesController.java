@@ -10,6 +10,7 @@ import app.jemble.core.access.Right;
 import app.jemble.history.EventKind;
 import app.jemble.history.HouseHistory;
 import app.jemble.history.Noted;
+import io.swagger.v3.oas.annotations.media.Schema;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,7 +27,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/colleagues")
 class ColleaguesController {
 
-  record Invitation(String login, String name, String email, String title, long roleId) {}
+  record Invitation(
+      String login,
+      String name,
+      String email,
+      String title,
+      long roleId,
+      @Schema(nullable = true) String language) {}
 
   private final AccountService accounts;
   private final PasswordLinks links;
@@ -55,7 +62,8 @@ class ColleaguesController {
     history.tell(of.name(), "", of.email());
     return links.make(
         accounts.invite(
-            of.login(), new ColleagueDraft(of.name(), of.email(), of.title(), of.roleId())));
+            of.login(),
+            new ColleagueDraft(of.name(), of.email(), of.title(), of.roleId(), of.language())));
   }
 
   @Needs(Right.COLLEAGUES)
@@ -125,9 +133,9 @@ class ColleaguesController {
   }
 
   /** A colleague as the history tells of them. */
-  private record Said(String name, String email, String title, String role) {}
+  private record Said(String name, String email, String title, String role, String language) {}
 
   private static Said said(Account of) {
-    return new Said(of.name(), of.email(), of.title(), of.role().name());
+    return new Said(of.name(), of.email(), of.title(), of.role().name(), of.language());
   }
 }

@@ -3,15 +3,15 @@ package app.jemble.colleague;
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
 import app.jemble.account.PasswordService;
-import app.jemble.carrier.mail.HouseMails;
 import app.jemble.colleague.PasswordLinkMapper.GoodLink;
-import app.jemble.core.message.Mailbox;
 import app.jemble.problem.Problem;
 import app.jemble.settings.JembleSettings;
+import app.jemble.telling.ColleagueMails;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -38,7 +38,7 @@ public class PasswordLinks {
   private final PasswordLinkMapper mapper;
   private final AccountService accounts;
   private final PasswordService passwords;
-  private final HouseMails mails;
+  private final ColleagueMails mails;
   private final WorkspaceService workspace;
   private final JembleSettings settings;
   private final Clock clock;
@@ -47,7 +47,7 @@ public class PasswordLinks {
       PasswordLinkMapper mapper,
       AccountService accounts,
       PasswordService passwords,
-      HouseMails mails,
+      ColleagueMails mails,
       WorkspaceService workspace,
       JembleSettings settings,
       Clock clock) {
@@ -74,22 +74,13 @@ public class PasswordLinks {
     boolean mailed =
         mails.send(
             "password link " + UUID.randomUUID(),
-            new Mailbox(colleague.name(), colleague.email()),
-            colleague.invited() ? "Your way into Jemble" : "A new password for Jemble",
-            words(me, colleague, PATH + token));
+            colleague,
+            new ColleagueMails.Told(
+                colleague.invited() ? "invited" : "password",
+                "",
+                PATH + token,
+                List.of(me.name(), workspace.current().name(), colleague.login())));
     return new MadeLink(settings.publicUrl() + PATH + token, until, mailed);
-  }
-
-  private HouseMails.Words words(Account by, Account to, String path) {
-    String house = workspace.current().name();
-    String why =
-        to.invited()
-            ? by.name() + " invites you to the Jemble of " + house + "."
-            : by.name() + " lets you set a new password for the Jemble of " + house + ".";
-    return new HouseMails.Words(
-        why + " You sign in as “" + to.login() + "”. The link below works once, within seven days.",
-        "Set your password",
-        path);
   }
 
   /** Whom a link is for; a problem when it is no longer good. */

@@ -2,15 +2,13 @@ package app.jemble.followup;
 
 import app.jemble.account.Account;
 import app.jemble.account.AccountService;
-import app.jemble.carrier.mail.HouseMails;
 import app.jemble.cause.Cause;
 import app.jemble.cause.OpenCauses;
-import app.jemble.core.message.Mailbox;
 import app.jemble.core.message.MessageId;
 import app.jemble.core.record.PersonId;
 import app.jemble.followup.FollowActMapper.Candidate;
+import app.jemble.telling.ColleagueMails;
 import java.util.List;
-import java.util.Locale;
 import org.springframework.stereotype.Component;
 
 /** Tells a sender by mail for whom a rule has acted. */
@@ -23,7 +21,7 @@ class RuleTelling {
   private final FollowRuleMapper rules;
   private final RuleDoing doing;
   private final OpenCauses mailings;
-  private final HouseMails mails;
+  private final ColleagueMails mails;
   private final AccountService accounts;
 
   RuleTelling(
@@ -31,7 +29,7 @@ class RuleTelling {
       FollowRuleMapper rules,
       RuleDoing doing,
       OpenCauses mailings,
-      HouseMails mails,
+      ColleagueMails mails,
       AccountService accounts) {
     this.mapper = mapper;
     this.rules = rules;
@@ -48,20 +46,18 @@ class RuleTelling {
     Account sender = accounts.find(mailing.senderId());
     List<String> names =
         mapper.names(whom.stream().map(Candidate::personId).toArray(PersonId[]::new));
-    String who = String.join(", ", names.subList(0, Math.min(names.size(), MOST_NAMES)));
-    String more =
-        names.size() > MOST_NAMES
-            ? String.format(Locale.ROOT, " and %,d more", names.size() - MOST_NAMES)
-            : "";
+    String some = String.join(", ", names.subList(0, Math.min(names.size(), MOST_NAMES)));
+    int more = names.size() - MOST_NAMES;
+    String who = more > 0 ? mails.words(sender, "rule.more", some, more) : some;
     boolean sent =
         mails.send(
             "told." + ruleId + "." + whom.get(0).message(),
-            new Mailbox(sender.name(), sender.email()),
-            "“" + mailing.name() + "”: " + who + more,
-            new HouseMails.Words(
-                who + more + " – " + RuleWords.of(rule, doing.act(rule), null) + ".",
-                "Responses",
-                "/responses/" + mailing.id()));
+            sender,
+            new ColleagueMails.Told(
+                "rule",
+                "",
+                "/responses/" + mailing.id(),
+                List.of(mailing.name(), who, RuleWords.of(rule, doing.act(rule), null))));
     if (!sent) {
       mapper.notTold(ruleId, whom.stream().map(Candidate::message).toArray(MessageId[]::new));
     }

@@ -6,6 +6,7 @@ import app.jemble.carrier.mail.HouseMails;
 import app.jemble.core.message.Mailbox;
 import app.jemble.inbound.MailTrialMapper.TrialRow;
 import app.jemble.problem.Problem;
+import app.jemble.telling.ColleagueMails;
 import app.jemble.workspace.Workspace;
 import app.jemble.workspace.WorkspaceService;
 import java.time.Clock;
@@ -24,11 +25,18 @@ class MailTrials {
 
   private final MailTrialMapper mapper;
   private final HouseMails mails;
+  private final ColleagueMails colleagues;
   private final WorkspaceService workspace;
   private final Clock clock;
 
-  MailTrials(MailTrialMapper mapper, HouseMails mails, WorkspaceService workspace, Clock clock) {
+  MailTrials(
+      MailTrialMapper mapper,
+      HouseMails mails,
+      ColleagueMails colleagues,
+      WorkspaceService workspace,
+      Clock clock) {
     this.mapper = mapper;
+    this.colleagues = colleagues;
     this.mails = mails;
     this.workspace = workspace;
     this.clock = clock;
@@ -57,18 +65,13 @@ class MailTrials {
     if (!(back instanceof HandoverResult.Accepted)) {
       return new Trial(trial, to, back.words());
     }
-    HandoverResult mine =
-        mails.hand("own " + id, me, me, SUBJECT, HouseMails.plain(ownWords(house.name())));
+    HandoverResult mine = colleagues.hand("own " + id, by, "trial", house.name());
     return new Trial(
         trial, to, mine instanceof HandoverResult.Accepted ? "" : by.email() + ": " + mine.words());
   }
 
   private static String backWords() {
     return "This mail was sent to see whether it comes back into the mailbox of the house.";
-  }
-
-  private static String ownWords(String house) {
-    return "You read this: mails of " + house + " leave, and reach you.";
   }
 
   TrialRow find(long id) {

@@ -1,16 +1,15 @@
 package app.jemble.release;
 
+import app.jemble.account.Account;
 import app.jemble.account.AccountService;
-import app.jemble.carrier.mail.HouseMails;
-import app.jemble.core.message.Mailbox;
 import app.jemble.pool.OnBehalf;
+import app.jemble.telling.ColleagueMails;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.springframework.context.annotation.Bean;
 import org.springframework.stereotype.Component;
 
@@ -22,11 +21,11 @@ import org.springframework.stereotype.Component;
 class SummaryMail {
 
   private final SummaryMapper mapper;
-  private final HouseMails mails;
+  private final ColleagueMails mails;
   private final AccountService accounts;
   private final Clock clock;
 
-  SummaryMail(SummaryMapper mapper, HouseMails mails, AccountService accounts, Clock clock) {
+  SummaryMail(SummaryMapper mapper, ColleagueMails mails, AccountService accounts, Clock clock) {
     this.mapper = mapper;
     this.mails = mails;
     this.accounts = accounts;
@@ -43,39 +42,40 @@ class SummaryMail {
     if (mapper.summedUp(mailingId, clock.instant()) == 0) {
       return;
     }
-    Long onlyPeopleOf = accounts.onlyPeopleOf(mapper.sender(mailingId)).orElse(null);
+    Account sender = accounts.find(mapper.sender(mailingId));
+    Long onlyPeopleOf = accounts.onlyPeopleOf(sender.id()).orElse(null);
     SummaryMapper.Sums sums = OnBehalf.of(onlyPeopleOf, () -> mapper.sums(mailingId));
     if (sums == null) {
       return;
     }
+    String back = sums.returned() == 0 ? "" : mails.words(sender, "gone.back", sums.returned());
     boolean sent =
         mails.send(
             "summary." + mailingId,
-            new Mailbox(sums.sender(), sums.address()),
-            "“" + sums.name() + "” has gone",
-            new HouseMails.Words(words(sums), "Responses", "/responses/" + mailingId));
+            sender,
+            new ColleagueMails.Told(
+                "gone",
+                back,
+                "/responses/" + mailingId,
+                List.of(sums.name(), counts(sender, sums))));
     if (!sent) {
       mapper.notSummedUp(mailingId);
     }
   }
 
-  /** Such as: “July news” has gone: 412 sent, 3 refused, 1 in doubt. 2 came back so far. */
-  static String words(SummaryMapper.Sums sums) {
+  /** Such as: 412 sent, 3 refused, 1 in doubt. */
+  String counts(Account sender, SummaryMapper.Sums sums) {
     List<String> parts = new ArrayList<>();
-    parts.add(String.format(Locale.ROOT, "%,d sent", sums.sent()));
-    add(parts, sums.refused(), "refused");
-    add(parts, sums.inDoubt(), "in doubt, for you to settle in the outbox");
-    add(parts, sums.withdrawn(), "withdrawn");
-    String back =
-        sums.returned() == 0
-            ? ""
-            : String.format(Locale.ROOT, " %,d came back so far.", sums.returned());
-    return "“" + sums.name() + "” has gone: " + String.join(", ", parts) + "." + back;
+    parts.add(mails.words(sender, "gone.sent", sums.sent()));
+    add(parts, sender, "gone.refused", sums.refused());
+    add(parts, sender, "gone.inDoubt", sums.inDoubt());
+    add(parts, sender, "gone.withdrawn", sums.withdrawn());
+    return String.join(", ", parts);
   }
 
-  private static void add(List<String> parts, long count, String what) {
+  private void add(List<String> parts, Account sender, String key, long count) {
     if (count > 0) {
-      parts.add(String.format(Locale.ROOT, "%,d %s", count, what));
+      parts.add(mails.words(sender, key, count));
     }
   }
 }

@@ -45,30 +45,21 @@ interface SummaryMapper {
   long sender(long id);
 
   /** What became of a mailing's messages. */
-  record Sums(
-      String name,
-      String sender,
-      String address,
-      long sent,
-      long refused,
-      long inDoubt,
-      long withdrawn,
-      long returned) {}
+  record Sums(String name, long sent, long refused, long inDoubt, long withdrawn, long returned) {}
 
   /** Null when there are none. */
   @Select(
       """
-      select g.name, a.name as sender, a.email as address,
+      select g.name,
              count(*) filter (where s.is_sent) as sent,
              count(*) filter (where s.is_refused) as refused,
              count(*) filter (where s.in_doubt) as in_doubt,
              count(*) filter (where s.is_withdrawn) as withdrawn,
              count(*) filter (where s.stands_returned) as returned
       from offered.cause g
-      join offered.account a on a.id = g.sender_id
       join offered.message s on s.cause_id = g.id
       where g.id = #{id}
-      group by g.name, a.name, a.email
+      group by g.name
       """)
   Sums sums(long id);
 }

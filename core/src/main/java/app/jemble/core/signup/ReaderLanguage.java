@@ -1,5 +1,6 @@
 package app.jemble.core.signup;
 
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.EnumSet;
 import java.util.List;
@@ -7,7 +8,7 @@ import java.util.Locale;
 import java.util.Locale.LanguageRange;
 import java.util.Optional;
 
-/** The languages in which pages for readers ship. */
+/** The languages in which pages for readers ship, and what the house tells colleagues. */
 public enum ReaderLanguage {
   EN("English"),
   DE("Deutsch"),
@@ -44,6 +45,11 @@ public enum ReaderLanguage {
     return EnumSet.allOf(ReaderLanguage.class).stream()
         .filter(known -> known.tag().equals(read))
         .findFirst();
+  }
+
+  /** The first of some tags whose language ships, each of which may be null; else English. */
+  public static ReaderLanguage firstOf(String... tags) {
+    return Arrays.stream(tags).flatMap(tag -> of(tag).stream()).findFirst().orElse(EN);
   }
 
   /**

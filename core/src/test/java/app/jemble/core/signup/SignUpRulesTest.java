@@ -104,4 +104,12 @@ public class SignUpRulesTest {
     assertThat(ReaderLanguage.of(null)).isEmpty();
     assertThat(ReaderLanguage.of("!!")).isEmpty();
   }
+
+  @Test
+  public void theFirstLanguageThatShipsIsTaken() {
+    assertThat(ReaderLanguage.firstOf(null, "nb-NO")).isEqualTo(ReaderLanguage.NO);
+    assertThat(ReaderLanguage.firstOf("de", "fr-FR")).isEqualTo(ReaderLanguage.DE);
+    assertThat(ReaderLanguage.firstOf("cy-GB", "", "es-ES")).isEqualTo(ReaderLanguage.ES);
+    assertThat(ReaderLanguage.firstOf(null, "cy-GB")).isEqualTo(ReaderLanguage.EN);
+  }
 }

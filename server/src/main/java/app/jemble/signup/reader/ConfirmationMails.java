@@ -14,10 +14,12 @@ import app.jemble.signup.SignUpPageBody;
 import app.jemble.signup.SignUpPages;
 import app.jemble.signup.SignUpWords;
 import app.jemble.signup.SignUps;
+import app.jemble.telling.ColleagueMails;
 import app.jemble.workspace.WorkspaceService;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -40,6 +42,7 @@ class ConfirmationMails {
   private final SignUpPages pages;
   private final PublicPages html;
   private final HouseMails mails;
+  private final ColleagueMails colleagues;
   private final PostLimits limits;
   private final AccountService accounts;
   private final WorkspaceService workspace;
@@ -50,6 +53,7 @@ class ConfirmationMails {
       SignUpPages pages,
       PublicPages html,
       HouseMails mails,
+      ColleagueMails colleagues,
       PostLimits limits,
       AccountService accounts,
       WorkspaceService workspace,
@@ -58,6 +62,7 @@ class ConfirmationMails {
     this.pages = pages;
     this.html = html;
     this.mails = mails;
+    this.colleagues = colleagues;
     this.limits = limits;
     this.accounts = accounts;
     this.workspace = workspace;
@@ -152,15 +157,13 @@ class ConfirmationMails {
     if (!signUps.isSeen(told, accounts.onlyPeopleOf(told.colleague()))) {
       return true;
     }
-    String look =
-        told.awaitsLook() ? " What they said differs from the record and awaits a look." : "";
-    return mails.send(
+    return colleagues.send(
         "signed-up." + told.id(),
-        new Mailbox(colleague.name(), colleague.email()),
-        told.who() + " signed up at “" + told.page() + "”",
-        new HouseMails.Words(
-            told.who() + " signed up at “" + told.page() + "”." + look,
-            "The record",
-            "/people/" + told.person().value()));
+        colleague,
+        new ColleagueMails.Told(
+            "signedUp",
+            told.awaitsLook() ? colleagues.words(colleague, "signedUp.look") : "",
+            "/people/" + told.person().value(),
+            List.of(told.who(), told.page())));
   }
 }
