@@ -48,6 +48,13 @@ class DueQueue {
     private final Channel channel;
     private DuePlace place = DuePlace.START;
     private long begunAt = System.nanoTime();
+
+    /**
+     * Not the lock of the place: whoever waits for that one has a connection, and whoever asks
+     * waits for one.
+     */
+    private final Object asking = new Object();
+
     private boolean anyDue;
     private long askedAt = Long.MIN_VALUE / 2;
 
@@ -55,13 +62,15 @@ class DueQueue {
       this.channel = channel;
     }
 
-    private synchronized boolean anyDue() {
-      long now = System.nanoTime();
-      if (now - askedAt >= settings.pollEvery().toNanos()) {
-        anyDue = mapper.anyDue(channel, clock.instant());
-        askedAt = now;
+    private boolean anyDue() {
+      synchronized (asking) {
+        long now = System.nanoTime();
+        if (now - askedAt >= settings.pollEvery().toNanos()) {
+          anyDue = mapper.anyDue(channel, clock.instant());
+          askedAt = now;
+        }
+        return anyDue;
       }
-      return anyDue;
     }
 
     private List<HandoverMapper.Claimed> claim(Instant now, int most) {
