@@ -58,6 +58,6 @@ public class ColleagueMailsTest {
   @Test
   public void aNameThatLooksLikeAPatternStandsAsItIs() {
     assertThat(ColleagueMails.words(ReaderLanguage.FR, "rule.subject", "{0} l'été", "<b>{1}</b>"))
-        .isEqualTo("« {0} l'été » : <b>{1}</b>");
+        .isEqualTo("«\u00a0{0} l'été\u00a0»\u00a0: <b>{1}</b>");
   }
 }
