@@ -26,8 +26,13 @@ public class CountingService {
   private final CountingMapper mapper;
   private final WorkspaceService workspace;
   private final AccountService accounts;
-  private FetchRules rules;
-  private long readAt;
+
+  /**
+   * No lock: whoever holds one would wait for a connection, and others wait for it who have one.
+   */
+  private volatile Read last;
+
+  private record Read(FetchRules rules, long at) {}
 
   CountingService(CountingMapper mapper, WorkspaceService workspace, AccountService accounts) {
     this.mapper = mapper;
@@ -36,18 +41,22 @@ public class CountingService {
   }
 
   /** As they are now; read anew after a second, since marks are fetched by the thousand. */
-  synchronized FetchRules rules() {
-    if (rules == null || System.nanoTime() - readAt > KNOWN_FOR_NANOS) {
-      CountingRules counting = counting();
-      rules =
-          new FetchRules(
-              Duration.ofSeconds(counting.withinSeconds()),
-              Duration.ofSeconds(counting.burstSeconds()),
-              counting.agents(),
-              counting.ranges().stream().flatMap(r -> AddressRange.of(r).stream()).toList());
-      readAt = System.nanoTime();
+  FetchRules rules() {
+    Read known = last;
+    if (known == null || System.nanoTime() - known.at() > KNOWN_FOR_NANOS) {
+      known = new Read(read(), System.nanoTime());
+      last = known;
     }
-    return rules;
+    return known.rules();
+  }
+
+  private FetchRules read() {
+    CountingRules counting = counting();
+    return new FetchRules(
+        Duration.ofSeconds(counting.withinSeconds()),
+        Duration.ofSeconds(counting.burstSeconds()),
+        counting.agents(),
+        counting.ranges().stream().flatMap(r -> AddressRange.of(r).stream()).toList());
   }
 
   /** How long it takes until a click is known to be a person's, or software's after all. */
@@ -90,9 +99,7 @@ public class CountingService {
         clean.burstSeconds(),
         clean.agents().toArray(String[]::new),
         clean.ranges().toArray(String[]::new));
-    synchronized (this) {
-      rules = null;
-    }
+    last = null;
     return mapper.find();
   }
 
