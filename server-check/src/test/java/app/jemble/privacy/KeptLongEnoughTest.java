@@ -62,6 +62,19 @@ public class KeptLongEnoughTest extends ServerTest {
     return sql.sql("select count(*) from " + what).query(Long.class).single();
   }
 
+  /** Of long ago alone: whoever gets a mail may answer it while this runs. */
+  private List<String> oldResponses() {
+    return sql.sql(
+            """
+            select kind || ' ' || detail from response
+            where person_id = ? and at < now() - interval '4 years'
+            order by kind
+            """)
+        .param(bea)
+        .query(String.class)
+        .list();
+  }
+
   @Test
   public void aSillyWishIsRefused() {
     assertThat(keep(0).status()).isEqualTo(422);
@@ -103,12 +116,7 @@ public class KeptLongEnoughTest extends ServerTest {
         .isEqualTo(1);
     assertThat(count("inbound_mail where identity = 'old-mail' and words = '' and mime = ''"))
         .isEqualTo(1);
-    assertThat(
-            sql.sql("select kind || ' ' || detail from response where person_id = ? order by kind")
-                .param(bea)
-                .query(String.class)
-                .list())
-        .containsExactly("CLICKED by this", "OPENED ");
+    assertThat(oldResponses()).containsExactly("CLICKED by this", "OPENED ");
     assertThat(count("person where last_name = 'Gone'")).isZero();
     assertThat(api.get("/api/erasures").json().get(0).get("by").asString()).contains("the house");
     assertThat(api.get("/api/history?kind=PRIVACY").text())
