@@ -79,7 +79,9 @@ public class TextKillTest extends ServerTest {
       assertThat(fates.inDoubt())
           .as("what nobody can know")
           .isLessThanOrEqualTo((KILLS + outcome.dropped()) * WINDOW);
-      assertThat(outcome.answered()).as("each answer once").isEqualTo(outcome.answers());
+      assertThat(outcome.answered())
+          .as("each answer once; %s", trial.arrivals())
+          .isEqualTo(outcome.answers());
       assertThat(outcome.receiptsPlaced()).as("each receipt once").isEqualTo(outcome.receipts());
       assertThat(outcome.answers()).isPositive();
       assertThat(outcome.dropped()).isPositive();

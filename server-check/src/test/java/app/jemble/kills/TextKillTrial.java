@@ -47,6 +47,10 @@ final class TextKillTrial implements AutoCloseable {
   private final KilledOutbox outbox;
   private final AtomicInteger dropped = new AtomicInteger();
   private final Set<String> writers = ConcurrentHashMap.newKeySet();
+
+  /** What phones and the centre have not told the house yet. */
+  private final AtomicInteger unsaid = new AtomicInteger();
+
   private final ScheduledExecutorService phones = Executors.newSingleThreadScheduledExecutor();
 
   TextKillTrial(String database, MessageCentre centre, Random random) throws IOException {
@@ -84,6 +88,7 @@ final class TextKillTrial implements AutoCloseable {
 
   /** Until one of the processes takes it. */
   private void later(Runnable step) {
+    unsaid.incrementAndGet();
     phones.schedule(
         () -> {
           try {
@@ -91,6 +96,7 @@ final class TextKillTrial implements AutoCloseable {
           } catch (IllegalStateException nobody) {
             later(step);
           }
+          unsaid.decrementAndGet();
         },
         300,
         TimeUnit.MILLISECONDS);
@@ -103,6 +109,7 @@ final class TextKillTrial implements AutoCloseable {
       outbox.killOne();
     }
     outbox.awaitSettled();
+    outbox.await(() -> unsaid.get() == 0);
     outbox.await(
         () ->
             outbox.count("text_arrival", "taken_at is null") == 0 && answered() >= writers.size());
@@ -113,6 +120,16 @@ final class TextKillTrial implements AutoCloseable {
   private static final String KNOWN =
       "exists (select from handed_over h where h.reference = r.reference)";
   private static final String UNPLACED = "placed_at is null and " + KNOWN;
+
+  /** How what was written came in, to be told when it went wrong. */
+  String arrivals() {
+    return outbox.count("text_arrival", "true")
+        + " parts of "
+        + outbox.count("(select distinct sender from text_arrival) one", "true")
+        + " numbers, taken in as "
+        + outbox.count("inbound_mail", "identity like 'text:%'")
+        + " texts";
+  }
 
   private int answered() {
     return outbox.count("response", "kind = 'REPLIED'");
