@@ -7,10 +7,7 @@ import java.util.concurrent.locks.LockSupport;
 /** Waiting for what another thread does, with a limit. */
 public final class Eventually {
 
-  /**
-   * Common practice: whatever a machine can be slowed down by its neighbours, it is told by then.
-   */
-  private static final Duration LIMIT = Duration.ofSeconds(60);
+  private static final Duration LIMIT = Duration.ofSeconds(30);
 
   private Eventually() {}
 

@@ -43,7 +43,7 @@ abstract class BrowserTest extends ServerTest {
           "--disable-sync");
 
   /** A busy machine may be slow; a screen that is right shows it much sooner. */
-  private static final double PATIENCE_MILLIS = 30_000;
+  private static final double PATIENCE_MILLIS = 15_000;
 
   protected Page page;
   protected String home;

@@ -152,7 +152,7 @@ public class RequestGateTest extends ServerTest {
   }
 
   /** Of 25 screens the first five end by themselves; the others hear of what changes. */
-  @Test(timeOut = 180_000)
+  @Test(timeOut = 60_000)
   public void oneColleaguesManyScreensDoNotGrowWithoutEnd() {
     Api reed = new Api("http://127.0.0.1:" + port);
     reed.signIn("reed", "lowen-quay");

@@ -98,7 +98,7 @@ public class WatchTest extends ServerTest {
     assertThat(numbers().get("jemble_outbox_late_seconds")).isNotNegative().isLessThan(60);
   }
 
-  @Test(priority = 1, timeOut = 180_000)
+  @Test(priority = 1, timeOut = 60_000)
   public void whileTheDatabaseIsAwayItLivesAndIsNotReady() throws Exception {
     letDatabaseBeThere(false);
     try {

@@ -41,31 +41,37 @@ public class ColleagueMails {
    * @return false when it did not leave and should be tried again
    */
   public boolean send(String id, Account to, Told told) {
-    String text = words(to, told.kind() + ".text", told.values().toArray());
+    ReaderLanguage language = language(to);
+    Object[] values = told.values().toArray();
+    String text = words(language, told.kind() + ".text", values);
     return mails.send(
         id,
         mailbox(to),
-        words(to, told.kind() + ".subject", told.values().toArray()),
+        words(language, told.kind() + ".subject", values),
         new HouseMails.Words(
             told.more().isEmpty() ? text : text + " " + told.more(),
-            words(to, told.kind() + ".link"),
+            words(language, told.kind() + ".link"),
             told.path()));
   }
 
   /** The same without a link, and what the mail server said. */
   public HandoverResult hand(String id, Account to, String kind, Object... values) {
+    ReaderLanguage language = language(to);
     return mails.hand(
         id,
         mailbox(to),
         mailbox(to),
-        words(to, kind + ".subject", values),
-        HouseMails.plain(words(to, kind + ".text", values)));
+        words(language, kind + ".subject", values),
+        HouseMails.plain(words(language, kind + ".text", values)));
   }
 
   /** Words of a kind in a colleague's language, such as {@code gone.sent}. */
   public String words(Account to, String key, Object... values) {
-    ReaderLanguage language = ReaderLanguage.firstOf(to.language(), workspace.current().language());
-    return words(language, key, values);
+    return words(language(to), key, values);
+  }
+
+  private ReaderLanguage language(Account of) {
+    return ReaderLanguage.firstOf(of.language(), workspace.current().language());
   }
 
   static String words(ReaderLanguage language, String key, Object... values) {
