@@ -26,6 +26,10 @@ final class TextKillTrial implements AutoCloseable {
   private static final int MOODS = 120;
 
   private static final int ANSWERS_ONE_IN = 10;
+  private static final long SOON = 300;
+
+  /** The centre had not heard that they were taken; hours by the clock of the processes. */
+  private static final long AGAIN = 20_000;
 
   /**
    * What came of it.
@@ -78,27 +82,30 @@ final class TextKillTrial implements AutoCloseable {
 
   /** A phone has a text: its receipt goes out, and now and then its reader writes. */
   private void rings(MessageCentre.Text text, List<String> parts) {
-    later(() -> centre.receipts(text.to(), true));
+    later(() -> centre.receipts(text.to(), true), SOON);
     if (Math.floorMod(text.to().hashCode(), ANSWERS_ONE_IN) == 0 && writers.add(text.to())) {
-      later(
-          () ->
-              centre.writes(text.to(), TextHouse.NUMBER.substring(1), List.of("Yes, ", "please")));
+      later(() -> writes(text.to()), SOON);
+      later(() -> writes(text.to()), AGAIN);
     }
   }
 
+  private void writes(String number) {
+    centre.writes(number, TextHouse.NUMBER.substring(1), List.of("Yes, ", "please"));
+  }
+
   /** Until one of the processes takes it. */
-  private void later(Runnable step) {
+  private void later(Runnable step, long millis) {
     unsaid.incrementAndGet();
     phones.schedule(
         () -> {
           try {
             step.run();
           } catch (IllegalStateException nobody) {
-            later(step);
+            later(step, SOON);
           }
           unsaid.decrementAndGet();
         },
-        300,
+        millis,
         TimeUnit.MILLISECONDS);
   }
 

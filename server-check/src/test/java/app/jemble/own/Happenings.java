@@ -100,11 +100,14 @@ final class Happenings {
                  'Subject: About it'::bytea, case when s.id % 3 = 0 then null else s.id end, '', '', 'EMAIL'
           from message s where s.id % 6 = 0
           """,
+          // Days that come round today and tomorrow: the house itself notes whose.
           """
-          insert into occasion_turn (occasion_id, person_id, day, years, said_on, state)
-          select o.id, p.id, current_date, 1, current_date, 'AWAITS'
-          from occasion o join person p on (p.id + o.id) % 7 = 0
-          on conflict do nothing
+          update person set birthday = current_date + (id % 2)::int - interval '30 years'
+          where id % 7 = 5
+          """,
+          """
+          update membership set joined_on = current_date + (person_id % 2)::int - interval '5 years'
+          where person_id % 5 = 2
           """);
 
   private Happenings() {}

@@ -1,8 +1,8 @@
 package app.jemble.phone;
 
 import app.jemble.carrier.text.TextArrivals;
+import app.jemble.core.text.GivenAgain;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -10,12 +10,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps what comes from phones; what was kept is told to the network, and else given again. */
 @Component
 class PhoneArrivals implements TextArrivals {
-
-  /**
-   * Given once more within it, a text is the same one: the network had not heard that we have it
-   * (common practice).
-   */
-  private static final Duration GIVEN_AGAIN = Duration.ofMinutes(5);
 
   private final PhoneMapper mapper;
   private final Clock clock;
@@ -47,7 +41,7 @@ class PhoneArrivals implements TextArrivals {
             readable(answer.text()),
             now);
     mapper.lockSender(part.sender());
-    if (!mapper.hasPart(part, now.minus(GIVEN_AGAIN))) {
+    if (!mapper.hasPart(part, now.minus(GivenAgain.within(of)))) {
       mapper.keepPart(part);
     }
   }

@@ -68,13 +68,18 @@ interface PhoneMapper {
   @Select("select pg_advisory_xact_lock(hashtext('text of ' || #{sender}))::text")
   String lockSender(String sender);
 
+  /** Of a text of one part, where nothing else came from its sender since. */
   @Select(
       """
       select exists (
-        select from text_arrival
+        select from text_arrival had
         where sender = #{p.sender} and receiver = #{p.receiver} and reference = #{p.reference}
           and number = #{p.number} and parts = #{p.parts} and words = #{p.words}
-          and at > #{since})
+          and at > #{since}
+          and (parts > 1 or not exists (
+            select from text_arrival later
+            where later.sender = had.sender and later.receiver = had.receiver
+              and later.id > had.id)))
       """)
   @Options(flushCache = Options.FlushCachePolicy.TRUE)
   boolean hasPart(@Param("p") Part part, @Param("since") Instant since);
