@@ -3,6 +3,7 @@
   import { onMount, type ComponentProps } from 'svelte';
   import { whenQuiet } from '$lib/ui/whenQuiet';
   import type TextEditor from './TextEditor.svelte';
+  import { wordsOf } from '$lib/format/wordsOf';
 
   let props: ComponentProps<typeof TextEditor> = $props();
 
@@ -22,9 +23,7 @@
     editor?.openPicker();
   }
 
-  const plain = $derived(
-    new DOMParser().parseFromString(props.value, 'text/html').body.textContent ?? ''
-  );
+  const plain = $derived(wordsOf(props.value));
 
   const queries = useQueryClient();
 
@@ -51,7 +50,7 @@
   >
 {:else}
   <p
-    class="min-h-0 flex-1 overflow-hidden px-3.5 py-3 text-soft"
+    class="min-h-0 flex-1 overflow-hidden px-3.5 py-3 whitespace-pre-line text-soft"
     aria-busy="true"
     {@attach writesWhenPressed}
   >

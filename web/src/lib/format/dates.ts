@@ -41,6 +41,12 @@ export function calendarDay(date: string): string {
   return dayAndYear(`${date}T12:00:00Z`, 'UTC');
 }
 
+/** "24 Mar" for a day of the calendar. */
+export function dayAndMonth(date: string): string {
+  const p = day(`${date}T12:00:00Z`, 'UTC');
+  return `${p.day} ${p.month}`;
+}
+
 /** "Tue 24 Mar", with the year when it is not this one. */
 export function weekday(instant: string | Date, zone: string, today = now()): string {
   const p = day(instant, zone);

@@ -1,7 +1,8 @@
 <script lang="ts">
   import HouseButton from '$lib/ui/HouseButton.svelte';
   import Ask from '$lib/ui/Ask.svelte';
-  import { differences, wordsOf } from './differences';
+  import { wordsOf } from '$lib/format/wordsOf';
+  import { differences } from './differences';
 
   interface Props {
     open: boolean;

@@ -1,7 +1,8 @@
 // @vitest-environment happy-dom
 import { describe, expect, it } from 'vitest';
+import { wordsOf } from '$lib/format/wordsOf';
 import { darkened, framed } from '$lib/letter/framed';
-import { differences, wordsOf } from './differences';
+import { differences } from './differences';
 
 describe('comparing', () => {
   it('goes word by word, a line for each paragraph', () => {

@@ -99,6 +99,11 @@
           >Start later: {wallTime(doneBy.latestStart)} is still in time</button
         >
       {/if}
+      {#if doneBy.ownClocksMeet}
+        <button type="button" class={help} onclick={() => onchange({ ...plan, ownClock: true })}
+          >Keep the hours on each person’s own clock: that would be in time</button
+        >
+      {/if}
     </p>
   {/if}
   {#if view.colliding}

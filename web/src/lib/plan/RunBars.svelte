@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { wallTime } from '$lib/format/dates';
+  import { dayAndMonth, wallTime } from '$lib/format/dates';
   import { count, messages } from '$lib/format/numbers';
-  import { hourTicks, scaleOf, type Bar, type BarDay } from './bars';
+  import { ALL_NAMED, hourTicks, namedDays, scaleOf, type Bar, type BarDay } from './bars';
   import { boundWords, isTime, timeOf } from './planWords';
   import RunTable from './RunTable.svelte';
 
@@ -19,8 +19,7 @@
   const top = $derived(scaleOf(days));
   const bars = $derived(days.flatMap((d) => d.bars));
   const ticks = $derived(hourTicks(days));
-  // Names of days stand where there is room for them.
-  const named = $derived(Math.max(1, Math.ceil(days.length / 7)));
+  const named = $derived(namedDays(days.length));
   const capped = $derived(days.some((d) => d.bound.some((b) => !isTime(b))));
   const quiet = $derived(days.some((d) => d.bound.includes('quiet hours')));
   const hatched = $derived(bars.some((b) => b.closed));
@@ -125,12 +124,14 @@
               >
             {/if}
           {/each}
-          {#if d % named === 0}
+          {#if named.includes(d)}
             <span class="absolute top-4 left-0 whitespace-nowrap">
-              <b class="font-semibold text-ink">{dayName(day.day)}</b>
+              <b class="font-semibold text-ink"
+                >{days.length > ALL_NAMED ? dayAndMonth(day.day) : dayName(day.day)}</b
+              >
               {running
                 ? `${count(day.sent)} of ${count(day.planned)}`
-                : days.length > 7
+                : days.length > ALL_NAMED
                   ? ''
                   : count(day.planned)}
             </span>

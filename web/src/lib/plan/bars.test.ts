@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { closedBy, hourTicks, planBars, runBars, scaleOf } from './bars';
+import { closedBy, hourTicks, namedDays, planBars, runBars, scaleOf } from './bars';
 
 const tuesday = {
   day: '2026-03-24',
@@ -77,6 +77,14 @@ describe('bars of a plan', () => {
     const days = Array.from({ length: 10 }, (_, i) => ({ ...tuesday, day: `2026-04-1${i}` }));
     expect(hourTicks(planBars(days))).toEqual([6]);
   });
+});
+
+it('names each of few days, and of many as there is room', () => {
+  expect(namedDays(0)).toEqual([]);
+  expect(namedDays(3)).toEqual([0, 1, 2]);
+  expect(namedDays(7)).toEqual([0, 1, 2, 3, 4, 5, 6]);
+  expect(namedDays(9)).toEqual([0, 2, 4, 6]);
+  expect(namedDays(68)).toEqual([0, 10, 20, 30, 40, 50]);
 });
 
 describe('bars of a mailing under way', () => {

@@ -120,6 +120,16 @@ export function scaleOf(days: BarDay[]): number {
   return [1, 2, 5, 10].map((n) => n * step).find((n) => n >= most) ?? most;
 }
 
+/** So many days have their names below each. */
+export const ALL_NAMED = 7;
+
+/** Which of some days are named: not more than there is room for, none at the very end. */
+export function namedDays(many: number): number[] {
+  const each = Math.max(1, Math.ceil(many / ALL_NAMED));
+  const all = Array.from({ length: Math.ceil(many / each) }, (_, i) => i * each);
+  return all.filter((day) => day + each <= many);
+}
+
 /** Which hours are written below: not more than there is room for. */
 export function hourTicks(days: BarDay[]): number[] {
   const hours = days[0]?.bars.map((b) => b.hour).filter((h) => h !== null) ?? [];

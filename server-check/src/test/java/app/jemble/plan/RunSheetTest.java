@@ -179,6 +179,21 @@ public class RunSheetTest extends ServerTest {
     assertThat(refused.json().get("detail").asString()).contains("after the day");
   }
 
+  /** Half past twelve in London, when its hours are over, is half past seven in New York. */
+  @Test
+  public void hoursOnOwnClocksAreProposedWhereTheyAreInTime() {
+    Map<String, Object> noon =
+        plan(
+            "startWall", tomorrow().atTime(12, 30).toString(),
+            "hours", everyDay(540, 720),
+            "doneBy", tomorrow().toString());
+    JsonNode there = ask(draftWith(add(2, "America/New_York"), plan()), noon).get("doneBy");
+    assertThat(there.get("met").asBoolean()).isFalse();
+    assertThat(there.get("ownClocksMeet").asBoolean()).isTrue();
+    JsonNode here = ask(draftWith(add(2, null), plan()), noon).get("doneBy");
+    assertThat(here.get("ownClocksMeet").asBoolean()).isFalse();
+  }
+
   @Test
   public void whatBindsIsNamedWhenNoPaceDoesIt() {
     sql.sql("insert into colleague_cap select id, 2 from account where login = 'orla'").update();

@@ -254,6 +254,7 @@ public class PlanService {
         inWaves ? sought.smallestWave().map(Pace::people).orElse(null) : null,
         inWaves ? sought.largestGap().map(Pace::gapSeconds).orElse(null) : null,
         sought.latestStart().map(start -> wall(start, plan.startClock(ask.house()))).orElse(null),
+        !met && sought.isMetOnOwnClocks(),
         miss.flatMap(Deadline.Miss::by).map(Duration::toSeconds).orElse(null),
         miss.map(Deadline.Miss::limits).orElse(List.of()));
   }

@@ -60,6 +60,7 @@ record PlanView(
    * @param largestGapSeconds waves may be so far apart; null likewise
    * @param latestStart a start on the workspace's clock, or on each person's own, that is still in
    *     time; null when none is
+   * @param ownClocksMeet whether hours on each person's own clock, which they are not, are in time
    * @param missSeconds by how much even the fastest pace is late; null when it is not, or some
    *     never leave
    * @param limits what would have to give way: "hours", "quiet hours", or whose cap
@@ -71,6 +72,7 @@ record PlanView(
       @Schema(nullable = true) Integer smallestWave,
       @Schema(nullable = true) Long largestGapSeconds,
       @Schema(nullable = true) LocalDateTime latestStart,
+      boolean ownClocksMeet,
       @Schema(nullable = true) Long missSeconds,
       List<String> limits) {}
 }

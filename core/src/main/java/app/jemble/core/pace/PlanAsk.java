@@ -51,6 +51,10 @@ public record PlanAsk(
         start, notBefore, pace, hours, daysOff, ownClock, QuietHours.NONE, house, caps);
   }
 
+  PlanAsk onOwnClocks() {
+    return new PlanAsk(start, notBefore, pace, hours, daysOff, true, quiet, house, caps);
+  }
+
   PlanAsk under(List<DailyCap> others) {
     return new PlanAsk(start, notBefore, pace, hours, daysOff, ownClock, quiet, house, others);
   }

@@ -161,13 +161,13 @@ public class PlannerTest {
     assertThat(plan.bound()).containsKey(LocalDate.of(2026, 12, 25));
   }
 
-  private static Clocks byText(ZoneId... zones) {
+  static Clocks byText(ZoneId... zones) {
     Clocks clocks = new Clocks();
     List.of(zones).forEach(zone -> clocks.add(zone, Channel.TEXT));
     return clocks;
   }
 
-  private static PlanAsk quiet(PlanAsk ask) {
+  static PlanAsk quiet(PlanAsk ask) {
     return new PlanAsk(
         ask.start(),
         ask.notBefore(),
