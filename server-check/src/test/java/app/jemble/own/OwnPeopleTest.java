@@ -50,8 +50,8 @@ public class OwnPeopleTest extends ServerTest {
   private static final Pattern DRAWN =
       Pattern.compile("Date: [^\"]*|Message-ID: <[^>]*>|boundary=[^\\s]*");
 
-  /** For so long nothing happens before nothing more is waited for. */
-  private static final Duration REST = Duration.ofSeconds(8);
+  /** Whoever answers a mail does so within thirteen seconds; then nothing more is waited for. */
+  private static final Duration REST = Duration.ofSeconds(14);
 
   /** Work of the house that was not done since. */
   private static final String NOT_DONE =
@@ -67,6 +67,11 @@ public class OwnPeopleTest extends ServerTest {
   @Override
   protected boolean demoSeries() {
     return true;
+  }
+
+  @Override
+  protected Duration readersDay() {
+    return Duration.ofMillis(100);
   }
 
   /** Whoever is whose is drawn, and much happens around them. */
