@@ -99,12 +99,18 @@
           >Start later: {wallTime(doneBy.latestStart)} is still in time</button
         >
       {/if}
-      {#if doneBy.ownClocksMeet}
-        <button type="button" class={help} onclick={() => onchange({ ...plan, ownClock: true })}
-          >Keep the hours on each person’s own clock: that would be in time</button
-        >
-      {/if}
     </p>
+  {/if}
+  {#if view.ownClocksLast && editable}
+    <button
+      type="button"
+      class={[help, 'text-left text-[0.9rem]']}
+      onclick={() => onchange({ ...plan, ownClock: true })}
+      >Keep the hours on each person’s own clock: the last would leave {dayAndTime(
+        view.ownClocksLast,
+        session.zone
+      )}</button
+    >
   {/if}
   {#if view.colliding}
     <p class="text-[0.9rem]">

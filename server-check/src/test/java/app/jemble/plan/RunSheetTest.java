@@ -187,11 +187,12 @@ public class RunSheetTest extends ServerTest {
             "startWall", tomorrow().atTime(12, 30).toString(),
             "hours", everyDay(540, 720),
             "doneBy", tomorrow().toString());
-    JsonNode there = ask(draftWith(add(2, "America/New_York"), plan()), noon).get("doneBy");
-    assertThat(there.get("met").asBoolean()).isFalse();
-    assertThat(there.get("ownClocksMeet").asBoolean()).isTrue();
-    JsonNode here = ask(draftWith(add(2, null), plan()), noon).get("doneBy");
-    assertThat(here.get("ownClocksMeet").asBoolean()).isFalse();
+    JsonNode there = ask(draftWith(add(2, "America/New_York"), plan()), noon);
+    assertThat(there.get("doneBy").get("met").asBoolean()).isFalse();
+    assertThat(Instant.parse(there.get("ownClocksLast").asString()))
+        .isEqualTo(tomorrow().atTime(9, 0).atZone(ZoneId.of("America/New_York")).toInstant());
+    JsonNode here = ask(draftWith(add(2, null), plan()), noon);
+    assertThat(here.get("ownClocksLast").isNull()).isTrue();
   }
 
   @Test

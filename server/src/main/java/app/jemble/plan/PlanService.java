@@ -6,6 +6,7 @@ import app.jemble.core.pace.Clocks;
 import app.jemble.core.pace.Collisions;
 import app.jemble.core.pace.DailyCap;
 import app.jemble.core.pace.Deadline;
+import app.jemble.core.pace.OwnClocks;
 import app.jemble.core.pace.Pace;
 import app.jemble.core.pace.Plan;
 import app.jemble.core.pace.PlanAsk;
@@ -199,6 +200,7 @@ public class PlanService {
     Plan planned = Planner.plan(ask, clocks);
     ZoneId house = ask.house();
     int spacingDays = spacingDays();
+    Instant deadline = plan.doneBy() == null ? null : deadline(plan.doneBy());
     return new PlanView(
         sentences.of(plan),
         clocks.size(),
@@ -212,6 +214,7 @@ public class PlanService {
             .toList(),
         collisions.within(spacingDays, planned).size(),
         spacingDays,
+        OwnClocks.better(ask, clocks, planned, deadline).flatMap(Plan::last).orElse(null),
         plan.doneBy() == null ? null : doneBy(plan, ask, clocks, planned));
   }
 
@@ -254,7 +257,6 @@ public class PlanService {
         inWaves ? sought.smallestWave().map(Pace::people).orElse(null) : null,
         inWaves ? sought.largestGap().map(Pace::gapSeconds).orElse(null) : null,
         sought.latestStart().map(start -> wall(start, plan.startClock(ask.house()))).orElse(null),
-        !met && sought.isMetOnOwnClocks(),
         miss.flatMap(Deadline.Miss::by).map(Duration::toSeconds).orElse(null),
         miss.map(Deadline.Miss::limits).orElse(List.of()));
   }

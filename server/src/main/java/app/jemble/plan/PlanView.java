@@ -20,6 +20,8 @@ import java.util.List;
  * @param colliding how many people would get a message of another mailing within the rest days of
  *     theirs; 0 of a mailing that was released
  * @param spacingDays for how many days people should be left alone between two mailings
+ * @param ownClocksLast when the last would leave if hours were kept on each person's own clock;
+ *     null where that is no better, or so already
  * @param doneBy how it stands with the day by which all should have left; null when none was set
  */
 record PlanView(
@@ -33,6 +35,7 @@ record PlanView(
     List<ZoneShare> zones,
     long colliding,
     int spacingDays,
+    @Schema(nullable = true) Instant ownClocksLast,
     @Schema(nullable = true) DoneBy doneBy) {
 
   /**
@@ -60,7 +63,6 @@ record PlanView(
    * @param largestGapSeconds waves may be so far apart; null likewise
    * @param latestStart a start on the workspace's clock, or on each person's own, that is still in
    *     time; null when none is
-   * @param ownClocksMeet whether hours on each person's own clock, which they are not, are in time
    * @param missSeconds by how much even the fastest pace is late; null when it is not, or some
    *     never leave
    * @param limits what would have to give way: "hours", "quiet hours", or whose cap
@@ -72,7 +74,6 @@ record PlanView(
       @Schema(nullable = true) Integer smallestWave,
       @Schema(nullable = true) Long largestGapSeconds,
       @Schema(nullable = true) LocalDateTime latestStart,
-      boolean ownClocksMeet,
       @Schema(nullable = true) Long missSeconds,
       List<String> limits) {}
 }

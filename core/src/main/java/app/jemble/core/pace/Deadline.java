@@ -91,14 +91,6 @@ public final class Deadline {
     return Optional.of(new Miss(by, limits(fastest)));
   }
 
-  /**
-   * Whether it does when hours are those of each person's own clock, which they are not so far: the
-   * house's hours may be night wherever a phone would ring.
-   */
-  public boolean isMetOnOwnClocks() {
-    return !ask.ownClock() && isMetBy(ask.onOwnClocks());
-  }
-
   private List<String> limits(PlanAsk fastest) {
     List<String> alone = new ArrayList<>();
     if (isMetBy(fastest.atAnyHour())) {

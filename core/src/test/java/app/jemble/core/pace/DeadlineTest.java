@@ -109,26 +109,6 @@ public class DeadlineTest {
     return Planner.plan(ask, clocks).isDoneBy(by);
   }
 
-  /** Nine to twelve in London is night in Vancouver, where no phone is to ring. */
-  @Test
-  public void ownClocksAreProposedWhereTheHousesHoursAreNight() {
-    WeeklyHours mornings =
-        WeeklyHours.on(List.of(DayOfWeek.values()), LocalTime.of(9, 0), LocalTime.of(12, 0));
-    PlanAsk mail =
-        PlannerTest.with(
-            PlannerTest.from("2026-11-30T09:00:00", Pace.ALL_AT_ONCE), mornings, false);
-    Clocks clocks = PlannerTest.byText(LONDON, ZoneId.of("America/Vancouver"));
-    Instant by = london("2026-12-10T00:00:00");
-    Deadline rings = new Deadline(PlannerTest.quiet(mail), clocks, by);
-    assertThat(rings.miss()).isPresent();
-    assertThat(rings.isMetOnOwnClocks()).isTrue();
-    assertThat(new Deadline(PlannerTest.quiet(mail), clocks, london("2026-11-30T12:00:00")))
-        .as("a morning there comes later")
-        .returns(false, Deadline::isMetOnOwnClocks);
-    PlanAsk own = PlannerTest.with(PlannerTest.quiet(mail), mornings, true);
-    assertThat(new Deadline(own, clocks, by).isMetOnOwnClocks()).as("they are").isFalse();
-  }
-
   /** On several clocks each answer works, and the next does not. */
   @Test
   public void everyAnswerIsProvedByTheForwardPlan() {
