@@ -58,6 +58,15 @@ public class CapsAfterOutageTest extends ServerTest {
     clock.advance(Duration.between(now, ten));
   }
 
+  /** What is held back is given its days by a job, which may come before anybody has looked. */
+  private void planTheRest(String when) {
+    String next =
+        "update scheduled_tasks set version = version + 1, execution_time = now() "
+            + when
+            + " where task_name = 'go-on-after-caps' and not picked";
+    Eventually.holds(() -> assertThat(sql.sql(next).update()).isEqualTo(1));
+  }
+
   /** A cap of all, and one of what a role lets leave by one way. */
   @DataProvider
   public Object[][] caps() {
@@ -89,6 +98,7 @@ public class CapsAfterOutageTest extends ServerTest {
       assertThat(release(mailing).status()).isEqualTo(200);
       assertThat(inState(mailing, "waiting")).isEqualTo(MESSAGES);
 
+      planTheRest("+ interval '1 hour'");
       goToTen(4);
       Eventually.holds(() -> assertThat(inState(mailing, "sent")).isEqualTo(CAP));
       Eventually.holds(() -> assertThat(inState(mailing, "held")).isEqualTo(MESSAGES - CAP));
@@ -99,6 +109,7 @@ public class CapsAfterOutageTest extends ServerTest {
               .single();
       assertThat(reason).isEqualTo("over the daily cap of " + whose + " (7)");
 
+      planTheRest("");
       for (int day = 1; day <= 3; day++) {
         Eventually.holds(() -> assertThat(inState(mailing, "held")).isZero());
         int expected = Math.min(MESSAGES, CAP * (day + 1));
