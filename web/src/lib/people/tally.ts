@@ -27,16 +27,21 @@ export async function watchTally(
   return last;
 }
 
-/** The lines of a stream, each as soon as it is whole. */
+/** The lines of a stream, each as soon as it is whole. Whoever has read enough ends the stream. */
 export async function* lines(body: ReadableStream<Uint8Array>): AsyncGenerator<string> {
   const reader = body.pipeThrough(new TextDecoderStream() as never).getReader();
   let rest = '';
-  while (true) {
-    const { done, value } = (await reader.read()) as { done: boolean; value?: string };
-    if (done) break;
-    const parts = (rest + (value ?? '')).split('\n');
-    rest = parts.pop() ?? '';
-    yield* parts.filter(Boolean);
+  try {
+    while (true) {
+      const { done, value } = (await reader.read()) as { done: boolean; value?: string };
+      if (done) break;
+      const parts = (rest + (value ?? '')).split('\n');
+      rest = parts.pop() ?? '';
+      yield* parts.filter(Boolean);
+    }
+    if (rest) yield rest;
+  } finally {
+    // A browser allows a host few connections: none is held for what nobody reads.
+    await reader.cancel().catch(() => undefined);
   }
-  if (rest) yield rest;
 }
