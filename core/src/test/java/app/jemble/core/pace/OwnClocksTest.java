@@ -38,7 +38,7 @@ public class OwnClocksTest {
 
   /** Clocks go on in Halifax on 14 March 2027, and in London on 28 March (the IANA time zones). */
   @Test
-  public void whatWouldWaitForASummerLeavesTheNextMorning() {
+  public void whatWouldWaitForSummerTimeLeavesThatMorning() {
     Clocks clocks = PlannerTest.byText(LONDON, HALIFAX);
     assertThat(Planner.plan(ASK, clocks).last()).contains(in(LONDON, "2027-03-14T11:00:00"));
     assertThat(better(ASK, clocks, null)).contains(in(HALIFAX, "2026-11-30T09:00:00"));
