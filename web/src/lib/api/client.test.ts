@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { ApiProblem, answer, guard, onSignedOut, send, signedInAnew } from './client';
+import { ApiProblem, answer, api, guard, onSignedOut, send, signedInAnew } from './client';
 
 function reply(status: number, body: unknown) {
   const response = new Response(null, { status });
@@ -9,6 +9,7 @@ function reply(status: number, body: unknown) {
 afterEach(() => {
   onSignedOut.call = () => {};
   guard.header = '';
+  guard.renew = async () => false;
 });
 
 describe('an answer', () => {
@@ -83,5 +84,48 @@ describe('what is no JSON', () => {
     });
     answers(502, '<html>');
     await expect(send('/x', 'text/csv', '')).rejects.toThrow(/Something went wrong at the server/);
+  });
+});
+
+describe('a change whose token is that of a sign-in before', () => {
+  /** The server of a house whose token is "new". */
+  const house = vi.fn(async (asked: RequestInfo | URL, init?: RequestInit) => {
+    const request = new Request(new URL(asked instanceof Request ? asked.url : asked, 'http://h'), {
+      ...(asked instanceof Request ? { method: asked.method, body: await asked.text() } : init),
+      headers: asked instanceof Request ? asked.headers : init?.headers
+    });
+    return request.headers.get('X-Guard') === 'new'
+      ? Response.json({ got: await request.text() })
+      : new Response(null, { status: 403, headers: { 'Jemble-Other-Token': 'yes' } });
+  });
+  const change = () =>
+    answer(
+      api.POST('/api/session', {
+        baseUrl: 'http://h',
+        body: { login: 'orla', password: 'typed', code: null }
+      })
+    );
+
+  it('is sent once more, whole, with the new one', async () => {
+    vi.stubGlobal('fetch', house);
+    guard.header = 'X-Guard';
+    guard.token = 'old';
+    guard.renew = async () => {
+      guard.token = 'new';
+      return true;
+    };
+    expect(await change()).toMatchObject({ got: expect.stringContaining('typed') });
+    guard.token = 'old';
+    expect(await (await send('http://h/api/imports', 'text/csv', 'a,b')).json()).toEqual({
+      got: 'a,b'
+    });
+    expect(house).toHaveBeenCalledTimes(4);
+  });
+  it('says that somebody else has signed in where it has none', async () => {
+    vi.stubGlobal('fetch', house);
+    guard.header = 'X-Guard';
+    guard.token = 'old';
+    await expect(change()).rejects.toThrow(/Somebody else has signed in/);
+    await expect(send('http://h/api/imports', 'text/csv', 'a')).rejects.toThrow(/Somebody else/);
   });
 });

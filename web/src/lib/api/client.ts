@@ -16,7 +16,24 @@ export class ApiProblem extends Error {
 }
 
 /** What every change must carry; another site cannot know it. */
-export const guard = { header: '', token: '' };
+export const guard = {
+  header: '',
+  token: '',
+  /**
+   * The same colleague has signed in anew in another window, and with that the token is another.
+   * Takes it; answers whether it could: somebody else may have signed in there.
+   */
+  renew: async () => false
+};
+
+/** Said of a change whose token is that of a sign-in before. */
+const OTHER_TOKEN = 'Jemble-Other-Token';
+
+/** Asks once more with the new token where only the token was another. */
+async function guarded(ask: () => Promise<Response>): Promise<Response> {
+  const response = await ask();
+  return response.headers.has(OTHER_TOKEN) && (await guard.renew()) ? ask() : response;
+}
 
 /** Called when the server says that nobody is signed in. */
 export const onSignedOut = { call: () => {} };
@@ -33,11 +50,18 @@ const PATIENCE = 15_000;
 
 /** Acts end without an answer some time; questions are ended by whoever asks. */
 function patiently(request: Request): Promise<Response> {
-  return fetch(request.method === 'GET' ? request : new Request(request, withPatience(request)));
+  return request.method === 'GET'
+    ? fetch(request)
+    : guarded(() => fetch(new Request(request.clone(), withPatience(request))));
 }
 
 function withPatience(request: Request): RequestInit {
-  return { signal: AbortSignal.any([request.signal, AbortSignal.timeout(PATIENCE)]) };
+  const headers = new Headers(request.headers);
+  if (guard.header) headers.set(guard.header, guard.token);
+  return {
+    headers,
+    signal: AbortSignal.any([request.signal, AbortSignal.timeout(PATIENCE)])
+  };
 }
 
 export const api = createClient<paths>({ baseUrl: '/', fetch: patiently });
@@ -47,9 +71,6 @@ const acts = new Map<string, string>();
 
 api.use({
   async onRequest({ request, id }) {
-    if (request.method !== 'GET' && guard.header) {
-      request.headers.set(guard.header, guard.token);
-    }
     const path = new URL(request.url).pathname;
     if (isAct(request.method, path)) {
       const act = `${request.method} ${path} ${await request.clone().text()}`;
@@ -94,9 +115,8 @@ export async function answer<T>(call: Promise<Reply<T>>): Promise<T> {
   if (reply.response.ok) {
     return reply.data as T;
   }
-  const status = await meant(reply.response.status);
-  if (status === 401 && begun === signIns) onSignedOut.call();
-  throw problem(status, status === reply.response.status ? reply.error : null);
+  if (reply.response.status === 401 && begun === signIns) onSignedOut.call();
+  throw problem(reply.response, reply.error);
 }
 
 /** Without an answer nobody knows whether it was done. */
@@ -104,14 +124,6 @@ function unanswered(lost: unknown): string {
   return lost instanceof DOMException && lost.name === 'TimeoutError'
     ? 'Jemble did not answer within 15 seconds; it may have been done all the same.'
     : 'Jemble cannot be reached. Nothing was changed; try again.';
-}
-
-/** A session that is over is refused as if it might not do it; whether one is there tells both apart. */
-async function meant(status: number): Promise<number> {
-  if (status !== 403) return status;
-  const session = await fetch('/api/session').catch(() => null);
-  const known = session?.ok ? ((await session.json()) as { colleague: unknown }) : null;
-  return known && known.colleague === null ? 401 : status;
 }
 
 /** Sends what is not JSON, or gets what is not; throws an ApiProblem when the server would not. */
@@ -122,27 +134,31 @@ export async function send(
   signal?: AbortSignal
 ): Promise<Response> {
   const begun = signIns;
-  const response = await fetch(path, {
-    method: 'POST',
-    headers: { 'Content-Type': type, [guard.header]: guard.token },
-    body,
-    signal
-  }).catch((lost: unknown) => {
+  const response = await guarded(() =>
+    fetch(path, {
+      method: 'POST',
+      headers: { 'Content-Type': type, [guard.header]: guard.token },
+      body,
+      signal
+    })
+  ).catch((lost: unknown) => {
     throw new ApiProblem(0, unanswered(lost), '');
   });
   if (response.ok) return response;
-  const status = await meant(response.status);
-  if (status === 401 && begun === signIns) onSignedOut.call();
-  throw problem(status, await response.json().catch(() => null));
+  if (response.status === 401 && begun === signIns) onSignedOut.call();
+  throw problem(response, await response.json().catch(() => null));
 }
 
-function problem(status: number, error: unknown): ApiProblem {
+function problem(response: Response, error: unknown): ApiProblem {
   const detail = (error ?? {}) as { detail?: string; field?: string };
-  return new ApiProblem(status, detail.detail ?? sentence(status), detail.field ?? '');
+  return new ApiProblem(response.status, detail.detail ?? sentence(response), detail.field ?? '');
 }
 
-function sentence(status: number): string {
+function sentence({ status, headers }: Response): string {
   if (status === 401) return 'You are not signed in any more. Nothing was changed.';
+  if (headers.has(OTHER_TOKEN)) {
+    return 'Somebody else has signed in in another window, so nothing was changed. Copy what you typed, then load this page again.';
+  }
   if (status === 403) return 'You may not do that. Sign in again, or ask an administrator.';
   return `Something went wrong at the server (${status}). Nothing was changed.`;
 }

@@ -27,7 +27,14 @@
     });
     asksCode ||= sending.wrong?.field === 'code';
   }
+
+  /** Whoever comes back from another window may have signed in again there. */
+  async function look() {
+    if (await session.resumeIfBack().catch(() => false)) await queries.invalidateQueries();
+  }
 </script>
+
+<svelte:window onfocus={look} />
 
 <Ask bind:open={() => session.over, (is) => (session.over = is)} title="Sign in and go on">
   <form id="sign-in-again" onsubmit={signIn}>

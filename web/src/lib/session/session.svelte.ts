@@ -40,8 +40,7 @@ class Session {
 
   private async ask() {
     const session = await answer(api.GET('/api/session'));
-    guard.header = session.csrfHeader;
-    guard.token = session.csrfToken;
+    carry(session);
     this.colleague = session.colleague;
     week.beginOn(session.colleague?.weekStart);
     follow(session.now, session.clockSpeed);
@@ -57,15 +56,31 @@ class Session {
   /** Signs the same colleague in again, on the spot; what is on the screen stays. */
   async resume(password: string, code: string | null = null) {
     const login = this.colleague?.login ?? '';
-    await answer(api.GET('/api/session')).then(({ csrfHeader, csrfToken }) => {
-      guard.header = csrfHeader;
-      guard.token = csrfToken;
-    });
+    carry(await answer(api.GET('/api/session')));
     await answer(api.POST('/api/session', { body: { login, password, code } }));
+    await this.goOn();
+  }
+
+  /** Goes on where the same colleague has signed in again in another window; answers whether. */
+  async resumeIfBack(): Promise<boolean> {
+    const back = this.over && (await this.renew());
+    if (back) await this.goOn();
+    return back;
+  }
+
+  private async goOn() {
     await this.ask();
     signedInAnew();
     this.over = false;
     this.resumed++;
+  }
+
+  /** Takes the token of the sign-in that another window began, if it is the same colleague's. */
+  async renew(): Promise<boolean> {
+    const now = await answer(api.GET('/api/session'));
+    const same = now.colleague?.id === this.colleague?.id;
+    if (same) carry(now);
+    return same;
   }
 
   async signOut() {
@@ -74,4 +89,11 @@ class Session {
   }
 }
 
+/** What every change carries from now on. */
+function carry(session: { csrfHeader: string; csrfToken: string }) {
+  guard.header = session.csrfHeader;
+  guard.token = session.csrfToken;
+}
+
 export const session = new Session();
+guard.renew = () => session.renew();

@@ -132,14 +132,19 @@ abstract class BrowserTest extends ServerTest {
 
   /** Signs in by keyboard alone. */
   protected void signIn(String login) {
-    page.navigate(home + "/");
-    page.waitForURL("**/sign-in**");
-    page.getByLabel("Login").focus();
-    page.keyboard().type(login);
-    page.keyboard().press("Tab");
-    page.keyboard().type("lowen-quay");
-    page.keyboard().press("Enter");
-    page.waitForURL(home + "/desk");
+    signIn(page, login);
+  }
+
+  /** Signs in by keyboard alone, in another window. */
+  protected void signIn(Page window, String login) {
+    window.navigate(home + "/");
+    window.waitForURL("**/sign-in**");
+    window.getByLabel("Login").focus();
+    window.keyboard().type(login);
+    window.keyboard().press("Tab");
+    window.keyboard().type("lowen-quay");
+    window.keyboard().press("Enter");
+    window.waitForURL(home + "/desk");
   }
 
   protected void press(String... keys) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Eventually;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
@@ -110,6 +111,40 @@ public class FaultsTest extends BrowserTest {
     typing.assertStillThere(place, words);
     typing.again(place);
     Eventually.holds(() -> assertThat(typing.stored(place)).contains(words));
+  }
+
+  /** Two windows of one browser: whoever signs in again in the one goes on in the other. */
+  @Test
+  public void whatIsTypedInOneWindowIsSavedAfterSigningInAgainInAnother() {
+    Typing typing = new Typing(page, home, sql, mailing);
+    typing.go(Typing.Place.TEMPLATE);
+    typing.begin(Typing.Place.TEMPLATE, "Of two windows");
+    begin(Fault.SESSION_OVER);
+    typing.send(Typing.Place.TEMPLATE, "Of two windows");
+    Locator dialog = page.getByRole(AriaRole.DIALOG, named("Sign in and go on"));
+    assertThat(dialog).isVisible();
+    try (Page other = page.context().newPage()) {
+      signIn(other, "orla");
+      // As when its window is come back to.
+      page.evaluate("window.dispatchEvent(new Event('focus'))");
+      assertThat(dialog).isHidden();
+      typing.again(Typing.Place.TEMPLATE);
+      Eventually.holds(
+          () -> assertThat(typing.stored(Typing.Place.TEMPLATE)).contains("Of two windows"));
+    }
+  }
+
+  /** As after signing in again in another window, before the page has asked for anything. */
+  @Test
+  public void whatIsTypedIsSavedWithTheTokenOfASignInSince() {
+    Typing typing = new Typing(page, home, sql, mailing);
+    typing.go(Typing.Place.TEMPLATE);
+    sql.sql("delete from spring_session_attributes where attribute_name like '%CSRF_TOKEN'")
+        .update();
+    typing.begin(Typing.Place.TEMPLATE, "Of two sign-ins");
+    typing.send(Typing.Place.TEMPLATE, "Of two sign-ins");
+    Eventually.holds(
+        () -> assertThat(typing.stored(Typing.Place.TEMPLATE)).contains("Of two sign-ins"));
   }
 
   @DataProvider

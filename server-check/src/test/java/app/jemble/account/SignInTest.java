@@ -69,6 +69,38 @@ public class SignInTest extends ServerTest {
     assertThat(answer.status()).isEqualTo(403);
   }
 
+  /** Its cookie could come late, and take the place of a session signed in meanwhile. */
+  @Test
+  public void aChangeByNobodyIsRefusedAndGivenNoSession() {
+    Api over = new Api("http://127.0.0.1:" + port);
+    over.signIn("orla", "lowen-quay");
+    sql.sql("delete from spring_session").update();
+    Api never = new Api("http://127.0.0.1:" + port);
+    for (Api nobody : List.of(over, never)) {
+      for (Api.Answer answer :
+          List.of(
+              nobody.post("/api/lists", Map.of("name", "x")),
+              nobody.postWithoutToken("/api/lists", "application/json", "{}"),
+              nobody.delete("/api/session"))) {
+        assertThat(answer.status()).isEqualTo(401);
+        assertThat(answer.raw().headers().allValues("Set-Cookie")).isEmpty();
+      }
+    }
+    assertThat(sql.sql("select count(*) from spring_session").query(Long.class).single()).isZero();
+  }
+
+  @Test
+  public void aTokenOfASignInBeforeIsSaidToBeAnotherOne() {
+    Api orla = new Api("http://127.0.0.1:" + port);
+    orla.signIn("orla", "lowen-quay");
+    Api.Answer answer = orla.postWithoutToken("/api/lists", "application/json", "{}");
+    assertThat(answer.status()).isEqualTo(403);
+    assertThat(answer.raw().headers().firstValue("Jemble-Other-Token")).isPresent();
+    Api.Answer refused = signedIn("reed").post("/api/lists", Map.of("name", "x"));
+    assertThat(refused.status()).isEqualTo(403);
+    assertThat(refused.raw().headers().firstValue("Jemble-Other-Token")).isEmpty();
+  }
+
   @Test
   public void readersChangeNothingAndAreToldWhomToAsk() {
     Api reed = new Api("http://127.0.0.1:" + port);

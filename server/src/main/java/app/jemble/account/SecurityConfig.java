@@ -1,6 +1,8 @@
 package app.jemble.account;
 
+import app.jemble.browser.ChangeRefused;
 import app.jemble.browser.PageScripts;
+import app.jemble.browser.PageTokens;
 import app.jemble.settings.JembleSettings;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
@@ -26,8 +28,6 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
-import org.springframework.security.web.csrf.CsrfTokenRepository;
-import org.springframework.security.web.csrf.HttpSessionCsrfTokenRepository;
 import org.springframework.session.SessionIdGenerator;
 
 /**
@@ -46,7 +46,8 @@ class SecurityConfig {
   @Bean
   SecurityFilterChain security(
       HttpSecurity http,
-      CsrfTokenRepository tokens,
+      PageTokens tokens,
+      ChangeRefused refused,
       SecurityContextRepository contexts,
       Environment environment)
       throws Exception {
@@ -73,7 +74,9 @@ class SecurityConfig {
                     .ignoringRequestMatchers("/leave/*", "/join/**", "/app/**"))
         .securityContext(context -> context.securityContextRepository(contexts))
         .exceptionHandling(
-            e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+            e ->
+                e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED))
+                    .accessDeniedHandler(refused))
         .headers(
             headers ->
                 headers
@@ -130,12 +133,6 @@ class SecurityConfig {
       random.nextBytes(octets);
       return Base64.getUrlEncoder().withoutPadding().encodeToString(octets);
     };
-  }
-
-  /** Kept in the session, so that two workspaces on one host do not share a cookie. */
-  @Bean
-  CsrfTokenRepository csrfTokens() {
-    return new HttpSessionCsrfTokenRepository();
   }
 
   @Bean

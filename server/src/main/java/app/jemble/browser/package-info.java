@@ -1,5 +1,6 @@
 /**
- * What a browser may run of the screens. Read {@link app.jemble.browser.PageScripts} first.
+ * What a browser may run of the screens, and what their changes must carry. Read {@link
+ * app.jemble.browser.PageScripts} first.
  *
  * <p>Tables: none.
  */
