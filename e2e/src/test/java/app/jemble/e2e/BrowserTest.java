@@ -169,12 +169,15 @@ abstract class BrowserTest extends ServerTest {
 
   /** Where a session is over: signs in on the spot, and goes on. */
   protected void signInOnTheSpot() {
-    Locator dialog = page.getByRole(AriaRole.DIALOG, named("Sign in and go on"));
-    PlaywrightAssertions.assertThat(dialog).isVisible();
-    PlaywrightAssertions.assertThat(dialog.getByLabel("Password")).isFocused();
+    PlaywrightAssertions.assertThat(signInDialog()).isVisible();
+    PlaywrightAssertions.assertThat(signInDialog().getByLabel("Password")).isFocused();
     page.keyboard().type("lowen-quay");
     press("Enter");
-    PlaywrightAssertions.assertThat(dialog).isHidden();
+    PlaywrightAssertions.assertThat(signInDialog()).isHidden();
+  }
+
+  protected Locator signInDialog() {
+    return page.getByRole(AriaRole.DIALOG, named("Sign in and go on"));
   }
 
   protected Locator button(String name) {

@@ -8,6 +8,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -237,6 +238,26 @@ public class PlanTest extends BrowserTest {
     assertThat(underWay().getByText(Pattern.compile("\\d+ withdrawn"))).isVisible();
     underWay().getByText("Outbox").click();
     assertThat(rows().first()).containsText("withdrawn");
+  }
+
+  /** Half past twelve in London, when its hours are over, is half past eight in Halifax. */
+  @Test(dependsOnMethods = "oneIsSentNowAndTheRestWithdrawn")
+  public void hoursOnOwnClocksAreOneClickAway() {
+    api.signIn("orla", "lowen-quay");
+    long person = addPerson("Nell", "Overseas", "nell@overseas.example");
+    sql.sql("update person set time_zone = 'America/Halifax' where id = ?").param(person).update();
+    page.navigate(
+        home + "/mailings/" + draft(List.of(person), "From across the sea", "<p>Hello</p>"));
+    assertThat(page.getByText(Pattern.compile("^Proof 1 of 1"))).isVisible();
+    press("d");
+    page.getByLabel("The plan as a sentence")
+        .fill("tomorrow 12:30, Mon-Sun 9-12, by " + today().plusDays(1));
+    press("Enter");
+    sheet().getByText(Pattern.compile("^Keep the hours on each person’s own clock")).click();
+    assertThat(sheet().getByText(Pattern.compile("^Keep the hours"))).isHidden();
+    assertThat(sheet().getByText(Pattern.compile("^The last leaves .* 13:00"))).isVisible();
+    assertThat(page.getByLabel("On whose clock the hours are")).hasValue("true");
+    assertSaved();
     assertNoComplaints();
   }
 }
