@@ -118,7 +118,7 @@ run_bench() {
   for group in "$@"; do
     make_database "bench_${group//-/_}"
     JEMBLE_DB_URL="jdbc:postgresql://127.0.0.1:$db_port/bench_${group//-/_}" JEMBLE_DB_USER=jemble \
-      java -Xmx4g -cp "bench/target/classes:$(cat bench/target/classes/classpath)" \
+      java -Xmx4g -Djdk.httpclient.keepalive.timeout=5 -cp "bench/target/classes:$(cat bench/target/classes/classpath)" \
       app.jemble.bench.Bench "$group"
   done
 }

@@ -16,11 +16,6 @@ public final class Api {
 
   private static final ObjectMapper JSON = new ObjectMapper();
 
-  static {
-    // Shorter than any server keeps an idle connection: none is used that has just been closed.
-    System.setProperty("jdk.httpclient.keepalive.timeout", "5");
-  }
-
   private final CookieManager cookies = new CookieManager();
   private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
   private final String base;

@@ -1,5 +1,6 @@
 package app.jemble.account;
 
+import static java.util.concurrent.CompletableFuture.supplyAsync;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jemble.Api;
@@ -7,9 +8,27 @@ import app.jemble.ServerTest;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.stream.Stream;
+import org.testng.annotations.AfterClass;
 import org.testng.annotations.Test;
 
 public class SignInTest extends ServerTest {
+
+  private static final String TOKEN =
+      """
+      select encode(attribute_bytes, 'hex') from spring_session_attributes
+      where attribute_name like '%CSRF_TOKEN'
+      """;
+
+  private final ExecutorService fourAtOnce = Executors.newFixedThreadPool(4);
+
+  @AfterClass(alwaysRun = true)
+  public void endThreads() {
+    fourAtOnce.shutdownNow();
+  }
 
   @Override
   protected int people() {
@@ -87,6 +106,32 @@ public class SignInTest extends ServerTest {
       }
     }
     assertThat(sql.sql("select count(*) from spring_session").query(Long.class).single()).isZero();
+  }
+
+  /** Else the screen's first questions, asked at once, would each make another. */
+  @Test
+  public void aSessionHasItsTokenFromTheStart() {
+    sql.sql("delete from spring_session").update();
+    Api reed = new Api("http://127.0.0.1:" + port);
+    reed.begin();
+    String before = sql.sql(TOKEN).query(String.class).single();
+    Map<String, Object> given = Map.of("login", "reed", "password", "lowen-quay");
+    assertThat(reed.post("/api/session", given).status()).isEqualTo(200);
+    assertThat(sql.sql(TOKEN).query(String.class).single()).isNotEqualTo(before);
+  }
+
+  @Test
+  public void questionsAtOnceOfASessionWithoutATokenAreAllAnswered() {
+    Api reed = signedIn("reed");
+    for (int i = 0; i < 20; i++) {
+      sql.sql("delete from spring_session_attributes where attribute_name like '%CSRF_TOKEN'")
+          .update();
+      List<CompletableFuture<Integer>> asked =
+          Stream.generate(() -> supplyAsync(() -> reed.get("/api/session").status(), fourAtOnce))
+              .limit(4)
+              .toList();
+      assertThat(asked).extracting(CompletableFuture::join).containsOnly(200);
+    }
   }
 
   @Test

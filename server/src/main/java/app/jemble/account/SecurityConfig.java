@@ -29,6 +29,7 @@ import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.session.SessionIdGenerator;
+import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 
 /**
  * Who gets in. The screens' files and what readers of mail fetch are open; everything under /api
@@ -133,6 +134,12 @@ class SecurityConfig {
       random.nextBytes(octets);
       return Base64.getUrlEncoder().withoutPadding().encodeToString(octets);
     };
+  }
+
+  /** What requests of one session at once write of it, the last one keeps; none of them fails. */
+  @Bean
+  PostgreSqlJdbcIndexedSessionRepositoryCustomizer sessionsAtOnce() {
+    return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
   }
 
   @Bean

@@ -2,6 +2,7 @@ package app.jemble.account;
 
 import app.jemble.access.Needs;
 import app.jemble.account.SignInGuard.Trying;
+import app.jemble.browser.FreshSession;
 import app.jemble.core.access.Access;
 import app.jemble.core.access.Decision;
 import app.jemble.core.access.Right;
@@ -20,9 +21,6 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -81,7 +79,7 @@ class SessionController {
   record SignIn(String login, String password, @Schema(nullable = true) String code) {}
 
   private final SignInCheck check;
-  private final SecurityContextRepository contexts;
+  private final FreshSession sessions;
   private final DeviceCookie devices;
   private final SessionEnd ends;
   private final AccountService accounts;
@@ -92,7 +90,7 @@ class SessionController {
 
   SessionController(
       SignInCheck check,
-      SecurityContextRepository contexts,
+      FreshSession sessions,
       DeviceCookie devices,
       SessionEnd ends,
       AccountService accounts,
@@ -101,7 +99,7 @@ class SessionController {
       JembleSettings settings,
       Clock clock) {
     this.check = check;
-    this.contexts = contexts;
+    this.sessions = sessions;
     this.devices = devices;
     this.ends = ends;
     this.accounts = accounts;
@@ -138,15 +136,7 @@ class SessionController {
         new Trying(given.login(), request.getRemoteAddr(), devices.of(request, given.login()));
     Authentication who = check.check(trying, given.password(), given.code());
     devices.give(response, given.login());
-    // A session of its own, and a token that nobody has seen: what was there before is not trusted.
-    HttpSession before = request.getSession(false);
-    if (before != null) {
-      before.invalidate();
-    }
-    ends.begin(request.getSession(true));
-    SecurityContext context = SecurityContextHolder.createEmptyContext();
-    context.setAuthentication(who);
-    contexts.saveContext(context, request, response);
+    ends.begin(sessions.begin(who, request, response));
     return colleague(accounts.findByLogin(who.getName()));
   }
 

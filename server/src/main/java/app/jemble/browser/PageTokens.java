@@ -10,13 +10,19 @@ import org.springframework.stereotype.Component;
 
 /**
  * The tokens that changes carry, each kept in its session, so that two houses on one host do not
- * share one. Only a page that asks for its token is given a session: if a change were given one as
- * it is refused, its cookie could come late and take the place of a session signed in meanwhile.
+ * share one. Only a page that asks for its token is given one, and a session with it: if a change
+ * were given one as it is refused, its cookie could come late and take the place of a session
+ * signed in meanwhile.
  */
 @Component
 public class PageTokens implements CsrfTokenRepository {
 
   private final CsrfTokenRepository inSession = new HttpSessionCsrfTokenRepository();
+
+  /** Gives the request's session one at once. */
+  void give(HttpServletRequest request, HttpServletResponse response) {
+    inSession.saveToken(generateToken(request), request, response);
+  }
 
   @Override
   public CsrfToken generateToken(HttpServletRequest request) {
@@ -25,7 +31,7 @@ public class PageTokens implements CsrfTokenRepository {
 
   @Override
   public void saveToken(CsrfToken token, HttpServletRequest request, HttpServletResponse response) {
-    if (HttpMethod.GET.matches(request.getMethod()) || request.getSession(false) != null) {
+    if (HttpMethod.GET.matches(request.getMethod())) {
       inSession.saveToken(token, request, response);
     }
   }
