@@ -125,7 +125,7 @@ describe('a change whose token is that of a sign-in before', () => {
     vi.stubGlobal('fetch', house);
     guard.header = 'X-Guard';
     guard.token = 'old';
-    await expect(change()).rejects.toThrow(/Somebody else has signed in/);
-    await expect(send('http://h/api/imports', 'text/csv', 'a')).rejects.toThrow(/Somebody else/);
+    await expect(change()).rejects.toThrow(/somebody else has signed in/);
+    await expect(send('http://h/api/imports', 'text/csv', 'a')).rejects.toThrow(/somebody else/);
   });
 });

@@ -157,7 +157,7 @@ function problem(response: Response, error: unknown): ApiProblem {
 function sentence({ status, headers }: Response): string {
   if (status === 401) return 'You are not signed in any more. Nothing was changed.';
   if (headers.has(OTHER_TOKEN)) {
-    return 'Somebody else has signed in in another window, so nothing was changed. Copy what you typed, then load this page again.';
+    return 'In another window, somebody else has signed in. Nothing was changed; copy what you typed, then load this page again.';
   }
   if (status === 403) return 'You may not do that. Sign in again, or ask an administrator.';
   return `Something went wrong at the server (${status}). Nothing was changed.`;
