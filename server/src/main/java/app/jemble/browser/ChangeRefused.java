@@ -17,7 +17,7 @@ import org.springframework.stereotype.Component;
 public class ChangeRefused implements AccessDeniedHandler {
 
   /** The header of the answer that says so. */
-  static final String OTHER_TOKEN = "Jemble-Other-Token";
+  private static final String OTHER_TOKEN = "Jemble-Other-Token";
 
   @Override
   public void handle(
