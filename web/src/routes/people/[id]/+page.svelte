@@ -27,7 +27,7 @@
   import { createInfiniteQuery, createQuery, useQueryClient } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
 
-  /** So many happenings the server gives at once. */
+  /** So many happenings the server gives at once, and more where one instant holds more. */
   const PAGE = 60;
   const id = $derived(Number(page.params.id));
   const queries = useQueryClient();
@@ -41,7 +41,7 @@
         })
       ),
     initialPageParam: null as string | null,
-    getNextPageParam: (last) => (last.length === PAGE ? (last.at(-1)?.at ?? null) : null),
+    getNextPageParam: (last) => (last.length >= PAGE ? (last.at(-1)?.at ?? null) : null),
     refetchInterval: UNTOLD
   }));
   const person = $derived(query.data);

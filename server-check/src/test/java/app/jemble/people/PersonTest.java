@@ -11,6 +11,7 @@ import app.jemble.Api;
 import app.jemble.ServerTest;
 import java.sql.Timestamp;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -306,6 +307,30 @@ public class PersonTest extends ServerTest {
     assertThat(field(person(other), "plan")).isEqualTo("Oar");
     assertThat(api.get("/api/people/" + other + "/between").json().size()).isPositive();
     assertThat(person(40).get("introducedBy").get("id").asLong()).isEqualTo(other);
+  }
+
+  /** Many signs of one instant, so that a page would end between two of them. */
+  @Test
+  public void whatPassedBetweenUsIsToldOnceWhereverAPageEnds() {
+    sql.sql(
+            """
+            insert into response (message_id, person_id, cause_id, kind, at, detail)
+            select s.id, s.person_id, s.cause_id, 'CLICKED',
+                   timestamptz '2026-01-01 12:00Z' + (n / 25) * interval '1 minute', 'link ' || n
+            from (select * from message order by id limit 1) s, generate_series(1, 200) n
+            """)
+        .update();
+    long id =
+        sql.sql("select person_id from message order by id limit 1").query(Long.class).single();
+    List<String> told = new ArrayList<>();
+    String page = "/api/people/" + id + "/between";
+    for (JsonNode one = api.get(page).json(); !one.isEmpty(); ) {
+      one.forEach(happening -> told.add(happening.get("detail").asString("")));
+      one = api.get(page + "?before=" + one.get(one.size() - 1).get("at").asString()).json();
+    }
+    assertThat(told.stream().filter(detail -> detail.startsWith("link ")))
+        .hasSize(200)
+        .doesNotHaveDuplicates();
   }
 
   @Test

@@ -88,7 +88,7 @@ interface AccountMapper {
   @Select(SELECT + "where a.id = #{id}")
   AccountRow find(long id);
 
-  @Select(SELECT + "order by a.name")
+  @Select(SELECT + "order by a.name, a.id")
   List<AccountRow> all();
 
   @Select("select password_hash from account where login = lower(btrim(#{login}))")

@@ -19,7 +19,7 @@ interface SessionMapper {
              session_id = #{current} as current
       from spring_session
       where principal_name = #{login} and expiry_time > #{nowMillis}
-      order by last_access_time desc
+      order by last_access_time desc, primary_id
       limit 100
       """)
   List<SessionRow> sessions(

@@ -122,6 +122,7 @@ interface ConversationMapper {
       join offered.account a on a.id = g.sender_id
       left join offered.message_copy c on c.message_id = s.id and s.is_sent
       where s.id = any(#{messages}) and not s.is_withdrawn
+      order by s.id
       """)
   List<Ours> ours(@Param("messages") MessageId[] messages);
 
@@ -157,6 +158,7 @@ interface ConversationMapper {
       from offered.inbound_mail i
       where i.about_id = any(#{messages}) and i.placed_at is null
         and not exists (select from offered.response r where r.mail_id = i.id)
+      order by mail_id, message_id
       """)
   List<Theirs> theirs(@Param("messages") MessageId[] messages);
 
@@ -170,6 +172,7 @@ interface ConversationMapper {
       where message_id = any(#{messages}) and mail_id is null
         and not is_by_software
       group by message_id, kind, detail
+      order by at, message_id, kind, detail
       """)
   List<Sign> signs(@Param("messages") MessageId[] messages);
 

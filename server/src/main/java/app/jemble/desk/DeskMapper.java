@@ -74,7 +74,7 @@ interface DeskMapper {
       where r.is_hard_return and r.at > #{since}
         and g.open_to = #{me}
       group by g.id, g.name
-      order by at desc
+      order by at desc, 1, 4
       limit 8
       """)
   List<DeskController.Decision> decisions(@Param("since") Instant since, @Param("me") long me);
@@ -106,7 +106,7 @@ interface DeskMapper {
       from offered.open_cause g
       join offered.account a on a.id = g.created_by
       where g.is_draft and not g.is_rule and not g.goes_on and g.open_to = #{me}
-      order by g.created_at desc
+      order by g.created_at desc, g.id desc
       limit 6
       """)
   List<DeskController.DraftLine> drafts(@Param("me") long me);

@@ -156,7 +156,7 @@ final class Columns {
         """
         (select %s from offered.response r
          where r.person_id = p.id and r.kind not in ('MACHINE_OPENED', 'MACHINE_CLICKED')
-         order by r.at desc limit 1)""",
+         order by r.at desc, r.id desc limit 1)""",
         what);
   }
 }

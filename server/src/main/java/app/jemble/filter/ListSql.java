@@ -218,7 +218,7 @@ final class ListSql {
   /** Those people once each, whom the records of a list belong to. */
   static Sql peopleOf(ListQuery query) {
     return Sql.of(
-        "select distinct p.id\n%s%s and p.id is not null",
+        "select distinct p.id\n%s%s and p.id is not null\norder by p.id",
         from(query, query.filter().joins()), where(query));
   }
 
@@ -228,7 +228,7 @@ final class ListSql {
       return tallyAround(query.filter());
     }
     return Sql.of(
-        "select (%s)::text as part, count(*) as records\n%s%s%s\ngroup by 1",
+        "select (%s)::text as part, count(*) as records\n%s%s%s\ngroup by 1\norder by 1",
         tallyBy(query),
         from(query, query.filter().joins()),
         where(query),
@@ -272,7 +272,8 @@ final class ListSql {
         )
         select part, records from apart where part is not null
         union all
-        select 'READY', records from ready where records > 0""",
+        select 'READY', records from ready where records > 0
+        order by part""",
         filter.condition(), filter.around().personId(), filter.around().from());
   }
 

@@ -76,7 +76,7 @@ interface UnplacedMapper {
       CANDIDATES
           + """
             and lower(s.address) = any(#{addresses})
-            order by s.sent_at desc
+            order by s.sent_at desc, s.id desc
             limit 10
             """)
   List<PlaceCandidate> candidates(@Param("addresses") String[] addresses, @Param("who") long who);
@@ -89,7 +89,7 @@ interface UnplacedMapper {
               select id from offered.person
               where starts_with(name_key, fold(#{words})) or email_key = lower(#{words})
               limit 100)
-            order by s.sent_at desc
+            order by s.sent_at desc, s.id desc
             limit 10
             """)
   List<PlaceCandidate> search(@Param("words") String words, @Param("who") long who);

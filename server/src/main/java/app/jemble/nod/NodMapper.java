@@ -77,7 +77,7 @@ interface NodMapper {
       join offered.account a on a.id = n.asked_by
       join offered.open_cause g on g.id = n.cause_id and g.open_to = #{me}
       where g.is_draft and g.version = n.version and n.refused_at is null and n.asked_by <> #{me}
-      order by n.asked_at
+      order by n.asked_at, n.cause_id
       """)
   List<NodAndName> asked(long me);
 
@@ -91,7 +91,7 @@ interface NodMapper {
       join offered.open_cause g on g.id = n.cause_id and g.open_to = #{me}
       where g.is_draft and g.version = n.version and n.refused_at is not null
         and n.asked_by = #{me}
-      order by n.refused_at
+      order by n.refused_at, n.cause_id
       """)
   List<NodAndName> refused(long me);
 }

@@ -25,6 +25,7 @@ interface OutboxListMapper {
       where s.has_not_departed and (#{mailingId}::bigint is null or s.cause_id = #{mailingId})
         and g.open_to = #{me}
       group by 1
+      order by 1
       """)
   List<StateCount> tally(
       @Param("mailingId") Long mailingId,

@@ -114,7 +114,7 @@ interface PersonPageMapper {
       from attendance a
       join event e on e.id = a.event_id
       where a.person_id = #{id}
-      order by e.starts_at desc
+      order by e.starts_at desc, e.id desc
       limit 50
       """)
   List<PersonPage.EventSeen> events(PersonId id);
@@ -146,41 +146,45 @@ interface PersonPageMapper {
 
   /**
    * Messages of a record that became part of this one belong to it as well. What is private is its
-   * sender's alone.
+   * sender's alone. What is of one instant is on one page, so that the next goes on before it.
    */
   @Select(
       """
       select *
       from (
-        select 'SENT' as kind, g.name as mailing, s.id as message_id, null::bigint as print_run_id,
-               s.sent_at as at, s.subject as detail
-        from offered.message s
-        join offered.open_cause g on g.id = s.cause_id
-        where s.person_id in (select id from offered.person where id = #{id} or merged_into = #{id}) and s.is_sent
-          and s.channel <> 'POST' and g.open_to = #{me}
-        union all
-        select 'TO_LEAVE', g.name, s.id, null, s.due_at, s.subject
-        from offered.message s
-        join offered.open_cause g on g.id = s.cause_id
-        where s.person_id in (select id from offered.person where id = #{id} or merged_into = #{id}) and s.is_open
-          and g.open_to = #{me}
-        union all
-        select r.kind, g.name, r.message_id, null, r.at, r.detail
-        from offered.response r
-        join offered.open_cause g on g.id = r.cause_id
-        where r.person_id in (select id from offered.person where id = #{id} or merged_into = #{id})
-          and g.open_to = #{me}
-        union all
-        select p.kind, i.name, i.message_id, i.run_id, (p.day + time '12:00') at time zone 'UTC', i.words
-        from offered.posted i
-        left join offered.open_cause g on g.id = i.cause_id and g.open_to = #{me}
-        cross join lateral (values ('POSTED', i.posted_on), ('POST_RETURNED', i.returned_on)) p (kind, day)
-        where i.person_id in (select id from offered.person where id = #{id} or merged_into = #{id})
-          and p.day is not null and (i.cause_id is null or g.id is not null)
-      ) h
-      where #{before}::timestamptz is null or h.at < #{before}
-      order by h.at desc
-      limit 60
+        select *
+        from (
+          select 'SENT' as kind, g.name as mailing, s.id as message_id, null::bigint as print_run_id,
+                 s.sent_at as at, s.subject as detail
+          from offered.message s
+          join offered.open_cause g on g.id = s.cause_id
+          where s.person_id in (select id from offered.person where id = #{id} or merged_into = #{id}) and s.is_sent
+            and s.channel <> 'POST' and g.open_to = #{me}
+          union all
+          select 'TO_LEAVE', g.name, s.id, null, s.due_at, s.subject
+          from offered.message s
+          join offered.open_cause g on g.id = s.cause_id
+          where s.person_id in (select id from offered.person where id = #{id} or merged_into = #{id}) and s.is_open
+            and g.open_to = #{me}
+          union all
+          select r.kind, g.name, r.message_id, null, r.at, r.detail
+          from offered.response r
+          join offered.open_cause g on g.id = r.cause_id
+          where r.person_id in (select id from offered.person where id = #{id} or merged_into = #{id})
+            and g.open_to = #{me}
+          union all
+          select p.kind, i.name, i.message_id, i.run_id, (p.day + time '12:00') at time zone 'UTC', i.words
+          from offered.posted i
+          left join offered.open_cause g on g.id = i.cause_id and g.open_to = #{me}
+          cross join lateral (values ('POSTED', i.posted_on), ('POST_RETURNED', i.returned_on)) p (kind, day)
+          where i.person_id in (select id from offered.person where id = #{id} or merged_into = #{id})
+            and p.day is not null and (i.cause_id is null or g.id is not null)
+        ) h
+        where #{before}::timestamptz is null or h.at < #{before}
+        order by h.at desc
+        fetch first 60 rows with ties
+      ) page
+      order by at desc, kind, message_id, detail
       """)
   List<PersonPage.Happening> between(
       @Param("id") PersonId id, @Param("me") long me, @Param("before") Instant before);

@@ -25,7 +25,7 @@ interface ReadingTimeMapper {
       join offered.person p on p.id = r.person_id
       where r.kind in ('OPENED', 'CLICKED', 'REPLIED')
         and (#{people}::bigint[] is null or r.person_id = any(#{people}))
-      order by r.at desc
+      order by r.at desc, r.id desc
       limit #{limit}
       """)
   List<Moment> moments(@Param("people") PersonId[] people, @Param("limit") int limit);

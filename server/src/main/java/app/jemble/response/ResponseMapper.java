@@ -102,7 +102,7 @@ interface ResponseMapper {
           + """
             where lower(s.address) = lower(#{address}) and s.sent_at is not null
               and fold(s.subject) = fold(#{subject})
-            order by s.sent_at desc
+            order by s.sent_at desc, s.id desc
             limit 1
             """)
   Answered bySenderAndSubject(@Param("address") String address, @Param("subject") String subject);
@@ -111,7 +111,7 @@ interface ResponseMapper {
       SELECT
           + """
             where s.channel = 'TEXT' and s.address = #{number} and s.first_try_at is not null
-            order by coalesce(s.sent_at, s.first_try_at) desc
+            order by coalesce(s.sent_at, s.first_try_at) desc, s.id desc
             limit 1
             """)
   Answered lastToNumber(String number);
@@ -126,7 +126,7 @@ interface ResponseMapper {
                 from offered.person
                 where name_key collate "C" = fold(#{name})
                 having count(*) = 1)
-            order by s.sent_at desc
+            order by s.sent_at desc, s.id desc
             limit 1
             """)
   Answered byNameAndSubject(@Param("name") String name, @Param("subject") String subject);

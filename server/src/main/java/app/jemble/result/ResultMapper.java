@@ -190,7 +190,7 @@ interface ResultMapper {
           and g.open_to = #{who}
         group by g.id, g.name
         having count(*) > 1
-        order by min(s.sent_at) desc
+        order by min(s.sent_at) desc, g.id desc
         limit 10
       )
       select b.id, b.name, b.sent_at, count(*) as sent,
@@ -207,7 +207,7 @@ interface ResultMapper {
         group by a.message_id
       ) r on r.message_id = s.id
       group by b.id, b.name, b.sent_at
-      order by b.sent_at desc
+      order by b.sent_at desc, b.id desc
       """)
   List<EarlierCounts> earlier(
       @Param("mailing") long mailing, @Param("who") long who, @Param("age") double ageSeconds);

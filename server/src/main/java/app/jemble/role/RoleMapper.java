@@ -73,7 +73,7 @@ interface RoleMapper {
       from offered.account a
       join role r on r.id = a.role_id
       where a.signs_in
-      order by a.name
+      order by a.name, a.id
       """)
   List<RightHolder> rightHolders();
 }

@@ -70,7 +70,7 @@ interface SendingMapper {
       join offered.role r on r.id = a.role_id
       left join colleague_cap c on c.account_id = a.id
       where not a.off and 'WRITE_TO_ONE' = any(r.rights)
-      order by a.name
+      order by a.name, a.id
       """)
   List<ColleagueCap> colleagueCaps();
 
@@ -93,6 +93,7 @@ interface SendingMapper {
       left join colleague_cap c on c.account_id = a.id
       join offered.role r on r.id = a.role_id
       where coalesce(c.most, r.most_a_day) is not null
+      order by a.id
       """)
   List<ColleagueCap> capsOfAll();
 

@@ -77,7 +77,7 @@ interface WorkspaceMapper {
   @Select("select name from plan order by retired_at is not null, place, name")
   List<String> plans();
 
-  @Select("select name from plan where retired_at is not null")
+  @Select("select name from plan where retired_at is not null order by name")
   List<String> retiredPlans();
 
   @Update("update plan set retired_at = #{at}::timestamptz where name = #{name}")
