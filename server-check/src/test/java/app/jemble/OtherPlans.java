@@ -1,6 +1,7 @@
 package app.jemble;
 
 import java.util.List;
+import java.util.Locale;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /**
@@ -48,6 +49,6 @@ public final class OtherPlans {
             .query(String.class)
             .single();
     String anew = "update public.%1$s t set %2$s = %2$s where md5(t::text) < '8'";
-    sql.sql(anew.formatted(table, column)).update();
+    sql.sql(String.format(Locale.ROOT, anew, table, column)).update();
   }
 }
