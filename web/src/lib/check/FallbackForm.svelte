@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Writing } from '$lib/draft/writing.svelte';
+  import { fieldWords } from '$lib/format/fields';
   import { setFallback } from './mends';
 
   interface Props {
@@ -31,7 +32,7 @@
 </script>
 
 <form class="mt-1.5 flex flex-wrap items-center gap-2" onsubmit={set} {@attach focusFirst}>
-  <span>Where there is no {field.replace(/[_.]/g, ' ')}, write</span>
+  <span>Where there is no {fieldWords(field)}, write</span>
   <input
     class="w-44 rounded-md border-line bg-card px-2 py-0.5"
     aria-label={`Fallback for ${field}`}

@@ -1,3 +1,4 @@
+import { fieldWords } from '$lib/format/fields';
 import { formatWords } from './formats';
 
 /**
@@ -192,6 +193,6 @@ export function pieces(text: string): { words: string; merged: boolean }[] {
       const inner = /^\{\{([^{}]*)\}\}$/.exec(piece)?.[1];
       return inner === undefined
         ? { words: piece, merged: false }
-        : { words: shown(inner, (name) => name.replace(/[_.]/g, ' ')).label, merged: true };
+        : { words: shown(inner, fieldWords).label, merged: true };
     });
 }

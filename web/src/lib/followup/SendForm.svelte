@@ -1,6 +1,7 @@
 <script lang="ts">
   import { fieldsQuery, templatesQuery } from '$lib/api/queries';
   import LateEditor from '$lib/editor/LateEditor.svelte';
+  import Gaps from '$lib/letter/Gaps.svelte';
   import { createPreview } from '$lib/letter/preview.svelte';
   import { createQuery } from '@tanstack/svelte-query';
 
@@ -60,6 +61,7 @@
     </p>
     {#if shown}
       {#each shown.errors as error (error)}<p class="text-brick">{error}</p>{/each}
+      <Gaps name={shown.personName} missing={shown.missing} later={shown.later} />
       <div
         class="mt-1 max-h-64 overflow-y-auto font-serif text-[0.95rem] break-words whitespace-pre-wrap"
       >

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { answer, api } from '$lib/api/client';
   import { fieldsQuery } from '$lib/api/queries';
+  import { fieldWords } from '$lib/format/fields';
   import { saveField } from '$lib/people/saving';
   import { createQuery, useQueryClient } from '@tanstack/svelte-query';
 
@@ -22,7 +23,6 @@
 
   const canFill = (field: string) =>
     fields.data?.filter.some((f) => f.name === field && f.editable) ?? false;
-  const words = (field: string) => field.replace(/[_.]/g, ' ');
 
   /** Puts the value on record, for this mailing and every later one. */
   async function fill(event: SubmitEvent) {
@@ -48,15 +48,15 @@
     {#each missing as field, i (field)}{i ? ', ' : ' '}{#if editable && canFill(field)}<button
           type="button"
           class="font-semibold underline"
-          onclick={() => ((filling = field), (text = ''), (wrong = ''))}>{words(field)}</button
-        >{:else}{words(field)}{/if}{/each}.
+          onclick={() => ((filling = field), (text = ''), (wrong = ''))}>{fieldWords(field)}</button
+        >{:else}{fieldWords(field)}{/if}{/each}.
   </p>
   {#if filling}
     <form class="mt-1 flex flex-wrap items-center gap-2" onsubmit={fill} {@attach focusFirst}>
       <input
         class="w-44 rounded-md border-line bg-card px-2 py-0.5"
-        aria-label={`${words(filling)} of ${name}`}
-        placeholder={words(filling)}
+        aria-label={`${fieldWords(filling)} of ${name}`}
+        placeholder={fieldWords(filling)}
         bind:value={text}
         onkeydown={(e) => e.key === 'Escape' && (filling = null)}
       />

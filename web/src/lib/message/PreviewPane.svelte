@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Preview } from '$lib/api/types';
+  import Gaps from '$lib/letter/Gaps.svelte';
   import ProofViews from '$lib/letter/ProofViews.svelte';
   import { peopleNamed } from '$lib/api/named';
   import Panel from '$lib/ui/Panel.svelte';
@@ -58,6 +59,7 @@
           {sentence}
         </p>
       {/each}
+      <Gaps name={preview.personName} missing={preview.missing} later={preview.later} />
       <ProofViews proof={preview} dark />
     </div>
   {/if}

@@ -95,6 +95,38 @@ public class LetterheadTest extends ServerTest {
         .contains("Did you mean first_name?");
   }
 
+  /** A gap that only the check of a mailing would tell of is told where the text is written. */
+  @Test
+  public void whatWouldLeaveAGapIsSaidWhereTheTextIsWritten() {
+    Map<String, Object> question = new HashMap<>();
+    question.put("subject", "{{organisation.name}} and {{first_name}}");
+    question.put(
+        "body",
+        "<p>With us since {{joined_on}}, in {{address.place or \"town\"}}:"
+            + " {{quote.title}}, {{quote.total}}</p>");
+    question.put("promotional", false);
+    question.put("personId", addPerson("Una", "Seen", "una.gap@seen.example"));
+    Map<String, Object> beside = new HashMap<>();
+    beside.put("ways", List.of("APP", "TEXT", "EMAIL"));
+    beside.put("text", Map.of("words", "{{address.postcode}}", "likeness", "NOWHERE"));
+    beside.put("notice", Map.of("title", "{{address.street}}", "words", "Now", "link", ""));
+    question.put("beside", beside);
+    JsonNode seen = api.post("/api/preview", question).json();
+    assertThat(texts(seen.get("missing")))
+        .containsExactly("joined_on", "organisation.name", "address.postcode", "address.street");
+    assertThat(texts(seen.get("later"))).containsExactly("quote.title", "quote.total");
+    beside.put("ways", List.of("EMAIL"));
+    question.put("subject", "Hello");
+    question.put("body", "<p>Hello</p>");
+    beside.put("text", Map.of("words", "", "likeness", "NOWHERE"));
+    seen = api.post("/api/preview", question).json();
+    assertThat(texts(seen.get("missing"))).isEmpty();
+  }
+
+  private static List<String> texts(JsonNode list) {
+    return list.valueStream().map(JsonNode::asString).toList();
+  }
+
   /** What a step, a day or a rule says beside its mail, before any of it is saved. */
   @Test
   public void whatIsSaidByTextAndInTheAppIsSeenBeforeItIsSaved() {

@@ -8,6 +8,7 @@ import app.jemble.audience.AudienceService;
 import app.jemble.cause.CauseWays;
 import app.jemble.cause.WaysBody;
 import app.jemble.core.access.Right;
+import app.jemble.core.message.AboutFields;
 import app.jemble.core.message.LetterText.Style;
 import app.jemble.core.message.Letterhead;
 import app.jemble.core.message.MailWording;
@@ -39,6 +40,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -72,6 +76,8 @@ class PreviewController {
    * @param phone what they would read as a text message; empty for none
    * @param notice what the app would show; null for nothing
    * @param errors what is wrong with the texts; then the rest shows what can be shown
+   * @param missing names of fields that this person has no value of, and nothing stands in for
+   * @param later names of fields that are filled in by what a message is about
    */
   record Preview(
       @Schema(nullable = true) PersonId personId,
@@ -82,6 +88,8 @@ class PreviewController {
       String phone,
       @Schema(nullable = true) PreviewNotice notice,
       List<String> errors,
+      List<String> missing,
+      List<String> later,
       Map<String, String> samples) {}
 
   record PreviewNotice(String title, String words, String link) {}
@@ -139,16 +147,33 @@ class PreviewController {
                 clock.instant(),
                 "",
                 ThreadPlace.NEW));
+    TextLetter.Composed phone = letter.text(reader.person().id(), phone(reader, language));
+    Optional<NoticeLetter.Composed> notice = notice(letter, reader, language);
+    Map<Boolean, List<String>> gaps = gaps(composed, phone, notice);
     return new Preview(
         reader.person().id(),
         reader.person().name(),
         composed.message().subject(),
         composed.message().html(),
         composed.message().text(),
-        letter.text(reader.person().id(), phone(reader, language)).message().text(),
-        letter.ways().has(Channel.APP) ? notice(letter, reader, language) : null,
+        phone.message().text(),
+        notice.map(n -> shown(n.message())).orElse(null),
         letter.errors(),
+        gaps.get(false),
+        gaps.get(true),
         samples.of(reader.values(), language));
+  }
+
+  /** Fields without a value; under true those that what a message is about gives one. */
+  private static Map<Boolean, List<String>> gaps(
+      Composed mail, TextLetter.Composed phone, Optional<NoticeLetter.Composed> notice) {
+    return Stream.of(
+            mail.missing(),
+            phone.missing(),
+            notice.map(NoticeLetter.Composed::missing).orElse(Set.of()))
+        .flatMap(Set::stream)
+        .distinct()
+        .collect(Collectors.partitioningBy(AboutFields::isOne));
   }
 
   /** It is shown as it would be, whether or not they have a phone, or the app. */
@@ -156,16 +181,17 @@ class PreviewController {
     return new TextLetter.Own(new Address.Phone(""), reader.values(), language, "");
   }
 
-  private static PreviewNotice notice(
+  private static Optional<NoticeLetter.Composed> notice(
       Letter letter, AudienceService.Reader reader, Locale language) {
     PersonId person = reader.person().id();
-    OutgoingNotice notice =
-        letter
-            .notice(
-                person,
-                new NoticeLetter.Own(
-                    Address.Device.of(person.value()), reader.values(), language, ""))
-            .message();
+    NoticeLetter.Own own =
+        new NoticeLetter.Own(Address.Device.of(person.value()), reader.values(), language, "");
+    return letter.ways().has(Channel.APP)
+        ? Optional.of(letter.notice(person, own))
+        : Optional.empty();
+  }
+
+  private static PreviewNotice shown(OutgoingNotice notice) {
     return new PreviewNotice(notice.title(), notice.words(), notice.link());
   }
 

@@ -1,5 +1,6 @@
 package app.jemble.print;
 
+import app.jemble.core.merge.FieldNames;
 import app.jemble.core.paper.PostalLines;
 import app.jemble.core.paper.PostalLines.Postal;
 import app.jemble.core.record.PersonId;
@@ -29,7 +30,7 @@ record RunItem(
   private static final Postal NOWHERE = new Postal("", "", "", "");
 
   RunItem {
-    missing = Set.copyOf(missing);
+    missing = FieldNames.inOrder(missing);
   }
 
   List<String> lines() {

@@ -3,6 +3,7 @@ package app.jemble.core.check;
 import app.jemble.core.check.Finding.Code;
 import app.jemble.core.check.Finding.Severity;
 import app.jemble.core.merge.Blanks;
+import app.jemble.core.merge.FieldNames;
 import app.jemble.core.merge.TemplateError;
 import app.jemble.core.message.NoticeWording;
 import app.jemble.core.message.PaperWording;
@@ -55,7 +56,7 @@ public final class ReleaseCheck {
       boolean astray,
       Set<Mark> marks) {
     public Message {
-      missing = Set.copyOf(missing);
+      missing = FieldNames.inOrder(missing);
       marks = Set.copyOf(marks);
     }
   }

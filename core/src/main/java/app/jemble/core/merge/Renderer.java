@@ -23,7 +23,7 @@ public final class Renderer {
    */
   public record Rendered(String text, Set<String> missing) {
     public Rendered {
-      missing = Set.copyOf(missing);
+      missing = FieldNames.inOrder(missing);
     }
   }
 

@@ -1,6 +1,7 @@
 package app.jemble.core.message;
 
 import app.jemble.core.merge.Escaping;
+import app.jemble.core.merge.FieldNames;
 import app.jemble.core.merge.Renderer;
 import app.jemble.core.merge.Template;
 import app.jemble.core.record.FieldValue;
@@ -102,7 +103,7 @@ public final class MessageComposer {
    */
   public record Composed(OutgoingMessage message, Set<String> missing, List<String> targets) {
     public Composed {
-      missing = Set.copyOf(missing);
+      missing = FieldNames.inOrder(missing);
       targets = List.copyOf(targets);
     }
 

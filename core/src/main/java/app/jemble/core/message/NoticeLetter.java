@@ -1,5 +1,6 @@
 package app.jemble.core.message;
 
+import app.jemble.core.merge.FieldNames;
 import app.jemble.core.merge.Renderer;
 import app.jemble.core.merge.Template;
 import app.jemble.core.merge.TemplateError;
@@ -76,7 +77,7 @@ public record NoticeLetter(Template title, Template words, Template link) {
    */
   public record Composed(OutgoingNotice message, Set<String> missing) {
     public Composed {
-      missing = Set.copyOf(missing);
+      missing = FieldNames.inOrder(missing);
     }
   }
 

@@ -2,6 +2,7 @@ package app.jemble.core.message;
 
 import app.jemble.core.document.Filling;
 import app.jemble.core.merge.Escaping;
+import app.jemble.core.merge.FieldNames;
 import app.jemble.core.merge.Place;
 import app.jemble.core.merge.Position;
 import app.jemble.core.merge.Renderer;
@@ -150,7 +151,7 @@ public record PaperLetter(
    */
   public record Composed(OutgoingSheet message, Set<String> missing) {
     public Composed {
-      missing = Set.copyOf(missing);
+      missing = FieldNames.inOrder(missing);
     }
   }
 

@@ -1,5 +1,6 @@
 package app.jemble.core.message;
 
+import app.jemble.core.merge.FieldNames;
 import app.jemble.core.merge.Renderer;
 import app.jemble.core.merge.Template;
 import app.jemble.core.merge.TemplateError;
@@ -78,7 +79,7 @@ public record TextLetter(Template words, Likeness likeness) {
    */
   public record Composed(OutgoingText message, Set<String> missing) {
     public Composed {
-      missing = Set.copyOf(missing);
+      missing = FieldNames.inOrder(missing);
     }
   }
 

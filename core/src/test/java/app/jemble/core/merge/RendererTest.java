@@ -68,10 +68,13 @@ public class RendererTest {
   }
 
   @Test
-  public void missingValuesWithoutFallbackAreNamed() {
+  public void missingValuesWithoutFallbackAreNamedInTheirOrder() {
     Renderer.Rendered rendered =
-        render("{{last_name}} {{stage or \"x\"}} {{first_name}}", Kind.PLAIN_TEXT, BEA);
-    assertThat(rendered.missing()).containsExactly("last_name");
+        render(
+            "{{last_name}} {{stage or \"x\"}} {{first_name}} {{source}} {{joined_on}} {{last_name}}",
+            Kind.PLAIN_TEXT,
+            BEA);
+    assertThat(rendered.missing()).containsExactly("last_name", "source", "joined_on");
   }
 
   @Test

@@ -74,7 +74,7 @@ public class NoticeLetterTest {
   public void whatLacksAValueIsToldOfAllItsParts() {
     NoticeLetter.Composed composed =
         composed(new NoticeWording("{{first_name}}", "{{plan}}", "{{source}}"), true, Map.of());
-    assertThat(composed.missing()).containsExactlyInAnyOrder("first_name", "plan", "source");
+    assertThat(composed.missing()).containsExactly("first_name", "plan", "source");
   }
 
   @Test

@@ -1,0 +1,16 @@
+package app.jemble.core.merge;
+
+import java.util.Collections;
+import java.util.LinkedHashSet;
+import java.util.Set;
+
+/** Names of fields as they are told to people. */
+public final class FieldNames {
+
+  private FieldNames() {}
+
+  /** Each once, in the order of the text: a set that nobody orders differs with each process. */
+  public static Set<String> inOrder(Set<String> names) {
+    return names.isEmpty() ? Set.of() : Collections.unmodifiableSet(new LinkedHashSet<>(names));
+  }
+}
