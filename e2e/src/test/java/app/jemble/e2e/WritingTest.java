@@ -272,6 +272,18 @@ public class WritingTest extends BrowserTest {
     assertThat(page.locator("[data-proof-subject]")).not().containsText("please");
     button("Save").click();
     assertThat(page.getByText("“Gentle nudge” is saved.").last()).isVisible();
+    whatWouldLeaveAGapIsSaid();
+  }
+
+  private void whatWouldLeaveAGapIsSaid() {
+    assertThat(page.locator("[data-gaps]")).hasCount(0);
+    sql.sql("update person set source = null").update();
+    page.getByRole(AriaRole.TEXTBOX, named("Subject")).click();
+    press("End");
+    page.keyboard().type(" {{source}} {{quote.total}}");
+    assertThat(page.locator("[data-gaps]"))
+        .containsText(Pattern.compile("Not known of .*: source"));
+    assertThat(page.getByText("Filled in when it is sent: quote total.")).isVisible();
   }
 
   @Test(dependsOnMethods = "aTemplateIsSeenOnItsLetterheadAndAnEarlierVersionComesBack")
