@@ -66,7 +66,9 @@
         <MailLanguage id="language" bind:language={self.language} />
       </div>
     </div>
-    <LogoChoice bind:logoKey={self.pictureKey} words="Your picture" />
+    {#if session.may('WORK')}
+      <LogoChoice bind:logoKey={self.pictureKey} words="Your picture" />
+    {/if}
     <div class="flex min-h-56 flex-col rounded-lg border border-line">
       <LateEditor
         value={self.signature}

@@ -198,6 +198,29 @@ public class ColleaguesTest extends ServerTest {
     assertThat(signedIn("orla").get("/api/desk").status()).isEqualTo(200);
   }
 
+  /** Whoever may change nothing else still says who they are, and how they are written to. */
+  @Test
+  public void aReaderChangesWhatTheySayOfThemselves() {
+    Api reed = signedIn("reed");
+    Map<String, Object> self = ofThemselves(reed);
+    self.put("language", "de");
+    self.put("phone", "+44 1632 960 014");
+    JsonNode kept = reed.put("/api/colleagues/me", self).json();
+    assertThat(kept.get("language").asString()).isEqualTo("de");
+    assertThat(kept.get("phone").asString()).isEqualTo("+44 1632 960 014");
+    assertThat(ofThemselves(signedIn("orla")).get("language").toString()).isEqualTo("null");
+  }
+
+  private static Map<String, Object> ofThemselves(Api colleague) {
+    Map<String, Object> self = new HashMap<>();
+    colleague
+        .get("/api/colleagues/me")
+        .json()
+        .properties()
+        .forEach(e -> self.put(e.getKey(), e.getValue()));
+    return self;
+  }
+
   /** What an administrator chose, then what they chose themselves, then as the house has it. */
   @Test
   public void aColleagueIsToldInTheirLanguage() {
@@ -208,11 +231,7 @@ public class ColleaguesTest extends ServerTest {
     JsonNode made = administrator.post(link, Map.of()).json();
     assertThat(use(tokenOf(made), "five blue stairs").status()).isEqualTo(204);
     Api own = signedIn("lena", "five blue stairs");
-    Map<String, Object> self = new HashMap<>();
-    own.get("/api/colleagues/me")
-        .json()
-        .properties()
-        .forEach(e -> self.put(e.getKey(), e.getValue()));
+    Map<String, Object> self = ofThemselves(own);
     self.put("language", "tlh");
     Api.Answer refused = own.put("/api/colleagues/me", self);
     assertThat(refused.status()).isEqualTo(422);

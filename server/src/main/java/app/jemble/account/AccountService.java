@@ -119,9 +119,9 @@ public class AccountService implements WhoAsks {
         me.name(), me.title(), me.phone(), me.pictureKey(), me.signature(), me.language());
   }
 
-  /** Changes what the colleague who asks says of themselves. */
+  /** Changes what the colleague who asks says of themselves, whatever else their role lets them. */
   Self describe(Self self) {
-    long me = currentWriter().id();
+    long me = current().id();
     String name = named(self.name());
     String language = shipped(self.language());
     if (self.title() == null || self.title().isBlank()) {

@@ -79,7 +79,7 @@ class ColleagueController {
     return accounts.self();
   }
 
-  @Needs(Right.WORK)
+  @Needs(Right.SEE)
   @PutMapping("/me")
   AccountService.Self describe(@RequestBody AccountService.Self self) {
     return accounts.describe(self);
