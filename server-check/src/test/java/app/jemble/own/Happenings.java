@@ -1,11 +1,12 @@
 package app.jemble.own;
 
+import java.time.LocalDate;
 import java.util.List;
 
 /** Statements that draw whose everybody is, and have something of each kind happen to many. */
 final class Happenings {
 
-  static final List<String> ALL =
+  private static final List<String> ALL =
       List.of(
           """
           update person p set owner_id = (
@@ -111,4 +112,9 @@ final class Happenings {
           """);
 
   private Happenings() {}
+
+  /** As they happen on a day of the house's, which need not be the database's. */
+  static List<String> on(LocalDate today) {
+    return ALL.stream().map(s -> s.replace("current_date", "date '" + today + "'")).toList();
+  }
 }

@@ -16,6 +16,7 @@ import com.zaxxer.hikari.HikariDataSource;
 import java.sql.Timestamp;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -89,7 +90,8 @@ public class OwnPeopleTest extends ServerTest {
             """)
         .param(WHO)
         .update();
-    for (String statement : Happenings.ALL) {
+    LocalDate today = LocalDate.ofInstant(clock.instant(), clock.getZone());
+    for (String statement : Happenings.on(today)) {
       sql.sql(statement).update();
     }
     Api orla = signedIn("orla");

@@ -9,6 +9,7 @@ import app.jemble.inbound.Arrivals;
 import app.jemble.response.ResponseService;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.sql.Timestamp;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -158,8 +159,8 @@ public class ResultTest extends ServerTest {
         .param(mailing)
         .update();
     JsonNode same = api.get("/api/responses/" + second + "/earlier").json();
-    sql.sql("delete from response where cause_id = ? and at > now() + interval '1 day'")
-        .param(mailing)
+    sql.sql("delete from response where cause_id = ? and at > ?")
+        .params(mailing, Timestamp.from(clock.instant().plus(Duration.ofDays(1))))
         .update();
     assertThat(same).as("what came later than this one is old").isEqualTo(earlier);
   }
