@@ -49,7 +49,8 @@ final class Columns {
     PERSON.put("reached_by", Column.of(TagTable.REACHED_BY.array()));
     PERSON.put(
         "last_heard",
-        Column.of(lastHeard(Sql.of("r.at"))).shownAs(lastHeard(Sql.of("r.kind || ' ' || r.at"))));
+        Column.of(lastHeard(Sql.of("r.at"), Sql.of("r.at desc")))
+            .shownAs(lastHeard(Sql.of("r.kind || ' ' || r.at"), Sql.of("r.at desc, r.id desc"))));
   }
 
   private static final Map<Related, Map<String, Column>> RELATED = new EnumMap<>(Related.class);
@@ -151,12 +152,13 @@ final class Columns {
             Sql.param(channel)));
   }
 
-  private static Sql lastHeard(Sql what) {
+  /** A click opens at the same instant: where the sign is shown, it is the later of the two. */
+  private static Sql lastHeard(Sql what, Sql order) {
     return Sql.of(
         """
         (select %s from offered.response r
          where r.person_id = p.id and r.kind not in ('MACHINE_OPENED', 'MACHINE_CLICKED')
-         order by r.at desc, r.id desc limit 1)""",
-        what);
+         order by %s limit 1)""",
+        what, order);
   }
 }

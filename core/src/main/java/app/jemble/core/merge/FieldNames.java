@@ -9,7 +9,9 @@ public final class FieldNames {
 
   private FieldNames() {}
 
-  /** Each once, in the order of the text: a set that nobody orders differs with each process. */
+  /**
+   * Each once, in the order in which they come: {@code Set.copyOf} has another with each process.
+   */
   public static Set<String> inOrder(Set<String> names) {
     return names.isEmpty() ? Set.of() : Collections.unmodifiableSet(new LinkedHashSet<>(names));
   }
