@@ -61,7 +61,7 @@
     </p>
     {#if shown}
       {#each shown.errors as error (error)}<p class="text-brick">{error}</p>{/each}
-      <Gaps name={shown.personName} missing={shown.missing} later={shown.later} />
+      <Gaps missing={shown.missing} later={shown.later} />
       <div
         class="mt-1 max-h-64 overflow-y-auto font-serif text-[0.95rem] break-words whitespace-pre-wrap"
       >

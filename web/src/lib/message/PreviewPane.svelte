@@ -59,7 +59,7 @@
           {sentence}
         </p>
       {/each}
-      <Gaps name={preview.personName} missing={preview.missing} later={preview.later} />
+      <Gaps missing={preview.missing} later={preview.later} />
       <ProofViews proof={preview} dark />
     </div>
   {/if}

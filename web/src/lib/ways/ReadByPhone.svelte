@@ -26,7 +26,7 @@
 {#if seen}
   <div class="text-[0.93rem]" aria-live="polite" data-read-by-phone>
     {#each seen.errors as error (error)}<p class="text-brick">{error}</p>{/each}
-    <Gaps name={seen.personName} missing={seen.missing} later={seen.later} />
+    <Gaps missing={seen.missing} later={seen.later} />
     {#if ways.ways?.includes('TEXT') && seen.phone}
       <p class="text-[0.87rem] text-soft">As {seen.personName} would read it by text</p>
       <p class={`${bubble} whitespace-pre-wrap`}>{seen.phone}</p>

@@ -68,17 +68,19 @@
     </div>
     {#if session.may('WORK')}
       <LogoChoice bind:logoKey={self.pictureKey} words="Your picture" />
+      <div class="flex min-h-56 flex-col rounded-lg border border-line">
+        <LateEditor
+          value={self.signature}
+          fields={fields.data.merge.filter(
+            (f) => f.name.startsWith('sender.') || f.name.startsWith('workspace.')
+          )}
+          label="Signature"
+          onchange={(html) => self && (self.signature = html)}
+        />
+      </div>
+      <p class="text-soft">
+        It is put in where a message says “the sender’s signature stands here”.
+      </p>
     {/if}
-    <div class="flex min-h-56 flex-col rounded-lg border border-line">
-      <LateEditor
-        value={self.signature}
-        fields={fields.data.merge.filter(
-          (f) => f.name.startsWith('sender.') || f.name.startsWith('workspace.')
-        )}
-        label="Signature"
-        onchange={(html) => self && (self.signature = html)}
-      />
-    </div>
-    <p class="text-soft">It is put in where a message says “the sender’s signature stands here”.</p>
   </div>
 {/if}

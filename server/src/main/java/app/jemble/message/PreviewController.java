@@ -147,7 +147,7 @@ class PreviewController {
                 clock.instant(),
                 "",
                 ThreadPlace.NEW));
-    TextLetter.Composed phone = letter.text(reader.person().id(), phone(reader, language));
+    Optional<TextLetter.Composed> phone = phone(letter, reader, language);
     Optional<NoticeLetter.Composed> notice = notice(letter, reader, language);
     Map<Boolean, List<String>> gaps = gaps(composed, phone, notice);
     return new Preview(
@@ -156,7 +156,7 @@ class PreviewController {
         composed.message().subject(),
         composed.message().html(),
         composed.message().text(),
-        phone.message().text(),
+        phone.map(p -> p.message().text()).orElse(""),
         notice.map(n -> shown(n.message())).orElse(null),
         letter.errors(),
         gaps.get(false),
@@ -166,10 +166,10 @@ class PreviewController {
 
   /** Fields without a value; under true those that what a message is about gives one. */
   private static Map<Boolean, List<String>> gaps(
-      Composed mail, TextLetter.Composed phone, Optional<NoticeLetter.Composed> notice) {
+      Composed mail, Optional<TextLetter.Composed> phone, Optional<NoticeLetter.Composed> notice) {
     return Stream.of(
             mail.missing(),
-            phone.missing(),
+            phone.map(TextLetter.Composed::missing).orElse(Set.of()),
             notice.map(NoticeLetter.Composed::missing).orElse(Set.of()))
         .flatMap(Set::stream)
         .distinct()
@@ -177,8 +177,12 @@ class PreviewController {
   }
 
   /** It is shown as it would be, whether or not they have a phone, or the app. */
-  private static TextLetter.Own phone(AudienceService.Reader reader, Locale language) {
-    return new TextLetter.Own(new Address.Phone(""), reader.values(), language, "");
+  private static Optional<TextLetter.Composed> phone(
+      Letter letter, AudienceService.Reader reader, Locale language) {
+    TextLetter.Own own = new TextLetter.Own(new Address.Phone(""), reader.values(), language, "");
+    return letter.ways().has(Channel.TEXT)
+        ? Optional.of(letter.text(reader.person().id(), own))
+        : Optional.empty();
   }
 
   private static Optional<NoticeLetter.Composed> notice(
